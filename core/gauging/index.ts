@@ -1,0 +1,7 @@
+export { reduceTries, meanOf, rangeOf, type Tries } from './tries.ts'
+export { lengthAt20, seriesStands, uncertaintyOfDifference, EXPANSION_PER_K, type ExpansionMaterial } from './temperature.ts'
+export { reduceRoundPart, type RoundPart, type RoundReading, type StationReading } from './round-part.ts'
+export { endFloat, lift, type LiftStyle } from './float.ts'
+export { reduceRunout, shaftShape, type Runout, type ShaftShape } from './runout.ts'
+export { reduceGaps, tiltMmPerM, type Gaps } from './gaps.ts'
+export { compareFoundLeft, type Comparison } from './compare.ts'

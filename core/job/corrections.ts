@@ -1,0 +1,34 @@
+import type { AnyEntry, Entry } from './entries.ts'
+
+const isCorrection = (entry: AnyEntry): entry is Entry<'entry.corrected'> => entry.kind === 'entry.corrected'
+
+/**
+ * The entries that count, in ledger order. A correction takes its target away, or puts its replacement in the target's
+ * place; a correction that is itself corrected no longer does. Read from the newest back, each entry's fate is known
+ * before it is reached, since a correction only ever names an earlier entry.
+ */
+export function effectiveEntries(entries: readonly AnyEntry[]): AnyEntry[] {
+  const corrections = new Map<string, Entry<'entry.corrected'>>()
+  if (!entries.some(isCorrection)) return [...entries]
+  const counted: AnyEntry[] = []
+  for (let i = entries.length - 1; i >= 0; i--) {
+    const entry = entries[i]!
+    const corrected = corrections.get(entry.id)
+    if (corrected) {
+      const { replacement } = corrected.payload
+      if (replacement) counted.push({ ...entry, ...replacement } as AnyEntry)
+    }
+    else if (isCorrection(entry)) {
+      // Of two corrections of one entry the newer counts.
+      if (!corrections.has(entry.payload.target)) corrections.set(entry.payload.target, entry)
+    }
+    else counted.push(entry)
+  }
+  return counted.reverse()
+}
+
+/** The entry `undo` takes back: the newest of this person's acts that still counts and is not the opening or the signature. */
+export function lastUndoable(entries: readonly AnyEntry[], person: string): AnyEntry | null {
+  const counted = new Set(effectiveEntries(entries).map(entry => entry.id))
+  return entries.findLast(entry => counted.has(entry.id) && entry.madeBy === person && entry.kind !== 'job.opened' && entry.kind !== 'job.signed') ?? null
+}

@@ -1,0 +1,187 @@
+import { endFloat, lift, meanOf, rangeOf, reduceRoundPart, reduceRunout, reduceTries } from '../gauging/index.ts'
+import { fixed } from '../quantity/index.ts'
+import { MOMENTS, type Check, type Moment, type Plan } from '../sheet/index.ts'
+import { judge, type Judgement, type Verdict, type WorkingLine } from '../verdict.ts'
+import { worseEnd } from '../fits/index.ts'
+import { cellKey, isRenewed, readingKey, type CellReading, type JobState } from './state.ts'
+
+/** A place still to be measured. */
+export interface Cell { station?: string, plane?: string }
+
+/** A check at one moment: what it came to, how it stands, and what is still missing. */
+export interface CheckResult {
+  check: Check
+  moment: Moment
+  /** In the base unit of the check; null while nothing is measured. */
+  value: number | null
+  /** Least and greatest, where a part has many readings. */
+  span: [number, number] | null
+  judgement: Judgement
+  /** The sentence on what being out does, where it is thin or out. */
+  consequence: string | null
+  working: WorkingLine[]
+  notes: string[]
+  missing: Cell[]
+  owed: boolean
+}
+
+const OPEN: Judgement = { verdict: 'Open', share: null, side: null }
+
+export function cellsOf(check: Check): Cell[] {
+  const stations = check.stations ?? [undefined]
+  const planes = check.planes ?? [undefined]
+  return stations.flatMap(station => planes.map(plane => ({ station, plane })))
+}
+
+const cellName = ({ station, plane }: Cell) => [station, plane && `plane ${plane}`].filter(Boolean).join(', ')
+
+interface Reduced { value: number, span?: [number, number], working: WorkingLine[], notes: string[], judgement?: Judgement }
+
+/** One try row of a check as one figure, in the base unit. */
+function figureOf(check: Check, cell: CellReading, row: number[]): number {
+  if (check.kind === 'endFloat') return endFloat(row[0]!, row[1]!)
+  if (check.kind === 'lift') {
+    const total = lift(row[0]!, row[1]!, cell.style ?? 'signed readings')
+    return total.ok ? total.value : Number.NaN
+  }
+  return row[0]!
+}
+
+function reduceCell(check: Check, cell: CellReading): { mean: number, line: WorkingLine, notes: string[] } {
+  const show = (value: number) => fixed(value, check.decimals)
+  const figures = cell.tries.map(row => figureOf(check, cell, row))
+  const width = check.limits.min !== undefined && check.limits.max !== undefined ? check.limits.max - check.limits.min : check.limits.max
+  const tries = reduceTries(figures, { tolerance: width })
+  if (!tries.ok) return { mean: Number.NaN, line: { what: cellName(cell), sum: '', gives: '' }, notes: [tries.why] }
+  const { mean, range, count, measureAgain, furthest } = tries.value
+  const pair = (row: number[], i: number) => check.kind === 'endFloat'
+    ? `|${show(row[0]!)} − ${show(row[1]!)}| = ${show(figures[i]!)}`
+    : check.kind === 'lift' && cell.style !== 'travels'
+      ? `|${show(row[0]!)} − ${show(row[1]!)}| = ${show(figures[i]!)}`
+      : check.kind === 'lift' ? `${show(row[0]!)} + ${show(row[1]!)} = ${show(figures[i]!)}` : show(row[0]!)
+  const sum = count === 1 ? pair(cell.tries[0]!, 0) : `(${figures.map(show).join(' + ')}) / ${count}`
+  const pairs = count > 1 && (check.kind === 'endFloat' || check.kind === 'lift') ? `${cell.tries.map(pair).join('; ')}. ` : ''
+  const notes = measureAgain ? [`${cellName(cell) || 'The tries'}: ${count} tries spread over ${show(range)} mm${furthest === null ? '' : `; try ${furthest + 1} stands furthest off`}. Measure again.`] : []
+  return { mean, line: { what: cellName(cell) || 'Mean of the tries', sum: pairs + sum, gives: show(mean) }, notes }
+}
+
+function reduceSingle(check: Check, cells: CellReading[]): Reduced {
+  const { mean, line, notes } = reduceCell(check, cells[0]!)
+  return { value: mean, working: [line], notes }
+}
+
+function reduceRound(check: Check, cells: CellReading[]): Reduced {
+  const each = cells.map(cell => ({ cell, ...reduceCell(check, cell) }))
+  const part = reduceRoundPart(each.map(({ cell, mean }) => ({ station: cell.station ?? '', plane: cell.plane ?? '', mm: mean })))
+  if (!part.ok) return { value: Number.NaN, working: [], notes: [part.why] }
+  const { meanMm, leastMm, greatestMm, taperUm, barrelUm, outOfRoundUm, stations } = part.value
+  const um = (value: number) => `${fixed(value, 1)} µm`
+  const show = (value: number) => fixed(value, check.decimals)
+  const ends = [stations[0]!, stations.at(-1)!]
+  const working: WorkingLine[] = [
+    ...each.map(one => one.line),
+    ...stations.map(one => ({ what: `${one.station || 'Station'}, mean`, sum: 'mean of its planes', gives: show(one.meanMm) })),
+    ...(taperUm === null ? [] : [{ what: 'Taper', sum: `${show(ends[0]!.meanMm)} − ${show(ends[1]!.meanMm)}`, gives: um(taperUm) }]),
+    ...(barrelUm === null ? [] : [{ what: barrelUm >= 0 ? 'Barrel' : 'Waist', sum: 'middle − mean of the ends', gives: um(barrelUm) }]),
+    { what: 'Out of round, worst', sum: 'greatest − least of one station', gives: outOfRoundUm === null ? 'open: one plane only' : um(outOfRoundUm) },
+  ]
+  const judgement = worseEnd(leastMm, greatestMm, check.limits)
+  return { value: meanMm, span: [leastMm, greatestMm], working, judgement, notes: [...each.flatMap(one => one.notes), 'Two-point readings miss odd lobes.'] }
+}
+
+function reduceSweeps(check: Check, cells: CellReading[]): Reduced {
+  const sweeps = cells.map(cell => ({ cell, run: reduceRunout(cell.tries.at(-1)!.map(mm => mm * 1000)) }))
+  const good = sweeps.flatMap(({ cell, run }) => run.ok ? [{ cell, ...run.value }] : [])
+  const worst = Math.max(...good.map(one => one.tirUm)) / 1000
+  return {
+    value: worst,
+    working: good.map(one => ({ what: cellName(one.cell) || 'Sweep', sum: `greatest − least; first harmonic ${fixed(one.eccentricityUm, 1)} µm, high spot ${fixed(one.highSpotDeg, 0)}° on, form ${fixed(one.formErrorUm, 1)} µm`, gives: `${fixed(one.tirUm, 1)} µm` })),
+    notes: [...sweeps.flatMap(({ run }) => run.ok ? [] : [run.why]), ...(good.some(one => one.coarse) ? ['Fewer than 8 readings can take three lobes for a bend.'] : [])],
+  }
+}
+
+const REDUCERS: Record<Exclude<Check['kind'], 'clearance'>, (check: Check, cells: CellReading[]) => Reduced> = {
+  single: reduceSingle, endFloat: reduceSingle, lift: reduceSingle, round: reduceRound, runout: reduceSweeps,
+}
+
+function consequenceOf(check: Check, { verdict, side }: Judgement): string | null {
+  if (verdict !== 'Out' && verdict !== 'Thin') return null
+  return (side === 'low' ? check.low : check.high) ?? null
+}
+
+function finish(check: Check, moment: Moment, reduced: Reduced | null, missing: Cell[], owed: boolean): CheckResult {
+  const judged = reduced && !missing.length ? reduced.judgement ?? judge(reduced.value, check.limits) : OPEN
+  return {
+    check, moment, value: reduced && Number.isFinite(reduced.value) ? reduced.value : null, span: reduced?.span ?? null, judgement: judged,
+    consequence: consequenceOf(check, judged), working: reduced?.working ?? [], notes: reduced?.notes ?? [], missing, owed,
+  }
+}
+
+function measured(plan: Plan, state: JobState, check: Check, moment: Moment): CheckResult {
+  const cells = state.readings.get(readingKey(check.id, moment))
+  const wanted = cellsOf(check)
+  const missing = wanted.filter(({ station, plane }) => (cells?.get(cellKey(station, plane))?.tries.length ?? 0) < (check.tries ?? 1))
+  const taken = wanted.flatMap(({ station, plane }) => cells?.get(cellKey(station, plane)) ?? [])
+  const reduce = REDUCERS[check.kind as keyof typeof REDUCERS]
+  return finish(check, moment, taken.length ? reduce(check, taken) : null, missing, isOwed(state, check, moment))
+}
+
+/** The newest complete result of a check up to and including a moment: a part not measured again keeps what it had. */
+function newestUpTo(results: Map<string, CheckResult>, check: string, moment: Moment): CheckResult | null {
+  const upTo = MOMENTS.slice(0, MOMENTS.indexOf(moment) + 1).toReversed()
+  return upTo.map(one => results.get(readingKey(check, one))).find(one => one && one.value !== null && !one.missing.length) ?? null
+}
+
+function clearance(results: Map<string, CheckResult>, state: JobState, check: Check, moment: Moment): CheckResult {
+  const owed = isOwed(state, check, moment)
+  const outer = newestUpTo(results, check.of!.outer, moment)
+  const inner = newestUpTo(results, check.of!.inner, moment)
+  if (!outer || !inner) return finish(check, moment, null, [{}], owed)
+  const [outerLeast, outerGreatest] = outer.span ?? [outer.value!, outer.value!]
+  const [innerLeast, innerGreatest] = inner.span ?? [inner.value!, inner.value!]
+  const least = outerLeast - innerGreatest
+  const greatest = outerGreatest - innerLeast
+  const show = (value: number) => fixed(value, check.decimals)
+  return finish(check, moment, {
+    value: outer.value! - inner.value!,
+    span: [least, greatest],
+    judgement: worseEnd(least, greatest, check.limits),
+    working: [
+      { what: 'Mean', sum: `${show(outer.value!)} − ${show(inner.value!)}`, gives: show(outer.value! - inner.value!) },
+      { what: 'Least', sum: `${show(outerLeast)} − ${show(innerGreatest)}`, gives: show(least) },
+      { what: 'Greatest', sum: `${show(outerGreatest)} − ${show(innerLeast)}`, gives: show(greatest) },
+    ],
+    notes: [],
+  }, [], owed)
+}
+
+function isOwed(state: JobState, check: Check, moment: Moment): boolean {
+  const at = check.at.find(one => one.moment === moment)!
+  return !at.whenRenewed || isRenewed(state, at.whenRenewed)
+}
+
+/** Every check at every moment it is taken, reduced and judged; keyed by check and moment. */
+export function checkResults(plan: Plan, state: JobState): Map<string, CheckResult> {
+  const results = new Map<string, CheckResult>()
+  const each = (kinds: (check: Check) => boolean, make: (check: Check, moment: Moment) => CheckResult) => {
+    for (const check of plan.sheet.checks.filter(kinds)) {
+      for (const { moment } of check.at) results.set(readingKey(check.id, moment), make(check, moment))
+    }
+  }
+  each(check => check.kind !== 'clearance', (check, moment) => measured(plan, state, check, moment))
+  each(check => check.kind === 'clearance', (check, moment) => clearance(results, state, check, moment))
+  return results
+}
+
+/** The newest moment at which a check is complete: the one that stands. */
+export function standing(results: Map<string, CheckResult>, check: Check): CheckResult | null {
+  return newestUpTo(results, check.id, 'asLeft')
+}
+
+/** One line on how tries agree, for the pad. */
+export function triesLine(figures: readonly number[], decimals: number, unit: string): string {
+  if (!figures.length) return 'no try yet'
+  return `${figures.length} ${figures.length === 1 ? 'try' : 'tries'}, range ${fixed(rangeOf(figures), decimals)}, mean ${fixed(meanOf(figures), decimals)} ${unit}`
+}
+
+export type { Verdict }

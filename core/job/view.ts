@@ -1,0 +1,33 @@
+import { STATIONS, type Plan, type Station } from '../sheet/index.ts'
+import { gateOf, type Gate } from './gate.ts'
+import { obligations, type Obligation } from './obligations.ts'
+import { checkResults, type CheckResult } from './results.ts'
+import type { JobState } from './state.ts'
+import { trayOf, type Tray } from './tray.ts'
+
+export interface StationView { id: Station, done: number, steps: number, owed: number }
+
+/** The whole job as the screens read it, worked out from sheet and state. */
+export interface JobView {
+  results: Map<string, CheckResult>
+  owed: Obligation[]
+  gate: Gate
+  tray: Tray
+  stations: StationView[]
+}
+
+export function viewJob(plan: Plan, state: JobState): JobView {
+  const results = checkResults(plan, state)
+  const owed = obligations(plan, state, results)
+  const stations = STATIONS.map((id): StationView => {
+    const steps = plan.sheet.steps.filter(step => step.station === id)
+    return { id, steps: steps.length, done: steps.filter(step => state.steps.has(step.id)).length, owed: owed.filter(one => one.station === id && one.kind !== 'step' && isDue(plan, state, one)).length }
+  })
+  return { results, owed, gate: gateOf(plan, state, owed), tray: trayOf(plan, state), stations }
+}
+
+/** A joint or a hold point is owed from the moment its step can be reached; the rest from the start. */
+function isDue(plan: Plan, state: JobState, one: Obligation): boolean {
+  if (one.kind !== 'joint' && one.kind !== 'hold') return true
+  return (plan.steps.get(one.step ?? '')?.needs ?? []).every(id => state.steps.has(id))
+}

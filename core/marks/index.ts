@@ -1,0 +1,1 @@
+export { fromOtherEnd, clockText, parseClock, angleBetween } from './clock.ts'

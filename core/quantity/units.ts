@@ -1,0 +1,77 @@
+/**
+ * Units as data. `factor` turns one of the unit into the base unit of its kind; `offset` is added afterwards (temperatures only).
+ * Factors are exact by definition: international yard and pound agreement (1959), standard gravity 9.80665 m/s², lbf from both.
+ */
+export const KINDS = ['length', 'torque', 'pressure', 'temperature', 'temperatureDifference', 'mass', 'force', 'angle', 'speed', 'time', 'count'] as const
+export type Kind = typeof KINDS[number]
+
+export interface Unit {
+  kind: Kind
+  factor: number
+  offset?: number
+  /** Spellings beside the key itself, compared after lower-casing and dropping spaces. */
+  also?: string[]
+  /** Only pressures say whether they count from vacuum or from the air around. */
+  reference?: 'gauge' | 'absolute'
+}
+
+const INCH = 25.4
+const LBF = 4.4482216152605
+const KGF = 9.80665
+const PSI = LBF / (INCH * INCH)
+
+export const UNITS = {
+  'mm': { kind: 'length', factor: 1, also: ['millimetre', 'millimetres', 'millimeter'] },
+  'cm': { kind: 'length', factor: 10 },
+  'm': { kind: 'length', factor: 1000 },
+  'µm': { kind: 'length', factor: 0.001, also: ['um', 'μm', 'micron', 'microns'] },
+  'in': { kind: 'length', factor: INCH, also: ['"', '″', '”', 'inch', 'inches', '\'\''] },
+  'thou': { kind: 'length', factor: INCH / 1000, also: ['mil', 'mils'] },
+  'N·m': { kind: 'torque', factor: 1, also: ['nm', 'n.m', 'n*m', 'n-m', 'newtonmetre'] },
+  'kN·m': { kind: 'torque', factor: 1000, also: ['knm', 'kn.m', 'kn*m'] },
+  'kgf·m': { kind: 'torque', factor: KGF, also: ['kgfm', 'kgf.m', 'kgf*m', 'kgf-m', 'kgm', 'kg·m', 'kg-m'] },
+  'lbf·ft': { kind: 'torque', factor: LBF * 0.3048, also: ['ft-lb', 'ft·lb', 'ftlb', 'ft.lb', 'ft-lbf', 'ft·lbf', 'ftlbf', 'lb-ft', 'lb·ft', 'lbft', 'lbf-ft', 'lbfft', 'lbf.ft'] },
+  'lbf·in': { kind: 'torque', factor: LBF * INCH / 1000, also: ['in-lb', 'in·lb', 'inlb', 'in.lb', 'in-lbf', 'inlbf', 'in·lbf', 'lb-in', 'lb·in', 'lbin', 'lbf-in', 'lbfin'] },
+  'MPa': { kind: 'pressure', factor: 1, also: ['n/mm2', 'n/mm²'] },
+  'kPa': { kind: 'pressure', factor: 0.001 },
+  'Pa': { kind: 'pressure', factor: 1e-6 },
+  'bar': { kind: 'pressure', factor: 0.1 },
+  'mbar': { kind: 'pressure', factor: 1e-4 },
+  'psi': { kind: 'pressure', factor: PSI },
+  'barg': { kind: 'pressure', factor: 0.1, reference: 'gauge', also: ['bar(g)'] },
+  'bara': { kind: 'pressure', factor: 0.1, reference: 'absolute', also: ['bar(a)'] },
+  'psig': { kind: 'pressure', factor: PSI, reference: 'gauge' },
+  'psia': { kind: 'pressure', factor: PSI, reference: 'absolute' },
+  '°C': { kind: 'temperature', factor: 1, also: ['c', 'degc', 'ºc'] },
+  '°F': { kind: 'temperature', factor: 5 / 9, offset: -160 / 9, also: ['f', 'degf', 'ºf'] },
+  'K': { kind: 'temperatureDifference', factor: 1, also: ['δ°c', 'kelvin'] },
+  'Δ°F': { kind: 'temperatureDifference', factor: 5 / 9, also: ['δf', '°f', 'f'] },
+  'kg': { kind: 'mass', factor: 1 },
+  'g': { kind: 'mass', factor: 0.001 },
+  't': { kind: 'mass', factor: 1000, also: ['tonne', 'tonnes'] },
+  'lb': { kind: 'mass', factor: 0.45359237, also: ['lbs'] },
+  'oz': { kind: 'mass', factor: 0.028349523125 },
+  'N': { kind: 'force', factor: 1 },
+  'kN': { kind: 'force', factor: 1000 },
+  'kgf': { kind: 'force', factor: KGF },
+  'lbf': { kind: 'force', factor: LBF },
+  '°': { kind: 'angle', factor: 1, also: ['deg', 'degrees'] },
+  '1/min': { kind: 'speed', factor: 1, also: ['rpm', 'r/min', 'min-1'] },
+  's': { kind: 'time', factor: 1 },
+  'min': { kind: 'time', factor: 60 },
+  'h': { kind: 'time', factor: 3600, also: ['hr', 'hrs', 'hours'] },
+  'pcs': { kind: 'count', factor: 1, also: ['off', '×'] },
+} as const satisfies Record<string, Unit>
+
+export type UnitName = keyof typeof UNITS
+
+export const BASE_UNIT: Record<Kind, UnitName> = {
+  length: 'mm', torque: 'N·m', pressure: 'MPa', temperature: '°C', temperatureDifference: 'K', mass: 'kg',
+  force: 'N', angle: '°', speed: '1/min', time: 's', count: 'pcs',
+}
+
+/** Words that name more than one unit; each is answered with the question to ask. */
+export const AMBIGUOUS_WORDS: Record<string, string> = {
+  ton: '“ton” may be 1000 kg, 2000 lb or 2240 lb. Write t for the tonne, or give it in kg or lb.',
+  tons: '“tons” may be 1000 kg, 2000 lb or 2240 lb. Write t for the tonne, or give it in kg or lb.',
+}

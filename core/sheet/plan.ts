@@ -1,0 +1,129 @@
+import type { Check, Geometry, Joint, Mate, Moment, Part, Place, Ref, Sheet, Step, Variants, When } from './types.ts'
+
+/** A part in one of its places. */
+export interface PartPlace { ref: Ref, part: Part, place: Place, name: string, geometry?: Geometry }
+
+/**
+ * A build sheet settled for one machine: variants chosen, everything findable by name, and what hangs on what worked out once.
+ */
+export interface Plan {
+  sheet: Sheet
+  variants: Variants
+  parts: Map<Ref, PartPlace>
+  mates: Map<string, Mate>
+  checks: Map<string, Check>
+  joints: Map<string, Joint>
+  steps: Map<string, Step>
+  /** Number of a step inside its station, from 1. */
+  stepNumber: Map<string, number>
+  removedBy: Map<Ref, Step>
+  fittedBy: Map<Ref, Step>
+  /** Checks taken at a step. */
+  checksAt: Map<string, { check: Check, moment: Moment, whenRenewed?: Ref }[]>
+  /** Mates a part takes part in, asked when it is fitted back. */
+  matesOf: Map<Ref, Mate[]>
+  /** The step that shuts the case, with every step that must come before it. */
+  closing: { step: Step, before: Set<string> } | null
+}
+
+/** Whether a condition holds for the chosen variants. No condition always holds. */
+export function holdsFor(when: When | undefined, variants: Variants): boolean {
+  return Object.entries(when ?? {}).every(([axis, wanted]) => ([] as string[]).concat(wanted).includes(variants[axis] ?? ''))
+}
+
+/** Every part-place of a part: its places, or itself where it has none. */
+export function placesOf(part: Part): PartPlace[] {
+  if (!part.places?.length) return [{ ref: part.id, part, place: { id: '', name: '' }, name: part.name, geometry: part.geometry }]
+  return part.places.map(place => ({ ref: `${part.id}@${place.id}`, part, place, name: `${part.name}, ${place.name}`, geometry: place.geometry ?? part.geometry }))
+}
+
+/** The first choice of every axis, with the given choices put over it. */
+export function fullVariants(sheet: Sheet, chosen: Variants): Variants {
+  return Object.fromEntries(sheet.axes.map(axis => [axis.id, chosen[axis.id] ?? axis.choices[0]!.id]))
+}
+
+/** The sheet with everything left out whose condition does not hold, references to it included. */
+export function resolveSheet(sheet: Sheet, chosen: Variants): Sheet {
+  const variants = fullVariants(sheet, chosen)
+  const keep = <T extends { when?: When }>(list: T[]) => list.filter(one => holdsFor(one.when, variants))
+  const parts = keep(sheet.parts)
+  const refs = new Set(parts.flatMap(placesOf).map(one => one.ref))
+  const checks = keep(sheet.checks)
+  const mates = keep(sheet.mates)
+  const steps = keep(sheet.steps)
+  const ids = (list: { id: string }[]) => new Set(list.map(one => one.id))
+  const [stepIds, checkIds, mateIds] = [ids(steps), ids(checks), ids(mates)]
+  const dropped = { steps: ids(sheet.steps), refs: new Set(sheet.parts.flatMap(placesOf).map(one => one.ref)), checks: ids(sheet.checks), mates: ids(sheet.mates) }
+  // Only what a variant left out is taken away; a name no variant knows stays, for the examination to find.
+  const stays = (id: string, kept: Set<string>, known: Set<string>) => kept.has(id) || !known.has(id)
+  return {
+    ...sheet,
+    parts,
+    mates,
+    checks: checks.map(check => ({ ...check, at: check.at.filter(({ step }) => stays(step, stepIds, dropped.steps)) })),
+    joints: keep(sheet.joints),
+    steps: steps.map(step => ({
+      ...step,
+      needs: step.needs?.filter(id => stays(id, stepIds, dropped.steps)),
+      removes: step.removes?.filter(ref => stays(ref, refs, dropped.refs)),
+      fits: step.fits?.filter(ref => stays(ref, refs, dropped.refs)),
+      marks: step.marks?.filter(id => stays(id, mateIds, dropped.mates)),
+      destroys: step.destroys?.filter(({ check }) => stays(check, checkIds, dropped.checks)),
+    })),
+  }
+}
+
+const byId = <T extends { id: string }>(list: T[]) => new Map(list.map(one => [one.id, one]))
+
+/** Every step that must be done before the given one, itself left out. Cycles end the walk. */
+export function stepsBefore(steps: Map<string, Step>, id: string): Set<string> {
+  const found = new Set<string>()
+  const walk = (one: string) => {
+    for (const need of steps.get(one)?.needs ?? []) {
+      if (found.has(need) || need === id) continue
+      found.add(need)
+      walk(need)
+    }
+  }
+  walk(id)
+  return found
+}
+
+/** Settles a sheet for one machine. The sheet is taken as sound; see `examineSheet`. */
+export function planFor(source: Sheet, chosen: Variants = {}): Plan {
+  const sheet = resolveSheet(source, chosen)
+  const steps = byId(sheet.steps)
+  const parts = new Map(sheet.parts.flatMap(placesOf).map(one => [one.ref, one]))
+  const counts = new Map<string, number>()
+  const stepNumber = new Map<string, number>()
+  for (const step of sheet.steps) {
+    const number = (counts.get(step.station) ?? 0) + 1
+    counts.set(step.station, number)
+    stepNumber.set(step.id, number)
+  }
+  const checksAt: Plan['checksAt'] = new Map()
+  for (const check of sheet.checks) {
+    for (const { step, moment, whenRenewed } of check.at)
+      checksAt.set(step, [...(checksAt.get(step) ?? []), { check, moment, whenRenewed }])
+  }
+  const matesOf: Plan['matesOf'] = new Map()
+  for (const mate of sheet.mates) {
+    for (const ref of [mate.a, mate.b]) matesOf.set(ref, [...(matesOf.get(ref) ?? []), mate])
+  }
+  const closes = sheet.steps.find(step => step.closes)
+  return {
+    sheet,
+    variants: fullVariants(source, chosen),
+    parts,
+    mates: byId(sheet.mates),
+    checks: byId(sheet.checks),
+    joints: byId(sheet.joints),
+    steps,
+    stepNumber,
+    removedBy: new Map(sheet.steps.flatMap(step => (step.removes ?? []).map(ref => [ref, step] as const))),
+    fittedBy: new Map(sheet.steps.flatMap(step => (step.fits ?? []).map(ref => [ref, step] as const))),
+    checksAt,
+    matesOf,
+    closing: closes ? { step: closes, before: stepsBefore(steps, closes.id) } : null,
+  }
+}

@@ -1,0 +1,186 @@
+import type { Pattern } from '../joints/patterns.ts'
+import type { UnitName } from '../quantity/index.ts'
+import type { Limits } from '../verdict.ts'
+
+/** A build sheet: what ought to be. Data only; `../../library` holds one file a machine family. */
+export interface Sheet {
+  id: string
+  version: number
+  family: string
+  title: string
+  /** Said on every record made with this sheet. */
+  notice: string
+  /** The two named ends, as the section is drawn: left and right. */
+  ends: { left: string, right: string }
+  axes: Axis[]
+  assemblies: Assembly[]
+  parts: Part[]
+  mates: Mate[]
+  checks: Check[]
+  joints: Joint[]
+  steps: Step[]
+  kits: Kit[]
+  service: { hours: number, months: number }
+}
+
+/** A way in which machines of one family differ. */
+export interface Axis { id: string, title: string, choices: { id: string, title: string }[] }
+
+/** Holds when every named axis has one of the choices. */
+export type When = Record<string, string | string[]>
+
+export interface Assembly { id: string, name: string, datum: string, seenFrom: string }
+
+/** `part`, or `part@place` where the part has several places. */
+export type Ref = string
+
+export const STATIONS = ['make-safe', 'as-found', 'strip', 'clean', 'inspect', 'decide', 'build', 'prove'] as const
+export type Station = typeof STATIONS[number]
+
+export type PartKind = 'shaft' | 'housing' | 'ring' | 'disc' | 'sleeve' | 'bearing' | 'spring' | 'fastener' | 'gasket' | 'key' | 'impeller' | 'pipe'
+
+/** Schematic extent along the axis, mm; `side` is the half the part sits on. */
+export interface Geometry { from: number, to: number, bore: number, outside: number, side?: 'both' | 'upper' | 'lower' }
+
+export interface Place { id: string, name: string, geometry?: Geometry }
+
+export interface Part {
+  id: string
+  /** Item number on the sheet's own drawing. */
+  item: number
+  name: string
+  kind: PartKind
+  assembly: string
+  quantity?: number
+  places?: Place[]
+  geometry?: Geometry
+  renewal: 'always' | 'on condition' | 'life'
+  /** Why an always-new part is never put back. */
+  renewalWhy?: string
+  kit?: string
+  stock?: string
+  /** Parts of one group look alike and are kept apart. */
+  lookalike?: string
+  massKg?: number
+  /** How it is kept when off: small parts are bagged, the rest tagged or laid out. */
+  keep: 'bag' | 'tag' | 'lay'
+  faces?: { face: string, medium: string }[]
+  when?: When
+}
+
+export interface Mate {
+  id: string
+  title: string
+  a: Ref
+  b: Ref
+  rule:
+    | { kind: 'aligned', deg?: number, toleranceDeg?: number, symmetry?: number }
+    | { kind: 'statement', ask: string }
+    | { kind: 'free', why: string }
+  carriedBy: 'mark' | 'pin' | 'key' | 'shape'
+  /** A mark that the technician makes before the parts part. */
+  mark?: { method: string, on: string, seenFrom: string }
+  wrong: string
+  when?: When
+}
+
+export const MOMENTS = ['asFound', 'inspect', 'build', 'asLeft'] as const
+export type Moment = typeof MOMENTS[number]
+
+export type CheckKind = 'single' | 'endFloat' | 'lift' | 'round' | 'clearance' | 'runout'
+
+export interface Check {
+  id: string
+  title: string
+  kind: CheckKind
+  part?: Ref
+  stations?: string[]
+  planes?: string[]
+  /** Number of tries wanted in every place; one when left out. */
+  tries?: number
+  /** Readings round the turn at each station. */
+  sweep?: number
+  unit: UnitName
+  decimals: number
+  /** Believable span in the base unit. */
+  span: [number, number]
+  limits: Limits
+  /** Where the limits come from, in words. */
+  source: string
+  at: CheckMoment[]
+  /** What being under or over does to the machine. */
+  low?: string
+  high?: string
+  instrument: string
+  /** For a clearance: the checks that give the outer and inner part. */
+  of?: { outer: string, inner: string }
+  fit?: { nominalMm: number, hole: string, shaft: string }
+  /** Looked at for wear over the years. */
+  life?: boolean
+  /** A short word on how it is taken. */
+  how?: string
+  when?: When
+}
+
+export interface CheckMoment {
+  moment: Moment
+  step: string
+  /** Only owed once this part has been renewed. */
+  whenRenewed?: Ref
+}
+
+export interface Joint {
+  id: string
+  title: string
+  layout:
+    | { kind: 'circle', bolts: number, diameterMm: number, startDeg?: number }
+    | { kind: 'line', points: [number, number][] }
+  thread: string
+  hand: 'right' | 'left'
+  class: string
+  lubricant: string
+  targetNm: number
+  /** Permitted share either side of the target. */
+  toleranceShare: number
+  /** Shares of the target, the last one 1. */
+  passes: number[]
+  pattern: Pattern
+  allowed?: Pattern[]
+  seenFrom: string
+  why: string
+  when?: When
+}
+
+export interface Caution { word: string, text: string }
+
+export interface Step {
+  id: string
+  station: Station
+  title: string
+  text?: string
+  /** Steps that come before. */
+  needs?: string[]
+  removes?: Ref[]
+  fits?: Ref[]
+  cautions?: Caution[]
+  tools?: string[]
+  /** Ways to free a stuck part, gentlest first. */
+  ladder?: string[]
+  /** Mates marked before this step is confirmed. */
+  marks?: string[]
+  /** Readings that are gone once this step is done. */
+  destroys?: { check: string, moment: Moment }[]
+  joint?: { id: string, act: 'slacken' | 'pull' }
+  lubricants?: { on: string, medium: string }[]
+  /** Debts this step leaves: something loose, parked or put in for the time being, until a later step. */
+  leaves?: { id: string, what: string, until: string }[]
+  /** A second pair of eyes signs here. */
+  hold?: boolean
+  /** The case is shut by this step: the gate must be open. */
+  closes?: boolean
+  when?: When
+}
+
+export interface Kit { id: string, name: string, stock: string }
+
+export type Variants = Record<string, string>

@@ -1,0 +1,60 @@
+/** The four words used everywhere. Open: not measured, or not all readings in. */
+export type Verdict = 'Holds' | 'Thin' | 'Out' | 'Open'
+
+export interface Limits {
+  min?: number
+  max?: number
+  /** The best end or the nominal, where the share used is 0 %. Left out: the middle of two limits, or nought for a lone maximum. */
+  best?: number
+  /** Share of the allowance that must be left to hold without a warning; 0.2 unless the sheet says otherwise. */
+  warningShare?: number
+}
+
+export interface Judgement {
+  verdict: Verdict
+  /** 0 at the best end, 1 at the limit, above 1 out; null where the limits give no scale. */
+  share: number | null
+  side: 'low' | 'high' | null
+}
+
+export const DEFAULT_WARNING_SHARE = 0.2
+
+/** A value may sit on its limit; this keeps sums of decimals from falling off it. Well under any gauge's resolution. */
+const EDGE = 1e-9
+
+function bestOf({ min, max, best }: Limits): number | undefined {
+  if (best !== undefined) return best
+  if (min !== undefined && max !== undefined) return (min + max) / 2
+  return max !== undefined && max >= 0 ? 0 : undefined
+}
+
+/**
+ * Holds a value against its limits: a value on the limit is inside.
+ * Units are the caller's, the same for value and limits. No limit at all, or a value that is not a number: Open.
+ * A lone minimum without a best end has no scale: share is null and only Holds or Out can be said.
+ *
+ * @example judge(59.983, { min: 59.98, max: 60, best: 60 }) // { verdict: 'Thin', share: 0.85, side: 'low' }
+ */
+export function judge(value: number, limits: Limits): Judgement {
+  const { min, max } = limits
+  if (!Number.isFinite(value) || (min === undefined && max === undefined)) return { verdict: 'Open', share: null, side: null }
+  const best = bestOf(limits)
+  const low = best === undefined ? min !== undefined && value < min : value < best
+  const limit = low ? min : max
+  const side = low ? 'low' : 'high'
+  const share = best === undefined ? null : limit === undefined || limit === best ? 0 : (value - best) / (limit - best)
+  if ((min !== undefined && value < min - EDGE) || (max !== undefined && value > max + EDGE))
+    return { verdict: 'Out', share: share && share > 1 ? share : null, side }
+  const warns = share !== null && share > 1 - (limits.warningShare ?? DEFAULT_WARNING_SHARE) + EDGE
+  return { verdict: warns ? 'Thin' : 'Holds', share, side }
+}
+
+const RANK: Record<Verdict, number> = { Holds: 0, Thin: 1, Open: 2, Out: 3 }
+
+/** The worst of several verdicts; Open is worse than Thin, since it may still turn out. None: Open. */
+export function worstVerdict(verdicts: readonly Verdict[]): Verdict {
+  return verdicts.reduce<Verdict>((worst, one) => RANK[one] > RANK[worst] ? one : worst, verdicts.length ? 'Holds' : 'Open')
+}
+
+/** One line of a working: what is worked out, the formula with its numbers put in, and what comes out. */
+export interface WorkingLine { what: string, sum: string, gives: string }
