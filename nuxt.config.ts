@@ -1,4 +1,27 @@
+const tsConfig = { compilerOptions: { allowImportingTsExtensions: true, noUncheckedIndexedAccess: true, resolveJsonModule: true } }
+
 export default defineNuxtConfig({
   compatibilityDate: '2026-11-01',
   modules: ['@element-plus/nuxt', '@pinia/nuxt', '@vueuse/nuxt', 'nuxt-auth-utils', '@nuxt/eslint'],
+  // A bench tool behind a sign-in: the pages are drawn in the browser, so that they can go on without the server.
+  ssr: false,
+  telemetry: false,
+  devtools: { enabled: false },
+  features: { inlineStyles: false },
+  css: ['~/assets/fonts.css', '~/assets/look.css', '~/assets/kit.css'],
+  components: [{ path: '~/components', pathPrefix: false }],
+  app: { head: { title: 'Needler', htmlAttrs: { lang: 'en' }, meta: [{ name: 'viewport', content: 'width=device-width, initial-scale=1' }], link: [{ rel: 'icon', type: 'image/svg+xml', href: '/needle.svg' }] } },
+  elementPlus: { importStyle: 'css', themes: ['dark'] },
+  runtimeConfig: {
+    session: {
+      name: 'needler',
+      password: '',
+      maxAge: 60 * 60 * 12,
+      // Plain http serves the workshop's own network; NUXT_SESSION_COOKIE_SECURE=true goes with https.
+      cookie: { httpOnly: true, sameSite: 'strict', secure: false, path: '/' },
+    },
+  },
+  nitro: { preset: 'node-server', typescript: { tsConfig } },
+  typescript: { strict: true, tsConfig, sharedTsConfig: tsConfig, nodeTsConfig: tsConfig },
+  vite: { build: { chunkSizeWarningLimit: 900 } },
 })

@@ -124,7 +124,7 @@ export const RULES: { [K in EntryKind]: Rule<K> } = {
     },
   },
   'reading.taken': {
-    sense: (plan, _, { payload: { check: id, moment, station, plane, tries } }) => {
+    sense: (plan, state, { payload: { check: id, moment, station, plane, tries } }) => {
       const check = plan.checks.get(id)
       if (!check) return unknown('check', id)
       if (check.kind === 'clearance') return `${check.title} is worked out from two other checks; it has no reading of its own.`
@@ -133,6 +133,9 @@ export const RULES: { [K in EntryKind]: Rule<K> } = {
       if (!tries.length) return `${check.title}: there is no reading in it.`
       const figures = check.kind === 'runout' ? check.sweep ?? 8 : check.kind === 'endFloat' || check.kind === 'lift' ? 2 : 1
       if (tries.some(row => row.length !== figures)) return `${check.title} takes ${figures} figures a try.`
+      // What was found is never written over: another figure for the same place is a correction, with its reason.
+      const before = state.readings.get(readingKey(id, moment))?.get(cellKey(station, plane))
+      if (before && before.tries.length >= (check.tries ?? 1)) return `${check.title} is measured there already. Correct that reading, with the reason.`
       const [low, high] = check.span
       return tries.flat().some(figure => !(figure >= low && figure <= high)) ? `${check.title}: a figure lies outside what can be believed (${low} to ${high}). Check it and take it again.` : null
     },

@@ -1,0 +1,27 @@
+import { displayLength, fixed, fromBase, UNITS, type UnitName } from '~~/core/quantity'
+import type { Check } from '~~/core/sheet'
+
+/** How this screen shows figures: millimetres or inches, light or dark. Kept on the device. */
+export function useDisplay() {
+  const system = useLocalStorage<'mm' | 'inch'>('needler-lengths', 'mm')
+  const dark = useDark({ storageKey: 'needler-theme', valueLight: 'light' })
+
+  const isLength = (unit: UnitName) => UNITS[unit].kind === 'length'
+
+  /** A base-unit value of a check as figure and unit. */
+  function show(value: number, { unit, decimals }: Pick<Check, 'unit' | 'decimals'>): { figure: string, unit: string } {
+    if (isLength(unit)) return displayLength(value, system.value, decimals)
+    return { figure: fixed(fromBase(value, unit), decimals), unit }
+  }
+
+  const text = (value: number, check: Pick<Check, 'unit' | 'decimals'>) => {
+    const shown = show(value, check)
+    return `${shown.figure} ${shown.unit}`
+  }
+
+  /** The unit a bare number is read in. */
+  const fieldUnit = (unit: UnitName): UnitName => isLength(unit) && system.value === 'inch' ? 'in' : unit
+
+  const toggleSystem = () => { system.value = system.value === 'mm' ? 'inch' : 'mm' }
+  return { system, dark, show, text, fieldUnit, toggleSystem }
+}

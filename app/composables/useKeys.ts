@@ -1,0 +1,21 @@
+/**
+ * Single keys and two-key runs (`g y`) for as long as the caller is mounted. Keys typed into a field are left to the field,
+ * save those named in `always`.
+ */
+export function useKeys(keys: Record<string, () => void>, { always = [] as string[] } = {}) {
+  let before = ''
+  useEventListener(window, 'keydown', (event) => {
+    if (event.ctrlKey || event.metaKey || event.altKey || event.defaultPrevented) return
+    const target = event.target as HTMLElement
+    const typing = target.matches('input, textarea, select, [contenteditable]')
+    const run = `${before} ${event.key}`
+    before = typing ? '' : event.key
+    const name = !typing && keys[run] ? run : event.key
+    if (!keys[name] || (typing && !always.includes(name))) return
+    // A focused button keeps its own Enter.
+    if (event.key === 'Enter' && target.matches('button, a, [role=button]')) return
+    event.preventDefault()
+    before = ''
+    keys[name]!()
+  })
+}

@@ -1,0 +1,31 @@
+<script setup lang="ts">
+const session = useSessionStore()
+const { toggleSystem } = useDisplay()
+const helping = ref(false)
+const finding = ref(false)
+
+useKeys({
+  'g y': () => navigateTo('/'),
+  'g b': () => navigateTo('/bench'),
+  '/': () => { finding.value = true },
+  'i': toggleSystem,
+  '?': () => { helping.value = !helping.value },
+})
+</script>
+
+<template>
+  <div class="house">
+    <TopBar v-if="session.person" @find="finding = true" @help="helping = true" />
+    <main class="room"><slot /></main>
+    <FindAnything v-model="finding" />
+    <KeyList v-model="helping" />
+    <el-dialog v-model="session.changing" title="Who is signing?" width="440" align-center append-to-body>
+      <SignInPad v-if="session.changing" @done="session.changing = false" />
+    </el-dialog>
+  </div>
+</template>
+
+<style scoped>
+.house { min-height: 100vh; display: flex; flex-direction: column; }
+.room { flex: 1; min-height: 0; display: flex; flex-direction: column; }
+</style>

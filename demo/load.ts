@@ -1,0 +1,87 @@
+import { readdirSync, readFileSync } from 'node:fs'
+import { parse } from 'yaml'
+import { v7 as uuid } from 'uuid'
+import { planFor, type Sheet } from '../core/sheet/index.ts'
+import { database, disconnect, type Database, type Transaction } from '../server/db/client.ts'
+import { append } from '../server/db/ledger.ts'
+import { migrateToNewest } from '../server/db/migrate.ts'
+import { addPerson, type Person } from '../server/db/people.ts'
+import { area, equipment, equipmentState, job } from '../server/db/schema.ts'
+import { shelve } from '../server/db/sheets.ts'
+import { wornFindings } from './findings.ts'
+import { Technician } from './technician.ts'
+import { AREAS, FLEET, PEOPLE, SHEET_OF_ALL, type DemoMachine, type Overhaul } from './thornmere.ts'
+
+const LIBRARY = new URL('../library/', import.meta.url)
+
+export function librarySheets(): Sheet[] {
+  return readdirSync(LIBRARY).filter(file => file.endsWith('.yaml')).map(file => parse(readFileSync(new URL(file, LIBRARY), 'utf8')) as Sheet)
+}
+
+/** Acts of the past stand four minutes apart inside a working day that starts at seven. */
+function workingClock(from: string) {
+  let minutes = 0
+  const start = Date.parse(`${from}T07:00:00Z`)
+  return {
+    now: () => {
+      minutes += 4
+      return new Date(start + (Math.floor(minutes / 480) * 24 * 60 + minutes % 480) * 60_000).toISOString()
+    },
+    id: () => uuid({ msecs: start + minutes * 60_000 }),
+  }
+}
+
+async function overhaul(db: Transaction, machine: DemoMachine, sheet: Sheet, one: Overhaul, fitter: Person, lead: Person): Promise<void> {
+  const clock = workingClock(one.on)
+  const worker = new Technician(planFor(sheet, machine.variants), wornFindings(one.wear, { fitter: fitter.id, lead: lead.id }), clock)
+  worker.open(machine.tag, one.complaint)
+  worker.workUntil(one.until)
+  if (!one.until) worker.sign('yes', one.cause)
+  const id = clock.id()
+  await db.insert(job).values({ id, equipmentTag: machine.tag, sheetId: sheet.id, sheetVersion: sheet.version, variants: worker.plan.variants, complaint: one.complaint, hoursAtOpen: one.hours, openedAt: worker.folded.entries[0]!.madeAt })
+  // Each person's acts go in under their own name, in the order they were done.
+  const { entries } = worker.folded
+  for (let from = 0; from < entries.length;) {
+    let to = from
+    while (to < entries.length && entries[to]!.madeBy === entries[from]!.madeBy) to++
+    const by = entries[from]!.madeBy === lead.id ? lead : fitter
+    const answer = await append(db, id, by, entries.slice(from, to).map(entry => ({ id: entry.id, kind: entry.kind, payload: entry.payload, madeAt: entry.madeAt })))
+    if (!answer.kept) throw new Error(`${machine.tag}, ${one.on}: ${answer.why}`)
+    from = to
+  }
+}
+
+/** Loads Thornmere into an empty database, all or nothing; false when something is there already. */
+export async function loadThornmere(db: Database): Promise<boolean> {
+  const sheets = librarySheets()
+  for (const sheet of sheets) await shelve(db, sheet)
+  if ((await db.select().from(area).limit(1)).length) return false
+  await db.transaction(async (tx) => {
+    await tx.insert(area).values(AREAS.map((one, position) => ({ ...one, position })))
+    await tx.insert(equipment).values(FLEET.map(one => ({ tag: one.tag, name: one.name, areaId: one.area, line: one.line, sheetId: SHEET_OF_ALL, variants: one.variants, hoursRun: one.hoursRun, hoursPerWeek: one.hoursPerWeek })))
+    await tx.insert(equipmentState).values(FLEET.map(one => ({ equipmentTag: one.tag })))
+    const people: Person[] = []
+    for (const one of PEOPLE) people.push(await addPerson(tx, one))
+    const sheet = sheets.find(one => one.id === SHEET_OF_ALL)!
+    const past = FLEET.flatMap(machine => machine.overhauls.map(one => ({ machine, one }))).sort((a, b) => a.one.on.localeCompare(b.one.on))
+    for (const { machine, one } of past) await overhaul(tx, machine, sheet, one, people[0]!, people[2]!)
+  })
+  return true
+}
+
+if (process.argv[1] === import.meta.filename) {
+  try {
+    await migrateToNewest()
+    if (await loadThornmere(database())) {
+      console.log('Who can sign in:')
+      for (const { name, role, pin } of PEOPLE) console.log(`  ${name.padEnd(12)} ${role.padEnd(8)} PIN ${pin}`)
+    }
+  }
+  catch (error) {
+    console.error(error instanceof Error ? error.message : error)
+    process.exitCode = 1
+  }
+  finally {
+    await disconnect()
+  }
+}

@@ -1,0 +1,31 @@
+import { createError, readBody, type H3Event } from 'h3'
+import type { Schema } from 'joi'
+
+/** A refusal as it goes over the wire: a status and one sentence for the person. */
+export function refusal(statusCode: number, why: string, more: Record<string, unknown> = {}) {
+  return createError({ statusCode, statusMessage: STATUS_WORDS[statusCode] ?? 'Refused', message: why, data: { why, ...more } })
+}
+
+const STATUS_WORDS: Record<number, string> = { 400: 'Bad Request', 401: 'Unauthorized', 403: 'Forbidden', 404: 'Not Found', 409: 'Conflict', 411: 'Length Required', 413: 'Payload Too Large', 422: 'Unprocessable Content', 429: 'Too Many Requests' }
+
+/** A value held against its schema; 400 with what is wrong when it does not fit. */
+export function fitting<T>(schema: Schema<T>, value: unknown): T {
+  const { error, value: good } = schema.validate(value, { convert: true })
+  if (error) throw refusal(400, `The request does not fit: ${error.message.slice(0, 300)}.`)
+  return good as T
+}
+
+/** The body of a request, held against its schema. */
+export async function bodyFitting<T>(event: H3Event, schema: Schema<T>): Promise<T> {
+  const body = await readBody(event).catch(() => undefined)
+  return fitting(schema, body)
+}
+
+/** The route's parameter as a job number; 404 when it is not one, since then there is no such job. */
+export function jobIdOf(event: H3Event): string {
+  const id = event.context.params?.id ?? ''
+  if (!/^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i.test(id)) throw noSuchJob()
+  return id
+}
+
+export const noSuchJob = () => refusal(404, 'There is no such job. Go back to the bench list.')
