@@ -6,7 +6,7 @@ const focus = computed(() => bench.focus)
 
 <template>
   <section class="card pad" aria-label="Gauge pad">
-    <button v-if="bench.chosenFocus" class="btn plain back" aria-label="Back to the step" @click="bench.look(null)">✕</button>
+    <button v-if="bench.chosenFocus && focus?.to !== 'reading'" class="btn plain back" aria-label="Back to the step" @click="bench.look(null)">✕</button>
     <GaugePad v-if="focus?.to === 'reading'" :key="`${focus.check} ${focus.moment}`" :check="focus.check" :moment="focus.moment" />
     <MarkPad v-else-if="focus?.to === 'mark'" :key="focus.mate" :mate="focus.mate" />
     <JointPad v-else-if="focus?.to === 'joint'" :key="focus.joint" :joint="focus.joint" />

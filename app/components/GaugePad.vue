@@ -23,6 +23,7 @@ const correcting = ref(false)
 const reason = ref('')
 const entered = computed(() => taken(cell.value))
 const isRead = computed(() => entered.value !== undefined && !correcting.value)
+const open = computed(() => !isRead.value && check.kind !== 'clearance')
 const field = useTemplateRef<HTMLInputElement>('field')
 
 const valueOf = (row: { value: number }[]): number => check.kind === 'lift'
@@ -43,7 +44,8 @@ const whole = computed(() => result.value.missing.length === 0 && isRead.value)
 const judged = computed(() => whole.value ? result.value.judgement : here.value)
 const consequence = computed(() => judged.value.verdict === 'Thin' || judged.value.verdict === 'Out' ? (judged.value.side === 'low' ? check.low : check.high) ?? null : null)
 const unit = computed(() => fieldUnit(check.unit))
-const big = computed(() => draft.text.value || (value.value === null ? '—' : show(value.value, check).figure))
+const shownValue = computed(() => value.value ?? (check.kind === 'clearance' ? result.value.value : null))
+const big = computed(() => shownValue.value === null ? '–' : show(shownValue.value, check).figure)
 const full = computed(() => draft.figures.value.length >= draft.wanted && draft.figures.value.length % draft.perTry === 0)
 const found = computed(() => props.moment === 'asLeft' ? job.view!.results.get(readingKey(check.id, 'asFound')) : undefined)
 const askAgain = computed(() => Boolean(agreed.value?.measureAgain) && !isRead.value)
@@ -93,11 +95,12 @@ const tryText = (one: number) => show(one, check).figure
       <h2>{{ check.title }}</h2>
       <p class="soft">{{ MOMENT_WORDS[moment] }}<template v-if="cell.station">, {{ cell.station }} station</template><template v-if="cell.plane">, plane {{ cell.plane }}</template>. {{ check.instrument }}</p>
       <p v-if="check.how" class="soft how">{{ check.how }}</p>
-      <p class="big figures" :class="{ none: big === '—' }" data-test="big">{{ big }}<small>{{ unit }}</small></p>
-      <form v-if="!isRead && check.kind !== 'clearance'" @submit.prevent="enter">
+      <form v-if="open" class="take" @submit.prevent="enter">
         <label class="sr" for="figure">{{ check.title }}, figure in {{ unit }}</label>
-        <div class="take"><input id="figure" ref="field" v-model="draft.text.value" class="field figures" inputmode="decimal" autocomplete="off" :placeholder="hint ? `${hint}, ${unit}` : `figure in ${unit}`"><button class="btn" type="submit">Take</button></div>
+        <input id="figure" ref="field" v-model="draft.text.value" class="big figures" inputmode="decimal" autocomplete="off" :placeholder="value === null ? '–' : big" data-test="big"><span class="unit">{{ unit }}</span>
       </form>
+      <p v-else class="big figures" :class="{ none: shownValue === null }" data-test="big">{{ big }}<span class="unit">{{ unit }}</span></p>
+      <p v-if="open && hint" class="soft">Next: {{ hint }}</p>
       <div v-if="figures.length || draft.figures.value.length" class="tries">
         <template v-if="isRead"><span v-for="(one, i) in kept" :key="i" class="try figures">{{ tryText(one) }}</span></template>
         <template v-else-if="draft.perTry === 1"><button v-for="(one, i) in tries" :key="i" class="try figures" :class="{ odd: askAgain && agreed?.furthest === i }" :aria-label="`Try ${i + 1}, ${tryText(one)}; take away`" @click="draft.drop(i)">{{ tryText(one) }} ✕</button></template>
@@ -105,22 +108,23 @@ const tryText = (one: number) => show(one, check).figure
       </div>
       <p v-if="agreed && figures.length > 1" class="soft">{{ counted(figures.length, 'try', 'tries') }}, range {{ fixed(agreed.range * 1000, 0) }} µm. Mean {{ tryText(agreed.mean) }}.</p>
     </div>
-    <KeyPad v-if="!isRead && check.kind !== 'clearance'" v-model="draft.text.value" :sign="draft.perTry > 1" />
+    <KeyPad v-if="open" v-model="draft.text.value" :sign="draft.perTry > 1" />
     <div class="under">
       <div v-if="cells.length > 1" class="cells" role="group" aria-label="Places to measure">
         <button v-for="one in cells" :key="cellName(one)" class="btn" :class="{ on: one === cell }" :aria-pressed="one === cell" @click="cell = one; correcting = false"><VerdictMark :verdict="taken(one) ? 'Holds' : 'Open'" :word="false" />{{ cellName(one) }}</button>
       </div>
-      <ReadingBand :limits="check.limits" :value="value ?? (check.kind === 'clearance' ? result.value : null)" :others="figures.length > 1 ? figures : []" :verdict="judged.verdict" :decimals="show(0, check).figure.split('.')[1]?.length ?? 0" :scale="one => Number(show(one, check).figure)" :ghost="found?.value != null ? { value: found.value, text: `as found ${show(found.value, check).figure}` } : null" />
+      <ReadingBand :limits="check.limits" :value="shownValue" :others="figures.length > 1 ? figures : []" :verdict="judged.verdict" :decimals="show(0, check).figure.split('.')[1]?.length ?? 0" :scale="one => Number(show(one, check).figure)" :ghost="found?.value != null ? { value: found.value, text: `as found ${show(found.value, check).figure}` } : null" />
       <FitBar v-if="fit" :fit="fit" />
       <div class="verdict"><VerdictMark class="word" :verdict="judged.verdict" /><p><template v-if="judged.share !== null">{{ Math.round(judged.share * 100) }} % of the allowance is gone. </template>Limit {{ showLimits(check) }}, {{ check.source }}. <strong v-if="consequence">{{ consequence }}.</strong></p></div>
       <ol v-if="working" class="working figures"><li v-for="(line, i) in result.working" :key="i"><span>{{ line.what }}</span><span>{{ line.sum }}</span><b>{{ line.gives }}</b></li><li v-for="note in result.notes" :key="note"><em>{{ note }}</em></li></ol>
       <div v-if="correcting"><label class="label" for="reason">Why is it corrected?</label><input id="reason" v-model="reason" class="field" maxlength="400"></div>
       <p v-if="draft.why.value" class="why" role="alert">{{ draft.why.value }}</p>
       <div class="acts">
-        <button v-if="!isRead && check.kind !== 'clearance'" class="btn now" data-test="keep" @click="keep(false)">{{ correcting ? 'Keep as correction' : result.missing.length > 1 ? 'Keep, next place' : 'Keep' }}</button>
+        <template v-if="open"><button v-if="draft.text.value.trim() || !full" class="btn now" data-test="take" @click="enter">Take</button><button v-else class="btn now" data-test="keep" @click="keep(false)">{{ correcting ? 'Keep as correction' : result.missing.length > 1 ? 'Keep, next place' : 'Keep' }}</button></template>
         <button v-if="askAgain && full" class="btn" @click="keep(true)">Keep all the same</button>
         <button v-if="isRead && entered && !job.state.signed" class="btn" @click="correcting = true">Correct it</button>
         <button v-if="correcting" class="btn" @click="correcting = false">Leave it</button>
+        <button v-if="bench.chosenFocus" class="btn" @click="bench.look(null)">Back</button>
         <button class="btn" :aria-expanded="working" @click="working = !working">Working</button>
         <EvidenceLost v-if="moment === 'asFound' && result.missing.length" :lost="{ check: check.id, moment }" />
       </div>
@@ -129,12 +133,12 @@ const tryText = (one: number) => show(one, check).figure
 </template>
 
 <style scoped>
-.gauge { display: grid; grid-template-columns: 1fr auto; gap: 4px 14px; } .under { grid-column: 1 / -1; display: grid; gap: 7px; } h2 { font-size: 22px; padding-right: 30px; } .how { font-size: 15px; }
-.big { font-size: 56px; font-weight: 500; line-height: 1.05; letter-spacing: -.03em; margin: 4px 0; overflow-wrap: anywhere; } .big small { font: 600 22px var(--heads); color: var(--soft); margin-left: 8px; letter-spacing: 0; } .big.none { color: var(--soft); }
-.take { display: flex; gap: 8px; } .take .field { font-size: 20px; min-width: 0; } .tries { display: flex; flex-wrap: wrap; gap: 6px; margin-top: 6px; }
+.gauge { display: grid; grid-template-columns: 1fr auto; gap: 6px 14px; } .under { grid-column: 1 / -1; display: grid; gap: 6px; } h2 { font-size: 22px; } .how { font-size: 15px; }
+.big { font-size: 54px; font-weight: 500; line-height: 1.1; letter-spacing: -.04em; margin: 0; overflow-wrap: anywhere; } .unit { font: 600 22px var(--heads); color: var(--soft); margin-left: 8px; letter-spacing: 0; } .big.none, .big::placeholder { color: var(--steel-ink); opacity: 1; }
+.take { display: flex; align-items: baseline; } .take .big { width: 100%; min-width: 0; border: 0; border-bottom: 3px solid var(--brass); background: none; padding: 0; outline: none; } .take .big:focus-visible { border-bottom-width: 5px; } .tries { display: flex; flex-wrap: wrap; gap: 6px; margin-top: 6px; }
 .try { border: 1px solid var(--line); background: var(--chalk); border-radius: 4px; padding: 4px 9px; font-size: 17px; min-height: 44px; display: inline-flex; align-items: center; } button.try { cursor: pointer; } .try.odd { border: 2px solid var(--out); }
-.cells { display: flex; flex-wrap: wrap; gap: 6px; } .cells .btn { min-height: 44px; padding: 0 10px; font-size: 16px; }
+.cells { display: grid; grid-template-columns: repeat(auto-fit, minmax(74px, 1fr)); gap: 5px; } .cells .btn { min-height: 46px; padding: 0 4px; font-size: 15px; gap: 4px; }
 .verdict { display: flex; gap: 12px; } .verdict .word { font: 600 26px var(--heads); align-self: flex-start; } .working { font-size: 14px; max-height: 150px; overflow: auto; } .working li { display: flex; gap: 12px; justify-content: space-between; border-top: 1px solid var(--line); padding: 3px 0; } .working em { font-family: var(--words); }
-.acts { display: flex; gap: 8px; flex-wrap: wrap; }
+.acts { display: flex; gap: 8px; flex-wrap: wrap; position: sticky; bottom: -12px; background: var(--chalk); padding: 4px 0 6px; } .acts .now { flex: 1; }
 @media (max-width: 560px) { .gauge { grid-template-columns: 1fr; } }
 </style>

@@ -17,6 +17,6 @@ const flip = () => { text.value = text.value.startsWith('-') ? text.value.slice(
 </template>
 
 <style scoped>
-.keys { display: grid; grid-template-columns: repeat(3, minmax(52px, 62px)); gap: 6px; align-content: start; }
-.key { min-height: 48px; border: 1px solid var(--line); border-radius: 4px; background: var(--chalk); font-size: 22px; font-weight: 500; cursor: pointer; } .key:active { background: var(--brass-wash); } .sign { grid-column: 1 / -1; font-size: 18px; }
+.keys { display: grid; grid-template-columns: repeat(3, minmax(52px, 62px)); gap: 5px; align-content: start; }
+.key { min-height: 44px; border: 1px solid var(--line); border-radius: 4px; background: var(--chalk); font-size: 22px; font-weight: 500; cursor: pointer; } .key:active { background: var(--brass-wash); } .sign { grid-column: 1 / -1; font-size: 18px; }
 </style>

@@ -44,7 +44,7 @@ async function open() {
 <template>
   <aside class="plate" :aria-label="`Machine ${tag}`">
     <div class="title"><h2 class="figures">{{ tag }}</h2><button class="btn plain" aria-label="Close" @click="$emit('close')">✕</button></div>
-    <p v-if="machine">{{ machine.name }}, {{ machine.line }}. <span class="figures">{{ thousands(machine.hoursRun) }}</span> h run, <span class="figures">{{ thousands(machine.hoursSince) }}</span> h since {{ machine.lastOverhaulAt ? `the overhaul of ${siteDay(machine.lastOverhaulAt)}` : 'it came' }}.</p>
+    <p v-if="machine">{{ machine.name }}, {{ machine.line }}. {{ thousands(machine.hoursRun) }} h run, {{ thousands(machine.hoursSince) }} h since {{ machine.lastOverhaulAt ? `the overhaul of ${siteDay(machine.lastOverhaulAt)}` : 'it came' }}.</p>
     <p v-if="machine" class="next"><strong>Next overhaul {{ weeksWords(machine.next.weeks) }}.</strong> <span class="soft">{{ machine.next.decidedBy === 'hours' ? 'Running hours decide.' : 'The calendar decides.' }}</span></p>
     <p v-if="why" class="why" role="alert">{{ why }}</p>
     <NuxtLink v-if="machine?.openJob" class="btn now" :to="`/bench/${machine.openJob.id}`">Go on with job {{ machine.openJob.number }}</NuxtLink>

@@ -34,7 +34,7 @@ const words = computed(() => props.value === null ? 'No reading yet' : `Reading 
 </script>
 
 <template>
-  <svg class="band" :class="verdict.toLowerCase()" :viewBox="`0 0 ${W} 78`" role="img" :aria-label="words">
+  <svg class="band" :class="verdict.toLowerCase()" :viewBox="ghost ? `0 0 ${W} 72` : `0 11 ${W} 61`" role="img" :aria-label="words">
     <rect :x="view.x(view.low)" y="24" :width="view.x(view.high) - view.x(view.low)" height="16" class="room" />
     <rect v-for="([a, b], i) in view.warnings" :key="i" :x="view.x(a)" y="24" :width="view.x(b) - view.x(a)" height="16" class="warn" />
     <g v-for="tick in view.ticks" :key="tick.at"><path :d="`M${view.x(tick.at)} 40 v${tick.major ? 13 : 7}`" class="tick" /><text v-if="tick.major" :x="view.x(tick.at)" y="69" text-anchor="middle">{{ fixed(shown(tick.at), decimals) }}</text></g>

@@ -70,6 +70,7 @@ defineExpose({ confirm })
 <template>
   <section class="card step" aria-label="The step in view">
     <template v-if="step">
+      <div class="body" tabindex="0" role="group" :aria-label="step.title">
       <p class="no figures soft">{{ number }}</p>
       <h2 data-test="step" :data-step="step.id">{{ step.title }}</h2>
       <p v-if="step.text">{{ step.text }}</p>
@@ -77,7 +78,7 @@ defineExpose({ confirm })
       <template v-else>
         <div v-for="caution in cautions" :key="caution.i" class="caution" :class="{ read: caution.read }">
           <p><strong>{{ caution.word }}</strong> {{ caution.text }}</p>
-          <button v-if="!caution.read" class="btn" @click="readCaution(caution.i)">Read</button><VerdictMark v-else verdict="Holds" :word="false" />
+          <button v-if="!caution.read" class="btn" :class="{ now: caution === cautions.find(one => !one.read) }" @click="readCaution(caution.i)">Read</button><VerdictMark v-else verdict="Holds" :word="false" />
         </div>
         <p v-if="step.tools?.length" class="soft">Tools: {{ step.tools.join(', ') }}</p>
         <p v-for="one in step.lubricants" :key="one.on" class="lube"><strong>{{ one.on }}</strong>: {{ one.medium }}</p>
@@ -90,6 +91,9 @@ defineExpose({ confirm })
           <label v-if="kept('tag').length">Tag<input v-model="keeps.tag" class="field figures" maxlength="24"></label>
         </div>
         <div v-if="stuck" class="ladder"><p class="label">It is stuck: gentlest first. Which one freed it?</p><button v-for="one in step.ladder" :key="one" class="btn" :class="{ on: method === one }" :aria-pressed="method === one" @click="method = one">{{ one }}</button></div>
+      </template>
+      </div>
+      <template v-if="!done">
         <p v-if="why" class="why" role="alert">{{ why }}</p>
         <div class="acts">
           <button v-if="step.hold && !signedHold" class="btn" data-test="hold" @click="sign">{{ session.isLead ? 'Sign the hold point' : 'Hold point: a lead signs' }}</button>
@@ -104,10 +108,10 @@ defineExpose({ confirm })
 </template>
 
 <style scoped>
-.step { padding: 12px 16px; display: flex; flex-direction: column; gap: 8px; } h2 { font-size: 28px; } .no { font-size: 15px; }
+.step { padding: 10px 16px 4px; display: flex; flex-direction: column; gap: 6px; } .body { flex: 1 1 auto; min-height: 120px; overflow-y: auto; display: grid; gap: 7px; align-content: start; } h2 { font-size: 28px; } .no { font-size: 15px; }
 .caution { display: flex; gap: 10px; align-items: center; justify-content: space-between; border-left: 5px solid var(--thin); background: var(--brass-wash); padding: 6px 10px; } .caution strong { color: var(--thin); font: 600 18px var(--heads); } .caution.read { background: transparent; }
 .before li { display: flex; align-items: center; gap: 10px; padding: 3px 0; border-top: 1px solid var(--line); } .before span { flex: 1; } .before .verdict { flex: none; } .before .btn { min-height: 44px; }
 .keep { display: flex; gap: 12px; } .keep label { display: flex; gap: 8px; align-items: center; font-weight: 500; } .keep .field { width: 92px; font-size: 18px; }
-.ladder { display: grid; gap: 6px; } .acts { display: flex; flex-wrap: wrap; gap: 10px; margin-top: auto; padding-top: 4px; } .go { flex: 1 1 180px; min-height: 56px; } .was { display: flex; gap: 8px; align-items: center; flex-wrap: wrap; }
+.ladder { display: grid; gap: 6px; } .acts { display: flex; flex-wrap: wrap; gap: 10px; padding-top: 2px; } .go { flex: 1 1 180px; min-height: 56px; } .was { display: flex; gap: 8px; align-items: center; flex-wrap: wrap; }
 .next li { border-top: 1px dashed var(--line); } .next button { width: 100%; min-height: 44px; border: 0; background: none; text-align: left; display: flex; gap: 12px; align-items: center; color: var(--soft); cursor: pointer; padding: 0; }
 </style>

@@ -28,7 +28,7 @@ const route = useRoute()
 </template>
 
 <style scoped>
-.bar { min-height: 52px; background: var(--blue); color: var(--on-blue); display: flex; align-items: center; gap: 8px 20px; padding: 0 16px; }
+.bar { min-height: 50px; background: var(--blue); color: var(--on-blue); display: flex; align-items: center; gap: 8px 20px; padding: 0 16px; }
 .mark { font: 600 23px var(--heads); letter-spacing: .02em; display: flex; align-items: center; gap: 9px; text-decoration: none; min-height: 48px; }
 nav { display: flex; align-self: stretch; gap: 4px; }
 nav a { font: 500 19px var(--heads); color: var(--on-blue-soft); text-decoration: none; padding: 0 12px; display: flex; align-items: center; border-bottom: 4px solid transparent; border-top: 4px solid transparent; }

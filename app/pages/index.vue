@@ -68,6 +68,6 @@ h1 { font-size: 24px; } header .field { width: 220px; margin-left: auto; }
 .say { padding: 16px; } .ground { grid-column: 1; grid-row: 3; }
 section { display: grid; grid-template-columns: 116px 1fr; border-bottom: 1px solid var(--line); padding: 10px 16px; }
 h2 { font-size: 20px; padding-top: 4px; } h2 small { display: block; font: 400 15px var(--words); margin-top: 4px; }
-ul { display: grid; grid-template-columns: repeat(auto-fill, minmax(140px, 190px)); gap: 10px; }
+ul { display: grid; grid-template-columns: repeat(auto-fill, minmax(146px, 1fr)); gap: 10px; } li { max-width: 210px; }
 @media (max-width: 1000px) { .yard.aside { grid-template-columns: 1fr; } section { grid-template-columns: 1fr; gap: 8px; } h2 small { display: inline; margin-left: 10px; } header .field { margin-left: 0; flex: 1; } }
 </style>

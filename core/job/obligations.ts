@@ -102,7 +102,7 @@ function stepAfter(plan: Plan, ref: Ref): string | null {
   return closing && fit && (closing.before.has(fit.id) || fit.id === closing.step.id) ? closing.step.id : null
 }
 
-function outs({ plan, state, results }: Scene): Owing[] {
+function outs({ plan, results }: Scene): Owing[] {
   return plan.sheet.checks.flatMap((check): Owing[] => {
     const taken = MOMENTS.filter(moment => moment !== 'asFound').map(moment => results.get(readingKey(check.id, moment))).filter(one => one && one.value !== null && !one.missing.length && one.owed)
     const last = taken.at(-1)

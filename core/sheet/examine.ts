@@ -48,6 +48,7 @@ const RULES: Rule[] = [
   ({ sheet }) => sheet.checks.filter(check => !check.at.length).map(check => `check ${check.id} is never taken`),
   ({ sheet }) => sheet.joints.filter(joint => !boltOrder(joint.pattern, boltCount(joint.layout)).ok || joint.passes.at(-1) !== 1).map(joint => `joint ${joint.id} cannot be pulled as written`),
   ({ sheet, steps }) => sheet.steps.flatMap(step => (step.leaves ?? []).filter(debt => !stepsBefore(steps, debt.until).has(step.id)).map(debt => `step ${step.id} leaves ${debt.id} until ${debt.until}, which does not come after it`)),
+  ({ sheet, steps, checks }) => sheet.steps.flatMap(step => (step.destroys ?? []).flatMap(({ check, moment }) => checks.get(check)?.at.filter(at => at.moment === moment && !stepsBefore(steps, step.id).has(at.step)).map(at => `step ${step.id} destroys ${check} without first needing ${at.step}`) ?? [])),
   ({ closing }) => closing ? [] : ['no step shuts the case'],
 ]
 

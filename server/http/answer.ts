@@ -1,5 +1,6 @@
 import { createError, readBody, type H3Event } from 'h3'
 import type { Schema } from 'joi'
+import { tagSchema } from '#shared/schemas'
 
 /** A refusal as it goes over the wire: a status and one sentence for the person. */
 export function refusal(statusCode: number, why: string, more: Record<string, unknown> = {}) {
@@ -12,13 +13,32 @@ const STATUS_WORDS: Record<number, string> = { 400: 'Bad Request', 401: 'Unautho
 export function fitting<T>(schema: Schema<T>, value: unknown): T {
   const { error, value: good } = schema.validate(value, { convert: true })
   if (error) throw refusal(400, `The request does not fit: ${error.message.slice(0, 300)}.`)
+  if (!isStorable(good)) throw refusal(400, 'The request holds characters that cannot be stored. Type it again without them.')
   return good as T
+}
+
+/** The database takes no null character and no half of a character pair. */
+function isStorable(value: unknown): boolean {
+  if (typeof value === 'string') return !value.includes('\0') && value.isWellFormed()
+  return !value || typeof value !== 'object' || Object.entries(value).every(([key, one]) => isStorable(key) && isStorable(one))
 }
 
 /** The body of a request, held against its schema. */
 export async function bodyFitting<T>(event: H3Event, schema: Schema<T>): Promise<T> {
   const body = await readBody(event).catch(() => undefined)
   return fitting(schema, body)
+}
+
+/** The route's parameter as a machine's tag. */
+export function tagOf(event: H3Event): string {
+  const raw = event.context.params?.tag ?? ''
+  return fitting(tagSchema, decodeOr(raw))
+}
+
+/** A broken escape stays as it is: then there is no such machine. */
+function decodeOr(raw: string): string {
+  try { return decodeURIComponent(raw) }
+  catch { return raw }
 }
 
 /** The route's parameter as a job number; 404 when it is not one, since then there is no such job. */

@@ -1,10 +1,10 @@
 import { defineEventHandler } from 'h3'
 import { database } from '../../db/client.ts'
 import { machine } from '../../db/fleet.ts'
-import { refusal } from '../../http/answer.ts'
+import { refusal, tagOf } from '../../http/answer.ts'
 
 export default defineEventHandler(async (event) => {
-  const found = await machine(database(), decodeURIComponent(event.context.params!.tag!))
+  const found = await machine(database(), tagOf(event))
   if (!found) throw refusal(404, 'There is no such machine in the yard. Check the tag on its plate.')
   return found
 })

@@ -1,0 +1,221 @@
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { sql } from 'drizzle-orm'
+import { v7 as uuid } from 'uuid'
+import { database, disconnect } from '../../server/db/client.ts'
+import { rebuildProjections } from '../../server/db/ledger.ts'
+import { migrateToNewest } from '../../server/db/migrate.ts'
+import { fillDatabase, signIn, startServer, type RunningServer, type SignedIn } from './server.ts'
+
+let server: RunningServer
+let second: RunningServer
+let fitter: SignedIn
+let lead: SignedIn
+let reader: SignedIn
+
+beforeAll(async () => {
+  await migrateToNewest()
+  await fillDatabase()
+  server = await startServer()
+  second = await startServer()
+  fitter = await signIn(server.url, 'R. Okell')
+  lead = await signIn(server.url, 'O. Hallam')
+  reader = await signIn(server.url, 'J. Larkin')
+})
+afterAll(async () => {
+  await server?.stop()
+  await second?.stop()
+  await disconnect()
+})
+
+const entry = (kind: string, payload: unknown) => ({ id: uuid(), kind, payload, madeAt: new Date().toISOString() })
+const whyOf = async (answer: Response) => ((await answer.json()) as { data?: { why?: string } }).data?.why ?? ''
+const openOn = async (tag: string) => ((await (await fitter.post('/api/jobs', { equipment: tag, complaint: 'Test' })).json()) as { id: string }).id
+const post = (job: string, body: unknown, who = fitter) => who.post(`/api/jobs/${job}/entries`, body)
+
+describe('the door', () => {
+  const ROUTES = ['/api/yard', '/api/jobs', '/api/machines/P-214A', '/api/jobs/0198aaaa-0000-7000-8000-000000000000', '/api/jobs/0198aaaa-0000-7000-8000-000000000000/entries', '/api/jobs/0198aaaa-0000-7000-8000-000000000000/stream', '/api/jobs/0198aaaa-0000-7000-8000-000000000000/record.pdf', '/api/no-such-thing']
+  it.each(ROUTES)('%s wants a session', async path => expect((await fetch(server.url + path)).status).toBe(401))
+  it('leaves health and the names open', async () => {
+    expect((await fetch(`${server.url}/api/health`)).status).toBe(200)
+    expect(await (await fetch(`${server.url}/api/sign-in`)).text()).not.toMatch(/hash|pin/i)
+  })
+  it('gives a strict cookie and security headers', async () => {
+    expect(fitter.setCookie).toMatch(/HttpOnly/)
+    expect(fitter.setCookie).toMatch(/SameSite=Strict/)
+    const page = await fetch(server.url)
+    expect(page.headers.get('content-security-policy')).toMatch(/script-src 'self' 'nonce-[^']+';/)
+    expect(page.headers.get('x-content-type-options')).toBe('nosniff')
+    const nonce = /'nonce-([^']+)'/.exec(page.headers.get('content-security-policy')!)![1]!
+    const html = await page.text()
+    expect([...html.matchAll(/<script(?![^>]*nonce=)/g)]).toHaveLength(0)
+    expect(html).toContain(`nonce="${nonce}"`)
+  })
+  it('refuses a write from another page, or from nowhere', async () => {
+    expect((await fitter.post('/api/jobs', { equipment: 'P-214A', complaint: '' }, { origin: 'http://elsewhere.example' })).status).toBe(403)
+    expect((await fitter.post('/api/jobs', { equipment: 'P-214A', complaint: '' }, { origin: 'null' })).status).toBe(403)
+  })
+  it('counts wrong PINs, and says how long to wait', async () => {
+    const people = await (await fetch(`${server.url}/api/sign-in`)).json() as { id: string, name: string }[]
+    const id = people.find(one => one.name === 'P. Moorcott')!.id
+    const attempt = (pin: string) => fetch(`${server.url}/api/sign-in`, { method: 'POST', headers: { 'origin': server.url, 'content-type': 'application/json' }, body: JSON.stringify({ person: id, pin }) })
+    for (let i = 0; i < 5; i++) expect((await attempt('0000')).status).toBe(401)
+    const shut = await attempt('6059')
+    expect(shut.status).toBe(429)
+    expect(await whyOf(shut)).toMatch(/Wait \d+ minutes/)
+  })
+  it('lets a reader look and not write', async () => {
+    expect((await reader.get('/api/yard')).status).toBe(200)
+    expect((await reader.post('/api/jobs', { equipment: 'P-214A', complaint: '' })).status).toBe(403)
+  })
+})
+
+describe('junk', () => {
+  it.each([
+    ['a megabyte', 'x'.repeat(1024 * 1024), 413], ['no JSON', '{"id":', 400], ['a number', '7', 400], ['nothing', '""', 400], ['a deep nest', '['.repeat(5000) + ']'.repeat(5000), 400],
+    ['a null character', JSON.stringify({ id: uuid(), kind: 'note.written', payload: { text: 'a\0b' }, madeAt: '2026-05-01T00:00:00Z' }), 400], ['half a character', '{"id":"0198c0de-0000-7000-8000-000000000001","kind":"note.written","madeAt":"2026-05-01T00:00:00Z","payload":{"text":"\\ud800"}}', 400],
+    ['a stranger in the shape', JSON.stringify({ id: uuid(), kind: 'note.written', payload: { text: 'x' }, madeAt: 'yesterday' }), 400], ['a poisoned prototype', '{"__proto__":{"admin":true}}', 400],
+  ])('%s is the caller\'s fault', async (_, body, status) => {
+    const jobs = await (await fitter.get('/api/jobs')).json() as { id: string }[]
+    const answer = await post(jobs[0]!.id, body)
+    expect(answer.status).toBe(status)
+    const text = await answer.text()
+    expect(text).not.toMatch(/node_modules|\bat [\w.]+ \(/)
+    expect(JSON.parse(text).data.why.length).toBeGreaterThan(20)
+  })
+  it.each(['/api/jobs/not-a-job', '/api/jobs/0198aaaa-0000-7000-8000-000000000000', '/api/jobs/%00', '/api/machines/%00', '/api/machines/none', '/api/machines/%E0%A4%A', '/api/jobs/\'; drop table job'])('%s is not there', async (path) => {
+    expect([400, 404]).toContain((await fitter.get(path)).status)
+  })
+  it('an unknown part gets a clear refusal', async () => {
+    const job = await openOn('P-411')
+    const answer = await post(job, entry('part.lifted', { parts: ['moon'], step: 'guard-off' }))
+    expect(answer.status).toBe(422)
+    expect(await whyOf(answer)).toMatch(/no part called “moon”/)
+  })
+  it('a 60 mm journal read as 0.06 is challenged', async () => {
+    const [job] = await (await fitter.get('/api/jobs')).json() as { id: string, tag: string }[]
+    const answer = await post(job!.id, entry('reading.taken', { check: 'journal-de', moment: 'inspect', station: 'inner', plane: 'A', tries: [[0.06]], texts: [['0.06']] }))
+    expect(answer.status).toBe(422)
+    expect(await whyOf(answer)).toMatch(/believed/)
+  })
+  it('an after that is no number is refused', async () => {
+    const [job] = await (await fitter.get('/api/jobs')).json() as { id: string }[]
+    expect((await fitter.get(`/api/jobs/${job!.id}/entries?after=x`)).status).toBe(400)
+  })
+})
+
+describe('the ledger', () => {
+  it('answers a re-sent entry as the first time, and adds nothing', async () => {
+    const job = await openOn('P-215')
+    const one = entry('caution.read', { step: 'isolate', caution: 0 })
+    const first = await (await post(job, one)).json()
+    expect(first).toMatchObject({ entries: [{ id: one.id, seq: 2 }] })
+    expect(await (await post(job, one)).json()).toEqual(first)
+    expect(await (await fitter.get(`/api/jobs/${job}/entries?after=1`)).json()).toHaveLength(1)
+    const other = await post(job, { ...one, payload: { step: 'drain', caution: 0 } })
+    expect(other.status).toBe(409)
+  })
+  it('keeps all of a batch or none', async () => {
+    const job = await openOn('P-221')
+    const answer = await post(job, [entry('caution.read', { step: 'isolate', caution: 0 }), entry('step.done', { step: 'rotor-out' })])
+    expect(answer.status).toBe(422)
+    expect(await (await fitter.get(`/api/jobs/${job}/entries?after=1`)).json()).toEqual([])
+  })
+  it('gives one sequence without gaps to many at once, through two processes', async () => {
+    const job = await openOn('P-324')
+    const elsewhere = await signIn(second.url, 'T. Brisco')
+    const notes = Array.from({ length: 20 }, (_, i) => (i % 2 ? elsewhere : fitter).post(`/api/jobs/${job}/entries`, entry('note.written', { text: `note ${i}` })))
+    expect((await Promise.all(notes)).map(one => one.status)).toEqual(Array.from({ length: 20 }, () => 200))
+    const entries = await (await fitter.get(`/api/jobs/${job}/entries`)).json() as { seq: number }[]
+    expect(entries.map(one => one.seq)).toEqual(Array.from({ length: 21 }, (_, i) => i + 1))
+  })
+  it('signs each entry with the session, whatever the caller says', async () => {
+    const job = await openOn('P-325')
+    await post(job, entry('note.written', { text: 'mine' }))
+    const entries = await (await fitter.get(`/api/jobs/${job}/entries`)).json() as { madeBy: string, role: string }[]
+    expect(entries.at(-1)).toMatchObject({ madeBy: fitter.id, role: 'fitter' })
+  })
+  it('leaves concessions to a lead', async () => {
+    const job = await openOn('P-410')
+    const give = entry('concession.given', { obligation: 'hold decide', why: 'Spoken for' })
+    expect((await post(job, give)).status).toBe(422)
+    expect((await post(job, give, lead)).status).toBe(200)
+  })
+  it('has one open job a machine', async () => {
+    const answer = await fitter.post('/api/jobs', { equipment: 'P-410', complaint: '' })
+    expect(answer.status).toBe(409)
+    expect(await whyOf(answer)).toMatch(/open already/)
+    expect((await fitter.post('/api/jobs', { equipment: 'P-999', complaint: '' })).status).toBe(404)
+  })
+  it('puts a correction in the projections at once', async () => {
+    const jobs = await (await fitter.get('/api/jobs')).json() as { id: string, tag: string }[]
+    const job = jobs.find(one => one.tag === 'P-214B')!.id
+    const entries = await (await fitter.get(`/api/jobs/${job}/entries`)).json() as { id: string, kind: string, payload: { check?: string } }[]
+    const old = entries.find(one => one.kind === 'reading.taken' && one.payload.check === 'float')!
+    const fix = entry('entry.corrected', { target: old.id, why: 'Dial slipped', replacement: { kind: 'reading.taken', payload: { ...old.payload, tries: [[0, 0.11], [0, 0.11], [0, 0.11]], texts: [] } } })
+    expect((await post(job, fix)).status).toBe(200)
+    const [row] = await database().execute<{ value: number }>(sql`select value from reading where job_id = ${job} and check_id = 'float' and moment = 'asFound'`)
+    expect(row!.value).toBeCloseTo(0.11, 9)
+  })
+})
+
+describe('projections', () => {
+  const snapshot = async () => {
+    const tables = ['reading', 'fitted_part', 'stock_movement', 'equipment_state', 'job']
+    const rows = await Promise.all(tables.map(table => database().execute(sql.raw(`select row_to_json(t)::text as row from ${table} t order by 1`))))
+    return rows.map(table => table.map(one => one.row))
+  }
+  it('are reproduced exactly from the ledger', async () => {
+    const before = await snapshot()
+    expect(before.every(table => table.length > 0)).toBe(true)
+    await database().execute(sql`truncate reading, fitted_part, stock_movement, equipment_state`)
+    await rebuildProjections(database())
+    const after = await snapshot()
+    // A machine without any job has no row to rebuild; it is the only difference there may be.
+    expect(after[3]!.length).toBeGreaterThan(0)
+    expect([after[0], after[1], after[2], after[4]]).toEqual([before[0], before[1], before[2], before[4]])
+    expect(after[3]!.filter(row => before[3]!.includes(row))).toEqual(after[3])
+  })
+  it('tell the yard how each machine stands', async () => {
+    const areas = await (await fitter.get('/api/yard')).json() as { machines: { tag: string, worst: { verdict: string } | null, openJob: unknown }[] }[]
+    const machines = areas.flatMap(area => area.machines)
+    expect(machines.find(one => one.tag === 'P-310')).toMatchObject({ worst: { verdict: 'Out' }, openJob: { number: expect.any(Number) } })
+    expect(machines.find(one => one.tag === 'P-531')!.worst!.verdict).toBe('Thin')
+  })
+  it('tell of one machine its readings, build and past', async () => {
+    const found = await (await fitter.get('/api/machines/P-214B')).json() as { past: unknown[], fitted: { partRef: string, asNew: boolean }[], readings: { checkId: string }[] }
+    expect(found.past).toHaveLength(2)
+    expect(found.fitted.some(one => one.partRef === 'throttle-bush' && one.asNew)).toBe(true)
+    expect(found.readings.some(one => one.checkId === 'bush-clearance')).toBe(true)
+  })
+})
+
+describe('the live stream', () => {
+  it('tells a screen on the other process of a new entry within a second', async () => {
+    const job = await openOn('P-530')
+    const elsewhere = await signIn(second.url, 'T. Brisco')
+    const stop = new AbortController()
+    const answer = await elsewhere.get(`/api/jobs/${job}/stream`, { signal: stop.signal })
+    expect(answer.headers.get('content-type')).toContain('text/event-stream')
+    const heard = answer.body!.getReader()
+    const next = async () => new TextDecoder().decode((await heard.read()).value)
+    expect(await next()).toContain('data: 1')
+    const sent = Date.now()
+    await post(job, entry('note.written', { text: 'x' }))
+    expect(await next()).toContain('data: 2')
+    // A generous bound: it shows the path works without polling, the benchmark measures it.
+    expect(Date.now() - sent).toBeLessThan(5000)
+    stop.abort()
+  })
+})
+
+describe('the record', () => {
+  it('comes as a PDF with the notice on it', async () => {
+    const machine = await (await fitter.get('/api/machines/P-214B')).json() as { past: { id: string }[] }
+    const answer = await fitter.get(`/api/jobs/${machine.past[0]!.id}/record.pdf`)
+    expect(answer.headers.get('content-type')).toBe('application/pdf')
+    const { extractText } = await import('unpdf')
+    const { text, totalPages } = await extractText(new Uint8Array(await answer.arrayBuffer()), { mergePages: true })
+    expect(totalPages).toBeGreaterThan(2)
+    for (const words of ['P-214B', 'Throttle bush', 'as found', 'maker\'s manual', 'R. Okell', 'does not certify', 'new, from']) expect(text).toContain(words)
+  })
+})

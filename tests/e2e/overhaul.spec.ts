@@ -1,0 +1,56 @@
+import { readFileSync } from 'node:fs'
+import { expect, test } from '@playwright/test'
+import { extractText } from 'unpdf'
+import { changePerson, openJob, signIn, workUntil } from './hands.ts'
+
+test('a pump goes from make safe to a signed record', async ({ page }) => {
+  await signIn(page)
+  await openJob(page, 'P-214A', 'Seal weeps since the last washing')
+  const gate = page.locator('[data-test=gate]')
+  const reasons = page.locator('[data-test=gate-pad]')
+
+  // First look at the gate: nothing is done, nothing is found.
+  await expect(gate).toContainText(/Gate shut: \d+ reasons/)
+  await gate.click()
+  for (const words of ['Isolate and prove dead', 'End float', 'Seal line on the lower joint face', 'Throttle bush bore, 6 readings']) await expect(reasons).toContainText(words)
+
+  await page.keyboard.press('n')
+  const worn = { 'Throttle bush bore': ['75.57'] }
+  await workUntil(page, 'decide', worn)
+
+  // Second: all is off; the bush is out, and everything waits for a decision.
+  await gate.click()
+  for (const words of ['Throttle bush bore is out', 'Decide: Shaft sleeve', 'New: Tab washer', 'Hold point: Decide every part that is off']) await expect(reasons).toContainText(words)
+  await expect(page.getByLabel('Tray and gate')).toContainText('0not accounted for')
+  await page.keyboard.press('n')
+  await workUntil(page, 'set-seal')
+
+  // Third: the case is nearly shut; only what is inside still counts.
+  await gate.click()
+  await expect(reasons).toContainText('before the cover')
+  for (const words of ['Seal setting distance', 'Clamp screws loose until the seal is set', 'Turn the rotor by hand']) await expect(reasons).toContainText(words)
+  await expect(reasons).not.toContainText('Decide')
+  await page.keyboard.press('n')
+  await workUntil(page, 'top-on')
+  await expect(gate).toContainText('Gate open: close the case')
+
+  await workUntil(page, 'left-float')
+  await workUntil(page, null)
+  await expect(gate).toContainText('Gate open: sign')
+  await changePerson(page, 'O. Hallam')
+  await gate.click()
+  await page.getByRole('button', { name: 'yes', exact: true }).click()
+  await page.getByLabel('What caused it?').fill('Throttle bush worn past its limit')
+  await page.locator('[data-test=sign]').click()
+  await expect(gate).toContainText('Signed')
+  await expect(page.locator('[data-test=sent]')).toContainText('all sent')
+
+  await page.getByRole('link', { name: 'Record', exact: true }).click()
+  await expect(page.getByText('Signed by O. Hallam')).toBeVisible()
+  await expect(page.getByRole('row', { name: /End float/ }).first()).toContainText('0.12')
+  const download = page.waitForEvent('download')
+  await page.getByRole('link', { name: 'Download PDF' }).click()
+  const { text } = await extractText(new Uint8Array(readFileSync(await (await download).path())), { mergePages: true })
+  for (const words of ['P-214A', 'Seal weeps since the last washing', 'Signed by O. Hallam', 'Throttle bush worn past its limit', 'Throttle bush bore at inspection', '75.570', 'Out', 'always new', 'new, from', 'Cap to block, drive end', 'punch dots across the joint', 'Case joint, 12 × M20', 'star, 3 passes', 'R. Okell', 'not at all', 'does not certify'])
+    expect(text.replace(/\s+/g, ' ')).toContain(words)
+})
