@@ -34,7 +34,11 @@ export async function openBench(page: Page, tag: string) {
   await expect(page.locator('[data-test=step]')).toBeVisible()
 }
 
-export const stepNow = (page: Page) => page.locator('[data-test=step]').getAttribute('data-step')
+/** The step on the card; null once every step is done. */
+export async function stepNow(page: Page): Promise<string | null> {
+  const card = page.locator('[data-test=step]')
+  return await card.isVisible() ? card.getAttribute('data-step') : null
+}
 
 const pad = (page: Page) => page.getByRole('region', { name: 'Gauge pad' })
 
@@ -92,9 +96,10 @@ export async function doStep(page: Page, figures: Figures = {}) {
       await changePerson(page, 'R. Okell')
     }
     else {
-      for (const yes of await pad(page).locator('[data-test=yes][aria-pressed=false]').all()) await yes.click()
+      const unanswered = pad(page).locator('[data-test=yes][aria-pressed=false]').first()
+      while (await unanswered.isVisible()) await unanswered.click()
       await confirm.click()
-      await expect.poll(() => stepNow(page).catch(() => 'gone'), { timeout: 4000 }).not.toBe(step).catch(() => {})
+      await expect.poll(() => stepNow(page), { timeout: 4000 }).not.toBe(step).catch(() => {})
     }
   }
   throw new Error(`The step ${step} could not be done.`)
@@ -102,7 +107,7 @@ export async function doStep(page: Page, figures: Figures = {}) {
 
 export async function workUntil(page: Page, step: string | null, figures: Figures = {}) {
   for (let i = 0; i < 90; i++) {
-    if (await stepNow(page).catch(() => null) === step || !await page.locator('[data-test=confirm]').isVisible()) return
+    if (await stepNow(page) === step || !await page.locator('[data-test=confirm]').isVisible()) return
     await doStep(page, figures)
   }
 }

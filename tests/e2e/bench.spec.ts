@@ -1,0 +1,154 @@
+import { expect, test } from '@playwright/test'
+import { changePerson, openBench, openJob, signIn, stepNow, workUntil } from './hands.ts'
+
+const pad = (page: import('@playwright/test').Page) => page.getByRole('region', { name: 'Gauge pad' })
+
+test('an entry arrives on the other screen', async ({ browser }) => {
+  const [one, two] = [await (await browser.newContext()).newPage(), await (await browser.newContext()).newPage()]
+  await signIn(one, 'R. Okell')
+  await signIn(two, 'T. Brisco')
+  await openJob(one, 'P-410', 'Planned')
+  await two.goto(one.url())
+  await expect(two.locator('[data-step=isolate]')).toBeVisible()
+  await workUntil(one, 'drain')
+  await expect(two.locator('[data-step=drain]')).toBeVisible()
+  // And back, so that both ledgers stay in one order.
+  await workUntil(two, 'oil-out')
+  await expect(one.locator('[data-step=oil-out]')).toBeVisible()
+  await expect(one.locator('[data-test=sent]')).toHaveText('all sent')
+})
+
+test('a reload in mid-job loses nothing, typed figures included', async ({ page }) => {
+  await signIn(page)
+  await openJob(page, 'P-411', 'Noise')
+  await workUntil(page, 'found-float')
+  await page.locator('#figure').fill('0')
+  await page.locator('#figure').press('Enter')
+  await page.locator('#figure').fill('0.2')
+  const entries = await page.getByRole('region', { name: 'Owed' }).innerText()
+  await page.reload()
+  await expect(page.locator('[data-step=found-float]')).toBeVisible()
+  await expect(page.locator('#figure')).toHaveValue('0.2')
+  await expect(pad(page).getByText('Next: the other way')).toBeVisible()
+  expect(await page.getByRole('region', { name: 'Owed' }).innerText()).toBe(entries)
+})
+
+test('what is done without the network goes when it is back', async ({ page, context }) => {
+  await signIn(page)
+  await openJob(page, 'P-440', 'Planned')
+  await context.setOffline(true)
+  await workUntil(page, 'drain')
+  await expect(page.locator('[data-test=sent]')).toContainText('waiting')
+  await context.setOffline(false)
+  await expect(page.locator('[data-test=sent]')).toHaveText('all sent', { timeout: 20_000 })
+  await page.reload()
+  await expect(page.locator('[data-step=drain]')).toBeVisible()
+})
+
+test('wrong input is refused in words and keeps what was typed', async ({ page }) => {
+  await signIn(page)
+  await openBench(page, 'P-214B')
+  await page.getByRole('region', { name: 'Owed' }).getByText('Journal, drive end, 6 readings').click()
+  const field = page.locator('#figure')
+  const says = pad(page).getByRole('alert')
+  for (const [typed, words] of [['0.06', /believable is 58 to 62 mm/], ['1.234,5', /both a point and a comma/], ['6000', /decimal mark slip/], ['59.98 Nm', /unit of torque/], ['abc', /not a figure/]] as const) {
+    await field.fill(typed)
+    await field.press('Enter')
+    await expect(says).toContainText(words)
+    await expect(field).toHaveValue(typed)
+  }
+  await field.fill('60,012')
+  await field.press('Enter')
+  await expect(pad(page).getByRole('button', { name: /Try 1, 60.012/ })).toBeVisible()
+
+  // A try far from the others: first refused with its number, then kept only on purpose.
+  await page.goto(page.url())
+  await openJob(page, 'P-531', 'Planned')
+  await workUntil(page, 'found-float')
+  for (const figure of ['0', '0.12', '0', '0.12', '0', '0.24']) {
+    await field.fill(figure)
+    await field.press('Enter')
+  }
+  await page.locator('[data-test=keep]').click()
+  await expect(says).toContainText('try 3 stands furthest off')
+  await expect(pad(page).getByRole('button', { name: 'Keep all the same' })).toBeVisible()
+
+  // A step before its needs says why not, and its confirm does nothing.
+  await page.keyboard.press('/')
+  await page.getByPlaceholder('machine, job, step, part, reading').fill('lift out the rotor')
+  await page.keyboard.press('Enter')
+  await expect(page.locator('[data-step=rotor-out]')).toBeVisible()
+  await expect(page.getByRole('list', { name: 'Before this step' })).toContainText('First: Take off both bearing caps')
+  await page.getByRole('region', { name: 'The step in view' }).getByRole('button', { name: 'Read', exact: true }).click()
+  await page.locator('[data-test=confirm]').click()
+  await expect(page.getByRole('region', { name: 'The step in view' }).getByRole('alert')).toContainText('First: Take off both bearing caps')
+})
+
+test('the last act is taken back, and an older reading corrected with a reason', async ({ page }) => {
+  await signIn(page)
+  await openJob(page, 'P-215', 'Planned')
+  await workUntil(page, 'found-lift')
+  const before = await stepNow(page)
+  await page.keyboard.press('Escape')
+  await page.getByRole('button', { name: /^Undo/ }).click()
+  await expect(page.locator('[data-step=found-float]')).toBeVisible()
+  expect(before).toBe('found-lift')
+  await expect(pad(page).locator('[data-test=big]')).toContainText('0.12')
+  await pad(page).getByRole('button', { name: 'Correct it' }).click()
+  for (const figure of ['0', '0.15', '0', '0.15', '0', '0.15']) {
+    await page.locator('#figure').fill(figure)
+    await page.locator('#figure').press('Enter')
+  }
+  await pad(page).locator('[data-test=keep]').click()
+  await expect(pad(page).getByRole('alert')).toContainText('Say why')
+  await pad(page).getByLabel('Why is it corrected?').fill('Dial foot had moved')
+  await pad(page).locator('[data-test=keep]').click()
+  await expect(pad(page).locator('[data-test=big]')).toContainText('0.15')
+  await page.getByRole('button', { name: 'Ledger' }).click()
+  await expect(pad(page)).toContainText('Correction of: End float, as found. Dial foot had moved')
+  await page.getByRole('link', { name: 'Record', exact: true }).click()
+  await expect(page.getByRole('row', { name: /Dial foot had moved/ })).toBeVisible()
+})
+
+test('millimetres and inches everywhere, by key', async ({ page }) => {
+  await signIn(page)
+  await openBench(page, 'P-310')
+  await page.keyboard.press('/')
+  await page.getByPlaceholder('machine, job, step, part, reading').fill('journal, drive end reading')
+  await page.keyboard.press('Enter')
+  await expect(pad(page).locator('[data-test=big]')).toContainText('mm')
+  await pad(page).getByRole('heading').click()
+  await page.keyboard.press('i')
+  await expect(pad(page).locator('[data-test=big]')).toContainText(/2\.36\d\d\s*in/)
+  await page.keyboard.press('i')
+  await page.keyboard.press('g')
+  await page.keyboard.press('y')
+  await expect(page.getByRole('heading', { name: 'Thornmere works' })).toBeVisible()
+})
+
+test('a lead concedes in writing; a fitter cannot', async ({ page }) => {
+  await signIn(page)
+  await openBench(page, 'P-310')
+  await page.locator('[data-test=gate]').click()
+  await expect(pad(page).getByRole('button', { name: 'Concede' })).toHaveCount(0)
+  await changePerson(page, 'O. Hallam')
+  const row = pad(page).getByRole('listitem').filter({ hasText: 'is out' }).first()
+  const what = (await row.innerText()).split('\n')[0]!
+  await row.getByRole('button', { name: 'Concede' }).click()
+  await pad(page).getByRole('button', { name: 'Give the concession' }).click()
+  await expect(pad(page).getByRole('alert')).toContainText('in writing')
+  await pad(page).getByLabel(/Why may it pass/).fill('One campaign at reduced head')
+  await pad(page).getByRole('button', { name: 'Give the concession' }).click()
+  await expect(pad(page).getByText(what, { exact: true })).toHaveCount(0)
+})
+
+test('a match-mark is seen from either end', async ({ page }) => {
+  await signIn(page)
+  await openJob(page, 'P-530', 'Planned')
+  await page.getByRole('region', { name: 'Owed' }).getByText('Coupling hub to shaft').click()
+  await pad(page).getByRole('button', { name: '3', exact: true }).click()
+  await pad(page).getByRole('button', { name: 'Other end' }).click()
+  await expect(pad(page).getByRole('button', { name: '9', exact: true })).toHaveAttribute('aria-pressed', 'true')
+  await pad(page).locator('[data-test=mark]').click()
+  await expect(pad(page)).toContainText('at 3:00 seen from the drive end')
+})

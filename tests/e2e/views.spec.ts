@@ -1,0 +1,82 @@
+import AxeBuilder from '@axe-core/playwright'
+import { expect, test, type Page } from '@playwright/test'
+import { openBench, signIn } from './hands.ts'
+
+/** Every main view, and how a person comes to it. */
+const VIEWS: Record<string, (page: Page) => Promise<void>> = {
+  'sign-in': async (page) => { await page.goto('/sign-in') },
+  'yard': async (page) => {
+    await signIn(page)
+    await page.goto('/?machine=P-214B')
+    await expect(page.getByText('Throttle bush bore')).toBeVisible()
+  },
+  'bench list': async (page) => {
+    await signIn(page)
+    await page.goto('/bench')
+    await expect(page.getByRole('link', { name: /P-214B/ })).toBeVisible()
+  },
+  'bench in strip': async (page) => {
+    await signIn(page)
+    await openBench(page, 'P-214B')
+  },
+  'bench in measure': async (page) => {
+    await signIn(page)
+    await openBench(page, 'P-214B')
+    await page.getByRole('region', { name: 'Owed' }).getByText('Journal, drive end, 6 readings').click()
+    await page.locator('#figure').fill('60.012')
+  },
+  'bench in decide': async (page) => {
+    await signIn(page)
+    await openBench(page, 'P-310')
+  },
+  'gate': async (page) => {
+    await signIn(page)
+    await openBench(page, 'P-214B')
+    await page.locator('[data-test=gate]').click()
+  },
+  'ledger': async (page) => {
+    await signIn(page)
+    await openBench(page, 'P-214B')
+    await page.getByRole('button', { name: 'Ledger' }).click()
+  },
+  'part': async (page) => {
+    await signIn(page)
+    await openBench(page, 'P-214B')
+    await page.getByRole('button', { name: /Bearing cap, drive end/ }).first().click()
+  },
+  'record': async (page) => {
+    await signIn(page)
+    await openBench(page, 'P-214B')
+    await page.getByRole('link', { name: 'Record', exact: true }).click()
+    await expect(page.getByRole('heading', { name: 'Readings' })).toBeVisible()
+  },
+}
+
+for (const [name, visit] of Object.entries(VIEWS)) {
+  for (const colours of ['light', 'dark'] as const) {
+    test(`${name}, ${colours}: nothing serious for accessibility`, async ({ page }) => {
+      await page.emulateMedia({ colorScheme: colours, reducedMotion: 'reduce' })
+      const broken: string[] = []
+      page.on('pageerror', error => broken.push(error.message))
+      page.on('console', message => message.type() === 'error' && broken.push(message.text()))
+      await visit(page)
+      const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa']).analyze()
+      const serious = violations.filter(one => one.impact === 'serious' || one.impact === 'critical')
+      expect(serious.map(one => `${one.id}: ${one.nodes.slice(0, 3).map(node => node.html.slice(0, 140)).join(' | ')}`)).toEqual([])
+      expect(broken).toEqual([])
+    })
+  }
+  for (const width of [768, 1280, 1920]) {
+    test(`${name} at ${width}: no sideways scroll, targets large enough`, async ({ page }) => {
+      await page.setViewportSize({ width, height: 800 })
+      await visit(page)
+      const wide = await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth)
+      expect(wide).toBeLessThanOrEqual(0)
+      const small = await page.evaluate(() => [...document.querySelectorAll<HTMLElement>('button, a.btn, input, select, textarea')].flatMap((one) => {
+        const { width: w, height: h } = one.getBoundingClientRect()
+        return w > 0 && h > 0 && (h < 43.5 || w < 43.5) ? [`${one.innerText || one.id || one.ariaLabel} ${Math.round(w)}×${Math.round(h)}`] : []
+      }))
+      expect(small).toEqual([])
+    })
+  }
+}
