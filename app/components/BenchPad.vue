@@ -2,10 +2,13 @@
 /** The middle of the bench: turned to whatever is being measured, marked, fitted, pulled, decided or asked about. */
 const bench = useBenchStore()
 const focus = computed(() => bench.focus)
+const pad = useTemplateRef<HTMLElement>('pad')
+// On a narrow screen the pad may lie out of sight of what was touched.
+watch(() => bench.chosenFocus, at => at && nextTick(() => pad.value?.scrollIntoView({ block: 'nearest' })))
 </script>
 
 <template>
-  <section class="card pad" aria-label="Gauge pad">
+  <section ref="pad" class="card pad" aria-label="Gauge pad">
     <button v-if="bench.chosenFocus && focus?.to !== 'reading'" class="btn plain back" aria-label="Back to the step" @click="bench.look(null)">✕</button>
     <GaugePad v-if="focus?.to === 'reading'" :key="`${focus.check} ${focus.moment}`" :check="focus.check" :moment="focus.moment" />
     <MarkPad v-else-if="focus?.to === 'mark'" :key="focus.mate" :mate="focus.mate" />

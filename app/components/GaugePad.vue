@@ -97,7 +97,7 @@ const tryText = (one: number) => show(one, check).figure
       <p v-if="check.how" class="soft how">{{ check.how }}</p>
       <form v-if="open" class="take" @submit.prevent="enter">
         <label class="sr" for="figure">{{ check.title }}, figure in {{ unit }}</label>
-        <input id="figure" ref="field" v-model="draft.text.value" class="big figures" inputmode="decimal" autocomplete="off" :placeholder="value === null ? '–' : big" data-test="big"><span class="unit">{{ unit }}</span>
+        <input id="figure" ref="field" v-model="draft.text.value" class="big figures" inputmode="decimal" autocomplete="off" :placeholder="value === null ? '–' : big" :style="{ width: `${Math.max(3, (draft.text.value || big).length)}ch` }" data-test="big"><span class="unit">{{ unit }}</span>
       </form>
       <p v-else class="big figures" :class="{ none: shownValue === null }" data-test="big">{{ big }}<span class="unit">{{ unit }}</span></p>
       <p v-if="open && hint" class="soft">Next: {{ hint }}</p>
@@ -119,7 +119,7 @@ const tryText = (one: number) => show(one, check).figure
       <ol v-if="working" class="working figures"><li v-for="(line, i) in result.working" :key="i"><span>{{ line.what }}</span><span>{{ line.sum }}</span><b>{{ line.gives }}</b></li><li v-for="note in result.notes" :key="note"><em>{{ note }}</em></li></ol>
       <div v-if="correcting"><label class="label" for="reason">Why is it corrected?</label><input id="reason" v-model="reason" class="field" maxlength="400"></div>
       <p v-if="draft.why.value" class="why" role="alert">{{ draft.why.value }}</p>
-      <div class="acts">
+      <div class="pad-acts">
         <template v-if="open"><button v-if="draft.text.value.trim() || !full" class="btn now" data-test="take" @click="enter">Take</button><button v-else class="btn now" data-test="keep" @click="keep(false)">{{ correcting ? 'Keep as correction' : result.missing.length > 1 ? 'Keep, next place' : 'Keep' }}</button></template>
         <button v-if="askAgain && full" class="btn" @click="keep(true)">Keep all the same</button>
         <button v-if="isRead && entered && !job.state.signed" class="btn" @click="correcting = true">Correct it</button>
@@ -135,10 +135,9 @@ const tryText = (one: number) => show(one, check).figure
 <style scoped>
 .gauge { display: grid; grid-template-columns: 1fr auto; gap: 6px 14px; } .under { grid-column: 1 / -1; display: grid; gap: 6px; } h2 { font-size: 22px; } .how { font-size: 15px; }
 .big { font-size: 54px; font-weight: 500; line-height: 1.1; letter-spacing: -.04em; margin: 0; overflow-wrap: anywhere; } .unit { font: 600 22px var(--heads); color: var(--soft); margin-left: 8px; letter-spacing: 0; } .big.none, .big::placeholder { color: var(--steel-ink); opacity: 1; }
-.take { display: flex; align-items: baseline; } .take .big { width: 100%; min-width: 0; border: 0; border-bottom: 3px solid var(--brass); background: none; padding: 0; outline: none; } .take .big:focus-visible { border-bottom-width: 5px; } .tries { display: flex; flex-wrap: wrap; gap: 6px; margin-top: 6px; }
+.take { display: flex; align-items: baseline; } .take .big { max-width: calc(100% - 50px); min-width: 0; border: 0; border-bottom: 3px solid var(--brass); background: none; padding: 0; outline: none; } .take .big:focus-visible { border-bottom-width: 5px; } .tries { display: flex; flex-wrap: wrap; gap: 6px; margin-top: 6px; }
 .try { border: 1px solid var(--line); background: var(--chalk); border-radius: 4px; padding: 4px 9px; font-size: 17px; min-height: 44px; display: inline-flex; align-items: center; } button.try { cursor: pointer; } .try.odd { border: 2px solid var(--out); }
 .cells { display: grid; grid-template-columns: repeat(auto-fit, minmax(74px, 1fr)); gap: 5px; } .cells .btn { min-height: 46px; padding: 0 4px; font-size: 15px; gap: 4px; }
 .verdict { display: flex; gap: 12px; } .verdict .word { font: 600 26px var(--heads); align-self: flex-start; } .working { font-size: 14px; max-height: 150px; overflow: auto; } .working li { display: flex; gap: 12px; justify-content: space-between; border-top: 1px solid var(--line); padding: 3px 0; } .working em { font-family: var(--words); }
-.acts { display: flex; gap: 8px; flex-wrap: wrap; position: sticky; bottom: -12px; background: var(--chalk); padding: 4px 0 6px; } .acts .now { flex: 1; }
 @media (max-width: 560px) { .gauge { grid-template-columns: 1fr; } }
 </style>

@@ -16,7 +16,12 @@ const value = computed(() => read.value?.ok ? read.value.value.value : null)
 const begun = computed(() => job.state.joints.get(joint.id)?.passes.some(pass => pass.length))
 const limits = computed(() => ({ min: progress.value.wanted.leastNm, max: progress.value.wanted.mostNm, best: progress.value.wanted.targetNm, warningShare: 0 }))
 const verdict = computed(() => value.value === null ? 'Open' as const : value.value < limits.value.min - 1e-9 || value.value > limits.value.max + 1e-9 ? 'Out' as const : 'Holds' as const)
-const newest = computed(() => progress.value.pulled.slice(-4).toReversed())
+const newest = computed(() => progress.value.pulled.slice(-2).toReversed())
+/** The turns after the next one. */
+const then = computed(() => {
+  const { order, next } = progress.value
+  return next === null ? [] : order.slice(order.indexOf(next) + 1, order.indexOf(next) + 4)
+})
 
 function fieldOf() {
   return { kind: 'torque' as const, span: [joint.targetNm * 0.02, joint.targetNm * 3] as const, label: joint.title }
@@ -42,7 +47,7 @@ watch(text, () => { why.value = null }, { flush: 'sync' })
       <BoltRing :joint="joint" :progress="progress" />
       <div>
         <template v-if="progress.next">
-          <p class="soft">next</p><p class="next" data-test="bolt" :data-bolt="progress.next" :data-target="progress.wanted.targetNm">Bolt {{ progress.next }}</p>
+          <p class="next" data-test="bolt" :data-bolt="progress.next" :data-target="progress.wanted.targetNm">Bolt {{ progress.next }}</p><p v-if="then.length" class="soft">then {{ then.join(', ') }}</p>
           <p class="soft">wanted <span class="figures">{{ fixed(progress.wanted.targetNm, 1) }}</span> N·m, <span class="figures">{{ fixed(progress.wanted.leastNm, 1) }} to {{ fixed(progress.wanted.mostNm, 1) }}</span></p>
           <form @submit.prevent="keep()"><label class="sr" for="torque">Torque of bolt {{ progress.next }}, N·m</label><input id="torque" ref="field" v-model="text" class="field figures" inputmode="decimal" autocomplete="off" placeholder="N·m"><button class="btn now" data-test="pull" type="submit">Keep</button></form>
         </template>
@@ -53,7 +58,7 @@ watch(text, () => { why.value = null }, { flush: 'sync' })
     <ReadingBand v-if="progress.next" :limits="limits" :value="value" :verdict="verdict" :decimals="0" />
     <p v-for="fault in progress.faults" :key="fault" class="why" role="alert">{{ fault }}</p>
     <p v-if="why" class="why" role="alert">{{ why }}</p>
-    <div class="acts"><button v-if="begun && !job.state.signed" class="btn" @click="slacken">Slacken and start again</button></div>
+    <div class="pad-acts"><button v-if="begun && !job.state.signed" class="btn" @click="slacken">Slacken and start again</button></div>
   </div>
 </template>
 

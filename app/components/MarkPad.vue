@@ -30,11 +30,11 @@ function make() {
       <div class="methods" role="group" aria-label="Made with"><button v-for="one in [...new Set([method, mate.mark?.method ?? method, ...METHODS])]" :key="one" class="btn" :class="{ on: one === method }" :aria-pressed="one === method" @click="method = one">{{ one }}</button></div>
       <p v-if="method === 'washable pen'" class="warn">It will not survive the wash. Scribe it as well, or photograph it.</p>
       <p v-if="why" class="why" role="alert">{{ why }}</p>
-      <div class="acts"><button class="btn now" data-test="mark" @click="make">Mark it</button><EvidenceLost :lost="{ mate: mate.id }" /></div>
+      <div class="pad-acts"><button class="btn now" data-test="mark" @click="make">Mark it</button><EvidenceLost :lost="{ mate: mate.id }" /></div>
     </template>
   </div>
 </template>
 
 <style scoped>
-.marking { display: grid; gap: 10px; align-content: start; } h2 { font-size: 22px; padding-right: 40px; } .methods, .acts { display: flex; flex-wrap: wrap; gap: 8px; } .methods .btn { min-height: 44px; font-size: 16px; padding: 0 12px; } .acts .now { flex: 1; } .warn { border-left: 5px solid var(--thin); background: var(--brass-wash); padding: 6px 10px; } .was { display: flex; gap: 8px; align-items: center; }
+.marking { display: grid; gap: 7px; align-content: start; } h2 { font-size: 22px; padding-right: 40px; } .methods { display: flex; flex-wrap: wrap; gap: 8px; } .methods .btn { min-height: 44px; font-size: 16px; padding: 0 12px; } .warn { border-left: 5px solid var(--thin); background: var(--brass-wash); padding: 6px 10px; } .was { display: flex; gap: 8px; align-items: center; }
 </style>

@@ -28,6 +28,6 @@ const groups = computed(() => {
 
 <style scoped>
 .owed { padding: 12px 14px; display: flex; flex-direction: column; min-height: 0; } h2 { font-size: 21px; } h3 { font: 500 15px var(--words); margin-top: 6px; }
-.scroll { overflow-y: auto; max-height: 420px; flex: 1 1 0; min-height: 260px; } li { border-top: 1px solid var(--line); }
+.scroll { overflow-y: auto; flex: 1 1 0; min-height: 260px; } li { border-top: 1px solid var(--line); }
 button { width: 100%; min-height: 48px; border: 0; background: none; text-align: left; display: flex; gap: 9px; align-items: flex-start; padding: 7px 0; cursor: pointer; line-height: 1.2; } button .verdict { padding-top: 1px; } small { display: block; font-size: 15px; }
 </style>

@@ -86,14 +86,14 @@ defineExpose({ confirm })
           <li v-for="one in before.slice(0, 6)" :key="one.text"><VerdictMark verdict="Open" :word="false" /><span>{{ one.text }}</span><button class="btn" @click="bench.settle(one.settle)">Go</button></li>
           <li v-if="before.length > 6"><span class="soft">and {{ before.length - 6 }} more</span><button class="btn" @click="bench.look({ to: 'gate' })">Show all</button></li>
         </ul>
-        <div v-if="(kept('bag').length || kept('tag').length)" class="keep">
-          <label v-if="kept('bag').length">Bag<input v-model="keeps.bag" class="field figures" maxlength="24"></label>
-          <label v-if="kept('tag').length">Tag<input v-model="keeps.tag" class="field figures" maxlength="24"></label>
-        </div>
         <div v-if="stuck" class="ladder"><p class="label">It is stuck: gentlest first. Which one freed it?</p><button v-for="one in step.ladder" :key="one" class="btn" :class="{ on: method === one }" :aria-pressed="method === one" @click="method = one">{{ one }}</button></div>
       </template>
       </div>
       <template v-if="!done">
+        <div v-if="(kept('bag').length || kept('tag').length)" class="keep">
+          <label v-if="kept('bag').length">Bag<input v-model="keeps.bag" class="field figures" maxlength="24"></label>
+          <label v-if="kept('tag').length">Tag<input v-model="keeps.tag" class="field figures" maxlength="24"></label>
+        </div>
         <p v-if="why" class="why" role="alert">{{ why }}</p>
         <div class="acts">
           <button v-if="step.hold && !signedHold" class="btn" data-test="hold" @click="sign">{{ session.isLead ? 'Sign the hold point' : 'Hold point: a lead signs' }}</button>

@@ -6,7 +6,7 @@ import type { Verdict, WorkingLine } from '../verdict.ts'
 import type { AnyEntry } from './entries.ts'
 import { fold } from './fold.ts'
 import { progressOf } from './joints.ts'
-import type { CheckResult } from './results.ts'
+import { showLimits, showValue } from './show.ts'
 import { partState, readingKey, type JobState } from './state.ts'
 import { viewJob } from './view.ts'
 
@@ -32,21 +32,6 @@ export interface JobRecord {
   lost: { what: string, why: string, who: string, when: string }[]
   corrections: { what: string, why: string, who: string, when: string }[]
   notes: { text: string, who: string, when: string }[]
-}
-
-/** A value of a check as it is shown: figure and unit; where there is a span, least to greatest. */
-export function showValue(check: Check, result: Pick<CheckResult, 'value' | 'span'>): string {
-  if (result.value === null) return 'not measured'
-  const figure = (value: number) => fixed(fromBase(value, check.unit), check.decimals)
-  const span = result.span && result.span[0] !== result.span[1] ? ` (${figure(result.span[0])} to ${figure(result.span[1])})` : ''
-  return `${figure(result.value)}${span} ${check.unit}`
-}
-
-export function showLimits(check: Check): string {
-  const figure = (value: number) => fixed(fromBase(value, check.unit), check.decimals)
-  const { min, max } = check.limits
-  if (min !== undefined && max !== undefined) return `${figure(min)} to ${figure(max)} ${check.unit}`
-  return max !== undefined ? `${figure(max)} ${check.unit} at most` : `${figure(min!)} ${check.unit} at least`
 }
 
 function takenBy(state: JobState, check: Check, moment: Moment): { by: string, at: string } {

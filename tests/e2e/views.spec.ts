@@ -66,17 +66,17 @@ for (const [name, visit] of Object.entries(VIEWS)) {
       expect(broken).toEqual([])
     })
   }
-  for (const width of [768, 1280, 1920]) {
-    test(`${name} at ${width}: no sideways scroll, targets large enough`, async ({ page }) => {
+  test(`${name}: no sideways scroll from 768 to 1920, targets large enough`, async ({ page }) => {
+    await visit(page)
+    for (const width of [768, 1280, 1920]) {
       await page.setViewportSize({ width, height: 800 })
-      await visit(page)
       const wide = await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth)
       expect(wide).toBeLessThanOrEqual(0)
       const small = await page.evaluate(() => [...document.querySelectorAll<HTMLElement>('button, a.btn, input, select, textarea')].flatMap((one) => {
         const { width: w, height: h } = one.getBoundingClientRect()
         return w > 0 && h > 0 && (h < 43.5 || w < 43.5) ? [`${one.innerText || one.id || one.ariaLabel} ${Math.round(w)}×${Math.round(h)}`] : []
       }))
-      expect(small).toEqual([])
-    })
-  }
+      expect(small, `at ${width}`).toEqual([])
+    }
+  })
 }

@@ -47,7 +47,7 @@ watch(() => job.folded.entries.length, () => { said.value = null })
 .bench { flex: 1; display: flex; flex-direction: column; min-height: calc(100vh - 50px); }
 .columns { flex: 1; display: grid; grid-template-columns: minmax(330px, 4fr) minmax(420px, 5fr) minmax(230px, 2.6fr); gap: 12px; padding: 12px 16px; align-items: stretch; }
 .said { padding: 6px 16px 0; color: var(--out); font-weight: 500; }
-@media (min-width: 1101px) and (min-height: 700px) { .bench { height: calc(100vh - 50px); } .columns { min-height: 0; grid-auto-rows: minmax(0, 1fr); } .columns > * { min-height: 0; overflow-y: auto; } }
+@media (min-width: 1101px) and (min-height: 700px) { .bench { height: calc(100vh - 50px); max-height: calc(100vh - 50px); flex: none; } .columns { min-height: 0; grid-auto-rows: minmax(0, 1fr); } .columns > * { min-height: 0; overflow-y: auto; } }
 @media (max-width: 1100px) { .columns { grid-template-columns: 1fr 1fr; } .columns > :last-child { grid-column: 1 / -1; } }
 @media (max-width: 900px) { .columns { grid-template-columns: 1fr; padding: 12px; } }
 </style>
