@@ -26,6 +26,11 @@ check "restore refuses junk" says 'not a backup' ./needler restore "$WORK/junk" 
 PG_AT=(-h 127.0.0.1 -p "$PG_PORT" -U needler); export PGPASSWORD="$PG_PASSWORD"
 count() { "$PG_BIN/psql" "${PG_AT[@]}" -d "$1" -tAc "select md5(string_agg(e::text, '' order by id)) from entry e"; }
 check "both ledgers are the same" test "$(count needler_a)" = "$(count needler_b)"
+pg_database needler_d
+check "an empty database gets somebody who can sign in" says 'the PIN is' npx tsx server/db/prepare.ts
+check "and only once" test -z "$(npx tsx server/db/prepare.ts 2>/dev/null)"
+check "another person can be added" says 'A. New may sign in as fitter' npx tsx server/db/prepare.ts 'A. New' fitter
+check "an unknown role is named" says 'There is no role' npx tsx server/db/prepare.ts 'B. New' king
 node -e 'require("net").createServer().listen(+process.argv[1],"127.0.0.1")' 38123 & taken=$!; sleep 0.5
 check "a taken port is named" says 'Port 38123 is taken' env PORT=38123 ./needler serve
 kill $taken

@@ -1,5 +1,3 @@
-import { readdirSync, readFileSync } from 'node:fs'
-import { parse } from 'yaml'
 import { v7 as uuid } from 'uuid'
 import { planFor, type Sheet } from '../core/sheet/index.ts'
 import { database, disconnect, type Database, type Transaction } from '../server/db/client.ts'
@@ -7,16 +5,10 @@ import { append } from '../server/db/ledger.ts'
 import { migrateToNewest } from '../server/db/migrate.ts'
 import { addPerson, type Person } from '../server/db/people.ts'
 import { area, equipment, equipmentState, job } from '../server/db/schema.ts'
-import { shelve } from '../server/db/sheets.ts'
+import { librarySheets, shelveLibrary } from '../server/db/library.ts'
 import { wornFindings } from './findings.ts'
 import { Technician } from './technician.ts'
 import { AREAS, FLEET, PEOPLE, SHEET_OF_ALL, type DemoMachine, type Overhaul } from './thornmere.ts'
-
-const LIBRARY = new URL('../library/', import.meta.url)
-
-export function librarySheets(): Sheet[] {
-  return readdirSync(LIBRARY).filter(file => file.endsWith('.yaml')).map(file => parse(readFileSync(new URL(file, LIBRARY), 'utf8')) as Sheet)
-}
 
 /** Acts of the past stand four minutes apart inside a working day that starts at seven. */
 function workingClock(from: string) {
@@ -53,8 +45,7 @@ async function overhaul(db: Transaction, machine: DemoMachine, sheet: Sheet, one
 
 /** Loads Thornmere into an empty database, all or nothing; false when something is there already. */
 export async function loadThornmere(db: Database): Promise<boolean> {
-  const sheets = librarySheets()
-  for (const sheet of sheets) await shelve(db, sheet)
+  await shelveLibrary(db)
   if ((await db.select().from(area).limit(1)).length) return false
   await db.transaction(async (tx) => {
     await tx.insert(area).values(AREAS.map((one, position) => ({ ...one, position })))
@@ -62,7 +53,7 @@ export async function loadThornmere(db: Database): Promise<boolean> {
     await tx.insert(equipmentState).values(FLEET.map(one => ({ equipmentTag: one.tag })))
     const people: Person[] = []
     for (const one of PEOPLE) people.push(await addPerson(tx, one))
-    const sheet = sheets.find(one => one.id === SHEET_OF_ALL)!
+    const sheet = librarySheets().find(one => one.id === SHEET_OF_ALL)!
     const past = FLEET.flatMap(machine => machine.overhauls.map(one => ({ machine, one }))).sort((a, b) => a.one.on.localeCompare(b.one.on))
     for (const { machine, one } of past) await overhaul(tx, machine, sheet, one, people[0]!, people[2]!)
   })

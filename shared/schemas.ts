@@ -59,7 +59,7 @@ const entry = Joi.object({
 })
 
 export const entriesSchema = Joi.array().items(entry).min(1).max(200).unique('id').single().required()
-export const signInSchema = Joi.object<{ person: string, pin: string }>({ person: Joi.string().guid().required(), pin: Joi.string().pattern(/^\d{4,8}$/).required().messages({ 'string.pattern.base': 'a PIN has 4 to 8 figures' }) }).required()
+export const signInSchema = Joi.object<{ person: string, pin: string }>({ person: Joi.string().guid().required(), pin: Joi.string().pattern(/^\d{4}$/).required().messages({ 'string.pattern.base': 'a PIN has 4 figures' }) }).required()
 export const openingSchema = Joi.object<{ equipment: string, complaint: string }>({ equipment: words(40).required(), complaint: words(400).allow('').required() }).required()
 export const tagSchema = words(40).required()
 export const seqSchema = Joi.number().integer().min(0).max(10_000_000).default(0)

@@ -101,7 +101,7 @@ const tryText = (one: number) => show(one, check).figure
       </form>
       <p v-else class="big figures" :class="{ none: shownValue === null }" data-test="big">{{ big }}<span class="unit">{{ unit }}</span></p>
       <p v-if="open && hint" class="soft">Next: {{ hint }}</p>
-      <div v-if="figures.length || draft.figures.value.length" class="tries">
+      <div v-if="isRead ? kept.length > 1 : draft.figures.value.length" class="tries">
         <template v-if="isRead"><span v-for="(one, i) in kept" :key="i" class="try figures">{{ tryText(one) }}</span></template>
         <template v-else-if="draft.perTry === 1"><button v-for="(one, i) in tries" :key="i" class="try figures" :class="{ odd: askAgain && agreed?.furthest === i }" :aria-label="`Try ${i + 1}, ${tryText(one)}; take away`" @click="draft.drop(i)">{{ tryText(one) }} ✕</button></template>
         <template v-else><button v-for="(one, i) in draft.figures.value" :key="i" class="try figures" :aria-label="`Figure ${i + 1}; take its try away`" @click="draft.drop(i)">{{ tryText(one.value) }}</button></template>

@@ -42,7 +42,7 @@ watch(text, () => { why.value = null }, { flush: 'sync' })
 <template>
   <div class="joint">
     <h2>{{ joint.title }}<template v-if="progress.pass">, pass {{ progress.pass }} of {{ joint.passes.length }}: to {{ Math.round(joint.passes[progress.pass - 1]! * 100) }} %</template></h2>
-    <p class="soft">{{ joint.hand === 'left' ? 'Left-hand' : 'Right-hand' }} {{ joint.thread }}, class {{ joint.class }}, {{ joint.lubricant }}. {{ joint.pattern.charAt(0).toUpperCase() + joint.pattern.slice(1) }} order: {{ PATTERN_REASONS[joint.pattern] }}. Seen from {{ joint.seenFrom === 'above' ? 'above' : `the ${joint.seenFrom}` }}.</p>
+    <p class="soft">{{ joint.hand === 'left' ? 'Left-hand' : 'Right-hand' }} {{ joint.thread }}, class {{ joint.class }}, {{ joint.lubricant }}. {{ joint.pattern.charAt(0).toUpperCase() + joint.pattern.slice(1) }} order, seen from {{ joint.seenFrom === 'above' ? 'above' : `the ${joint.seenFrom}` }}: {{ PATTERN_REASONS[joint.pattern] }}.</p>
     <div class="work">
       <BoltRing :joint="joint" :progress="progress" />
       <div>
@@ -58,7 +58,7 @@ watch(text, () => { why.value = null }, { flush: 'sync' })
     <ReadingBand v-if="progress.next" :limits="limits" :value="value" :verdict="verdict" :decimals="0" />
     <p v-for="fault in progress.faults" :key="fault" class="why" role="alert">{{ fault }}</p>
     <p v-if="why" class="why" role="alert">{{ why }}</p>
-    <div class="pad-acts"><button v-if="begun && !job.state.signed" class="btn" @click="slacken">Slacken and start again</button></div>
+    <div><button v-if="begun && !job.state.signed" class="btn" @click="slacken">Slacken and start again</button></div>
   </div>
 </template>
 

@@ -67,13 +67,13 @@ const where = (one: PartPlace) => {
 
 <style scoped>
 .line { display: grid; grid-template-columns: 1fr 330px; gap: 12px; padding: 6px 16px; border-bottom: 1px solid var(--line); background: color-mix(in srgb, var(--chalk) 55%, var(--ground)); }
-.section { width: 100%; height: clamp(160px, 22vh, 280px); }
+.section { width: 100%; height: clamp(160px, 20vh, 280px); }
 .part { cursor: pointer; } .metal { transition: transform .45s ease, opacity .45s ease; } .metal rect { stroke: var(--outline); stroke-width: 1.1; } .metal rect.next { stroke: var(--brass-ink); stroke-width: 2; }
 .metal.away { transform: translate(120px, -40px); opacity: 0; pointer-events: none; }
 .ghost { fill: transparent; stroke: var(--steel-ink); stroke-dasharray: 4 4; } .ghost.next { stroke: var(--brass-ink); stroke-width: 2; }
 .new { fill: var(--brass); stroke: var(--brass-ink); } .axis { stroke: var(--blue-ink); stroke-dasharray: 18 4 4 4; fill: none; pointer-events: none; }
 .name { pointer-events: none; } .name path { stroke: var(--brass-ink); } .name text { paint-order: stroke; stroke: var(--ground); stroke-width: 4px; font: 600 16px var(--heads); fill: var(--brass-ink); } .ends { font: 500 15px var(--heads); fill: var(--soft); }
-.tray { background: var(--steel); border: 1px solid var(--line); border-radius: 4px; padding: 4px 6px 6px; display: flex; flex-direction: column; height: clamp(160px, 22vh, 280px); }
+.tray { background: var(--steel); border: 1px solid var(--line); border-radius: 4px; padding: 4px 6px 6px; display: flex; flex-direction: column; height: clamp(160px, 20vh, 280px); }
 .head { display: flex; justify-content: space-between; align-items: center; padding-bottom: 4px; } .head .btn { min-height: 44px; padding: 0 12px; font-size: 16px; }
 h2 { font-size: 17px; padding: 0 2px; } h2 small { font: 400 15px var(--words); } .tray ul { overflow-y: auto; flex: 1; display: grid; gap: 3px; align-content: start; }
 .tray li button { width: 100%; min-height: 44px; border: 1px solid var(--line); border-radius: 3px; background: var(--chalk); display: grid; grid-template-columns: 34px 1fr auto; gap: 8px; align-items: center; padding: 0 10px 0 0; text-align: left; cursor: pointer; font: 500 16px var(--heads); }

@@ -18,8 +18,8 @@ function choose(id: string) {
 
 async function enter() {
   if (!chosen.value || asking.value) return
-  if (!/^\d{4,8}$/.test(pin.value)) {
-    why.value = 'A PIN has 4 to 8 figures. Type it again.'
+  if (!/^\d{4}$/.test(pin.value)) {
+    why.value = 'A PIN has 4 figures. Type it again.'
     return
   }
   asking.value = true
@@ -30,7 +30,7 @@ async function enter() {
 }
 
 function press(key: string) {
-  pin.value = key === '⌫' ? pin.value.slice(0, -1) : (pin.value + key).slice(0, 8)
+  pin.value = key === '⌫' ? pin.value.slice(0, -1) : (pin.value + key).slice(0, 4)
   if (pin.value.length === 4 && key !== '⌫') void enter()
 }
 </script>
@@ -44,7 +44,7 @@ function press(key: string) {
     </ul>
     <template v-if="chosen">
       <label class="label" for="pin">PIN</label>
-      <input id="pin" ref="entry" v-model="pin" class="field figures pin" type="password" inputmode="numeric" autocomplete="off" maxlength="8" @input="pin.length === 4 && enter()">
+      <input id="pin" ref="entry" v-model="pin" class="field figures pin" type="password" inputmode="numeric" autocomplete="off" maxlength="4" @input="pin.length === 4 && enter()">
       <div class="keys" aria-label="PIN keypad">
         <button v-for="key in ['1', '2', '3', '4', '5', '6', '7', '8', '9', '⌫', '0']" :key="key" type="button" class="btn figures" :aria-label="key === '⌫' ? 'Take back' : key" @click="press(key)">{{ key }}</button>
         <button class="btn now" type="submit" :disabled="asking">Sign in</button>

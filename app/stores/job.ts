@@ -102,8 +102,9 @@ export const useJobStore = defineStore('job', () => {
     if (!session.mayWrite) return 'Your role only looks. Ask a fitter or a lead to do it.'
     let ahead = folded.value
     const entries: AnyEntry[] = []
+    const madeAt = new Date().toISOString()
     for (const one of acts) {
-      const entry = { id: uuid(), ...one, madeBy: person.id, role: person.role, madeAt: new Date().toISOString(), seq: null } as AnyEntry
+      const entry = { id: uuid(), ...one, madeBy: person.id, role: person.role, madeAt, seq: null } as AnyEntry
       const why = refusalOf(plan.value, ahead, entry)
       if (why) return why
       ahead = extend(plan.value, ahead, [entry])

@@ -27,8 +27,12 @@ export function effectiveEntries(entries: readonly AnyEntry[]): AnyEntry[] {
   return counted.reverse()
 }
 
-/** The entry `undo` takes back: the newest of this person's acts that still counts and is not the opening or the signature. */
-export function lastUndoable(entries: readonly AnyEntry[], person: string): AnyEntry | null {
+/**
+ * What `undo` takes back, newest first: this person's newest act that still counts. Entries done together carry one
+ * time and are one act. The opening and the signature are not taken back; empty when there is nothing.
+ */
+export function lastAct(entries: readonly AnyEntry[], person: string): AnyEntry[] {
   const counted = new Set(effectiveEntries(entries).map(entry => entry.id))
-  return entries.findLast(entry => counted.has(entry.id) && entry.madeBy === person && entry.kind !== 'job.opened' && entry.kind !== 'job.signed') ?? null
+  const mine = entries.filter(entry => counted.has(entry.id) && entry.madeBy === person && entry.kind !== 'job.opened' && entry.kind !== 'job.signed')
+  return mine.filter(entry => entry.madeAt === mine.at(-1)!.madeAt).reverse()
 }

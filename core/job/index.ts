@@ -1,5 +1,5 @@
 export * from './entries.ts'
-export { effectiveEntries, lastUndoable } from './corrections.ts'
+export { effectiveEntries, lastAct } from './corrections.ts'
 export { fold, extend, emptyFold, isKind, type Folded } from './fold.ts'
 export { refusalOf } from './accept.ts'
 export { checkResults, cellsOf, standing, triesLine, type Cell, type CheckResult } from './results.ts'

@@ -5,7 +5,7 @@ import { parse } from 'yaml'
 import { wornFindings, type Wear } from '../../demo/findings.ts'
 import { Technician } from '../../demo/technician.ts'
 import { planFor, type Sheet } from '../sheet/index.ts'
-import { effectiveEntries, emptyFold, extend, fold, hindrances, lastUndoable, nextStep, progressOf, refusalOf, viewJob, type AnyEntry, type EntryKind, type JobState, type Payloads } from './index.ts'
+import { effectiveEntries, emptyFold, extend, fold, hindrances, lastAct, nextStep, progressOf, refusalOf, viewJob, type AnyEntry, type EntryKind, type JobState, type Payloads } from './index.ts'
 
 const sheet = parse(readFileSync(new URL('../../library/m14-axially-split-pump.yaml', import.meta.url), 'utf8')) as Sheet
 const plan = planFor(sheet, { faces: 'carbon', injection: 'water' })
@@ -273,11 +273,15 @@ describe('corrections', () => {
   })
   it('takes back one\'s own newest act first', () => {
     worker.workUntil('found-float')
-    expect(lastUndoable(worker.folded.entries, 'rena')!.id).toBe(worker.folded.entries.at(-1)!.id)
-    expect(lastUndoable(worker.folded.entries, 'nobody')).toBeNull()
+    expect(lastAct(worker.folded.entries, 'rena')).toEqual([worker.folded.entries.at(-1)])
+    expect(lastAct(worker.folded.entries, 'nobody')).toEqual([])
     const before = plain(worker.folded.state)
-    worker.act('note.written', { text: 'slip' })
-    correct(lastUndoable(worker.folded.entries, 'rena')!.id)
+    const note = worker.act('note.written', { text: 'slip' })
+    const together = { ...note, id: 'together' } as AnyEntry
+    worker.folded = extend(plan, worker.folded, [together])
+    const act = lastAct(worker.folded.entries, 'rena')
+    expect(act.map(one => one.id)).toEqual(['together', note.id])
+    for (const one of act) correct(one.id)
     expect(plain(worker.folded.state)).toEqual(before)
   })
 })

@@ -17,6 +17,7 @@ async function prepare(): Promise<void> {
   }
   pdfmake.setUrlAccessPolicy(() => false)
   pdfmake.setLocalAccessPolicy(() => false)
+  pdfmake.setTableLayouts({ rules: { hLineWidth: (i: number) => i < 2 ? 0.8 : 0.3, vLineWidth: () => 0, hLineColor: () => '#8d9996', paddingTop: () => 2, paddingBottom: () => 2 } })
   const { words, bold, figures } = FONT_FILES
   pdfmake.setFonts({ Barlow: { normal: words, bold, italics: words, bolditalics: bold }, Figures: { normal: figures, bold: figures, italics: figures, bolditalics: figures } })
 }
@@ -73,5 +74,5 @@ export async function recordPdf(sheet: RecordSheet): Promise<Buffer> {
     content: contents(sheet),
     footer: (page, pages) => ({ margin: [36, 10, 36, 0], columns: [{ text: `${sheet.machine.tag}, job ${sheet.number}`, fontSize: 8 }, { text: `${page} of ${pages}`, alignment: 'right', fontSize: 8 }] }),
   }
-  return pdfmake.createPdf(definition, { tableLayouts: { rules: { hLineWidth: (i: number) => i < 2 ? 0.8 : 0.3, vLineWidth: () => 0, hLineColor: () => '#8d9996', paddingTop: () => 2, paddingBottom: () => 2 } } }).getBuffer()
+  return pdfmake.createPdf(definition).getBuffer()
 }

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { lastUndoable } from '~~/core/job'
+import { lastAct } from '~~/core/job'
 
 const job = useJobStore()
 const bench = useBenchStore()
@@ -8,8 +8,8 @@ const said = ref<string | null>(null)
 const confirmStep = useTemplateRef<{ confirm: () => void }>('card')
 
 function undo() {
-  const last = session.person && lastUndoable(job.folded.entries, session.person.id)
-  said.value = last ? job.act({ kind: 'entry.corrected', payload: { target: last.id, why: 'Taken back at once' } }) : 'There is nothing of yours to take back.'
+  const last = session.person ? lastAct(job.folded.entries, session.person.id) : []
+  said.value = last.length ? job.act(...last.map(one => ({ kind: 'entry.corrected' as const, payload: { target: one.id, why: 'Taken back at once' } }))) : 'There is nothing of yours to take back.'
 }
 function lookAtOwed(kind: 'reading' | 'mark' | 'keep') {
   const one = job.view?.owed.find(owed => owed.kind === kind)

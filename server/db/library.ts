@@ -1,0 +1,16 @@
+import { readdirSync, readFileSync } from 'node:fs'
+import { parse } from 'yaml'
+import type { Sheet } from '../../core/sheet/index.ts'
+import type { Database } from './client.ts'
+import { shelve } from './sheets.ts'
+
+const LIBRARY = new URL('../../library/', import.meta.url)
+
+/** The build sheets that ship with the application, read from their files. For commands only; the server reads its shelf. */
+export function librarySheets(): Sheet[] {
+  return readdirSync(LIBRARY).filter(file => file.endsWith('.yaml')).map(file => parse(readFileSync(new URL(file, LIBRARY), 'utf8')) as Sheet)
+}
+
+export async function shelveLibrary(db: Database): Promise<void> {
+  for (const sheet of librarySheets()) await shelve(db, sheet)
+}
