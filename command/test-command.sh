@@ -10,7 +10,7 @@ mkdir -p "$NEEDLER_STATE"
 need_postgres; STATE=$NEEDLER_STATE; pg_prepare cluster; pg_start; trap 'pg_stop; rm -rf "$WORK" "$NEEDLER_STATE"' EXIT
 wrong=0
 check() { local what=$1; shift; if "$@"; then say "  ok: $what"; else say "  ✕ $what"; wrong=1; fi; }
-says() { local words=$1; shift; "$@" 2>&1 | grep -q "$words"; }
+says() { local words=$1 out; shift; out=$("$@" 2>&1); grep -q "$words" <<<"$out"; }
 
 pg_drop needler_a; pg_database needler_a
 npx tsx demo/load.ts >"$WORK/people" || exit 1

@@ -6,6 +6,9 @@ export interface RecordSheet { record: JobRecord, number: number, machine: { tag
 
 const FONT_FILES = { words: 'barlow-latin-400-normal.woff', bold: 'barlow-latin-600-normal.woff', figures: 'dm-mono-latin-400-normal.woff' }
 
+/** The package's own files in memory; its types leave them out. */
+const { virtualfs } = pdfmake as unknown as { virtualfs: { writeFileSync: (name: string, bytes: Buffer) => void } }
+
 let ready: Promise<void> | undefined
 
 /** Fonts come from the build, nothing from disk or network. */
@@ -13,7 +16,7 @@ async function prepare(): Promise<void> {
   const fonts = useStorage('assets:server')
   for (const file of Object.values(FONT_FILES)) {
     const bytes = await fonts.getItemRaw(`fonts:${file}`)
-    pdfmake.virtualfs.writeFileSync(file, Buffer.from(bytes as Uint8Array))
+    virtualfs.writeFileSync(file, Buffer.from(bytes as Uint8Array))
   }
   pdfmake.setUrlAccessPolicy(() => false)
   pdfmake.setLocalAccessPolicy(() => false)

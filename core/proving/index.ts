@@ -1,0 +1,1 @@
+export { permissibleUnbalance, sharedUnbalance, type Balance } from './balance.ts'

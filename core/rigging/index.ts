@@ -1,0 +1,1 @@
+export { equalLegTensionKN, twoLegTensionsKN, slingAngleVerdict, type Lift, type TwoLegs } from './slings.ts'

@@ -1,0 +1,1 @@
+export { mountingTemperature, type Mounting, type MountingTemperature } from './mounting.ts'

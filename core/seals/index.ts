@@ -1,0 +1,1 @@
+export { seatORing, type Gland, type SeatedRing } from './o-ring.ts'

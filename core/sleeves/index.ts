@@ -1,0 +1,1 @@
+export { stripReading, stripScaleClearanceMm, type StripReading } from './strip.ts'
