@@ -1,0 +1,58 @@
+import { describe, expect, it } from 'vitest'
+import { ROLES } from '../core/job/index.ts'
+import { planFor } from '../core/sheet/index.ts'
+import { librarySheets } from '../server/db/library.ts'
+import { wornFindings } from './findings.ts'
+import { AREAS, FLEET, PEOPLE, SHEET_OF_ALL } from './thornmere.ts'
+
+const plan = planFor(librarySheets().find(one => one.id === SHEET_OF_ALL)!)
+const people = { fitter: 'a', lead: 'b' }
+
+describe('Thornmere', () => {
+  it('has somebody in every role, with a PIN of their own', () => {
+    expect(new Set(PEOPLE.map(one => one.role))).toEqual(new Set(ROLES))
+    expect(new Set(PEOPLE.map(one => one.pin)).size).toBe(PEOPLE.length)
+    for (const { pin } of PEOPLE) expect(pin).toMatch(/^\d{4}$/)
+  })
+  it('has every machine in an area, under a tag of its own', () => {
+    expect(new Set(FLEET.map(one => one.tag)).size).toBe(FLEET.length)
+    for (const one of FLEET) expect(AREAS.map(area => area.id)).toContain(one.area)
+  })
+  it.each(FLEET)('$tag has a past that runs forward', ({ overhauls, hoursRun }) => {
+    const hours = overhauls.map(one => one.hours)
+    expect(hours).toEqual([...hours].sort((a, b) => a - b))
+    expect(overhauls.map(one => one.on)).toEqual(overhauls.map(one => one.on).sort())
+    for (const one of hours) expect(one).toBeLessThanOrEqual(hoursRun)
+    expect(overhauls.slice(0, -1).every(one => !one.until)).toBe(true)
+    for (const { until } of overhauls) if (until) expect(plan.steps.has(until)).toBe(true)
+  })
+  it('renews only parts that there are, and wears only checks that there are', () => {
+    for (const { wear } of FLEET.flatMap(one => one.overhauls)) {
+      for (const ref of wear.renewed ?? []) expect(plan.parts.has(ref), ref).toBe(true)
+      for (const id of Object.keys(wear.checks ?? {})) expect(plan.checks.has(id), id).toBe(true)
+    }
+  })
+})
+
+describe('figures of a worn machine', () => {
+  const figure = (share: number, moment: 'inspect' | 'build' = 'inspect', renewed: string[] = []) => wornFindings({ general: share, renewed }, people).reading(plan.checks.get('bush-bore')!, moment, 'impeller side', 'A', 0)[0]!
+  it('run from the best end to the limit', () => {
+    expect(figure(0)).toBeCloseTo(75.3, 6)
+    expect(figure(1)).toBeCloseTo(75.5, 6)
+    expect(figure(1.2)).toBeGreaterThan(75.5)
+  })
+  it('are fresh again once the part is new', () => {
+    expect(figure(1.2, 'build', ['throttle-bush'])).toBeLessThan(75.35)
+    expect(figure(1.2, 'build')).toBeGreaterThan(75.5)
+  })
+  it('are always believable', () => {
+    for (const check of plan.sheet.checks.filter(one => one.kind !== 'clearance')) {
+      for (const share of [0, 0.5, 1, 1.3]) {
+        for (const value of wornFindings({ general: share }, people).reading(check, 'inspect', check.stations?.[0], check.planes?.[0], 0)) {
+          expect(value).toBeGreaterThanOrEqual(check.span[0])
+          expect(value).toBeLessThanOrEqual(check.span[1])
+        }
+      }
+    }
+  })
+})
