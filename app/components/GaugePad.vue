@@ -9,7 +9,7 @@ import type { Moment } from '~~/core/sheet'
 const props = defineProps<{ check: string, moment: Moment }>()
 const job = useJobStore()
 const bench = useBenchStore()
-const { show, fieldUnit } = useDisplay()
+const { show, fieldUnit, system } = useDisplay()
 const check = job.plan!.checks.get(props.check)!
 const result = computed(() => job.view!.results.get(readingKey(check.id, props.moment))!)
 const cells = cellsOf(check)
@@ -114,7 +114,7 @@ const tryText = (one: number) => show(one, check).figure
         <button v-for="one in cells" :key="cellName(one)" class="btn" :class="{ on: one === cell }" :aria-pressed="one === cell" @click="cell = one; correcting = false"><VerdictMark :verdict="taken(one) ? 'Holds' : 'Open'" :word="false" />{{ cellName(one) }}</button>
       </div>
       <ReadingBand :limits="check.limits" :value="shownValue" :others="figures.length > 1 ? figures : []" :verdict="judged.verdict" :decimals="show(0, check).figure.split('.')[1]?.length ?? 0" :scale="one => Number(show(one, check).figure)" :ghost="found?.value != null ? { value: found.value, text: `as found ${show(found.value, check).figure}` } : null" />
-      <div class="verdict"><VerdictMark class="word" :verdict="judged.verdict" /><p><template v-if="judged.share !== null">{{ Math.round(judged.share * 100) }} % of the allowance is gone. </template>Limit {{ showLimits(check) }}, {{ check.source }}. <strong v-if="consequence">{{ consequence }}.</strong></p></div>
+      <div class="verdict"><VerdictMark class="word" :verdict="judged.verdict" /><p><template v-if="judged.share !== null">{{ Math.round(judged.share * 100) }} % of the allowance is gone. </template>Limit {{ showLimits(check, system) }}, {{ check.source }}. <strong v-if="consequence">{{ consequence }}.</strong></p></div>
       <FitBar v-if="fit" :fit="fit" />
       <ol v-if="working" class="working figures"><li v-for="(line, i) in result.working" :key="i"><span>{{ line.what }}</span><span>{{ line.sum }}</span><b>{{ line.gives }}</b></li><li v-for="note in result.notes" :key="note"><em>{{ note }}</em></li></ol>
       <div v-if="correcting"><label class="label" for="reason">Why is it corrected?</label><input id="reason" v-model="reason" class="field" maxlength="400"></div>

@@ -6,6 +6,7 @@ import { clockText } from '~~/core/marks'
 const props = defineProps<{ part: string }>()
 const job = useJobStore()
 const bench = useBenchStore()
+const { system } = useDisplay()
 const one = computed(() => job.plan!.parts.get(props.part)!)
 const now = computed(() => partState(job.state, props.part))
 const checks = computed(() => [...job.view!.results.values()].filter(result => result.check.part === props.part))
@@ -48,7 +49,7 @@ const takeNew = () => { why.value = job.act({ kind: 'part.renewed', payload: { p
     <form v-if="now.where === 'off' && one.part.keep !== 'lay' && !isAlways" class="row" @submit.prevent="keepIt"><label for="label">{{ one.part.keep === 'bag' ? 'Bag' : 'Tag' }}</label><input id="label" v-model="label" class="field figures" maxlength="24" :placeholder="now.kept?.label"><button class="btn" :class="{ now: !now.kept }">{{ one.part.keep === 'bag' ? 'Bag it' : 'Tag it' }}</button></form>
     <div v-if="now.where === 'off' && !isAlways" class="row choices" role="group" aria-label="Decision"><button v-for="choice in CHOICES" :key="choice" class="btn" :class="{ on: now.decision?.choice === choice }" :aria-pressed="now.decision?.choice === choice" @click="why = job.act({ kind: 'part.decided', payload: { parts: [part], choice } })">{{ choice }}</button></div>
     <button v-if="now.where === 'off' && !now.renewed && (isAlways || now.decision?.choice === 'renew')" class="btn now" @click="takeNew">Take a new one</button>
-    <ul v-if="checks.length" class="rows"><li v-for="result in checks" :key="result.check.id + result.moment"><button @click="bench.look({ to: 'reading', check: result.check.id, moment: result.moment })"><span>{{ result.check.title }} <small class="soft">{{ MOMENT_WORDS[result.moment] }}</small></span><span class="figures">{{ showValue(result.check, result) }}</span><VerdictMark :verdict="result.judgement.verdict" :word="false" /></button></li></ul>
+    <ul v-if="checks.length" class="rows"><li v-for="result in checks" :key="result.check.id + result.moment"><button @click="bench.look({ to: 'reading', check: result.check.id, moment: result.moment })"><span>{{ result.check.title }} <small class="soft">{{ MOMENT_WORDS[result.moment] }}</small></span><span class="figures">{{ showValue(result.check, result, system) }}</span><VerdictMark :verdict="result.judgement.verdict" :word="false" /></button></li></ul>
     <ul v-if="mates.length" class="rows"><li v-for="mate in mates" :key="mate.id">{{ mate.title }}<small class="soft">{{ job.state.marks.get(mate.id) ? `${job.state.marks.get(mate.id)!.carrier} at ${clockText(job.state.marks.get(mate.id)!.deg)} from the ${job.state.marks.get(mate.id)!.seenFrom}` : mate.carriedBy === 'mark' ? 'no mark yet' : mate.rule.kind === 'statement' ? mate.rule.ask : mate.carriedBy }}</small></li></ul>
     <ul v-if="seen.length" class="rows"><li v-for="observation in seen" :key="observation.entry">{{ observation.finding }}<small class="soft">{{ observation.severity }}{{ observation.deg === undefined ? '' : `, at ${clockText(observation.deg)} from the ${observation.seenFrom}` }}, {{ job.names.get(observation.by) }}</small></li></ul>
     <form v-if="!job.state.signed" class="find" @submit.prevent="observe">

@@ -1,4 +1,5 @@
-import { displayLength, fixed, fromBase, UNITS, type UnitName } from '~~/core/quantity'
+import { showFigure } from '~~/core/job'
+import { UNITS, type UnitName } from '~~/core/quantity'
 import type { Check } from '~~/core/sheet'
 
 /** How this screen shows figures: millimetres or inches, light or dark. Kept on the device. */
@@ -9,10 +10,7 @@ export function useDisplay() {
   const isLength = (unit: UnitName) => UNITS[unit].kind === 'length'
 
   /** A base-unit value of a check as figure and unit. */
-  function show(value: number, { unit, decimals }: Pick<Check, 'unit' | 'decimals'>): { figure: string, unit: string } {
-    if (isLength(unit)) return displayLength(value, system.value, decimals)
-    return { figure: fixed(fromBase(value, unit), decimals), unit }
-  }
+  const show = (value: number, check: Pick<Check, 'unit' | 'decimals'>) => showFigure(value, check, system.value)
 
   const text = (value: number, check: Pick<Check, 'unit' | 'decimals'>) => {
     const shown = show(value, check)

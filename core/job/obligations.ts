@@ -3,7 +3,6 @@ import { MOMENTS, STATIONS, type Mate, type Moment, type Plan, type Ref, type St
 import type { MateAnswer } from './entries.ts'
 import { progressOf } from './joints.ts'
 import type { CheckResult } from './results.ts'
-import { showLimits } from './show.ts'
 import { lostKey, partState, readingKey, type JobState } from './state.ts'
 
 export type ObligationKind = 'reading' | 'mark' | 'keep' | 'decision' | 'renewal' | 'out' | 'wrong way' | 'joint' | 'debt' | 'hold' | 'step'
@@ -45,7 +44,7 @@ function readings({ plan, state, results }: Scene): Owing[] {
     const left = result.missing.length
     return [{
       id: `reading ${check.id} ${moment}`, kind: 'reading', station: plan.steps.get(stepId)!.station, what: left > 1 ? `${check.title}, ${left} readings` : check.title,
-      why: destroyer ? `Gone once done: ${destroyer.title}` : `Limit ${showLimits(check)}`, step: stepId, settle: { to: 'reading', check: check.id, moment }, perishable: destroyer !== undefined,
+      why: destroyer ? `Gone once done: ${destroyer.title}` : `With the ${check.instrument}`, step: stepId, settle: { to: 'reading', check: check.id, moment }, perishable: destroyer !== undefined,
     }]
   }))
 }

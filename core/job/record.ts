@@ -1,6 +1,6 @@
 import { clockText } from '../marks/index.ts'
 import { compareFoundLeft } from '../gauging/index.ts'
-import { fixed, fromBase } from '../quantity/index.ts'
+import { fixed, type LengthSystem } from '../quantity/index.ts'
 import { MOMENTS, STATIONS, type Check, type Moment, type Plan, type Station } from '../sheet/index.ts'
 import type { Verdict, WorkingLine } from '../verdict.ts'
 import type { AnyEntry } from './entries.ts'
@@ -40,7 +40,7 @@ function takenBy(state: JobState, check: Check, moment: Moment): { by: string, a
   return cells.sort((a, b) => a.at.localeCompare(b.at)).at(-1) ?? { by: '', at: '' }
 }
 
-export function recordOf(plan: Plan, entries: readonly AnyEntry[], names: ReadonlyMap<string, string>): JobRecord {
+export function recordOf(plan: Plan, entries: readonly AnyEntry[], names: ReadonlyMap<string, string>, system: LengthSystem = 'mm'): JobRecord {
   const state = fold(plan, entries)
   const { results } = viewJob(plan, state)
   const who = (id: string) => names.get(id) ?? 'somebody no longer here'
@@ -56,10 +56,10 @@ export function recordOf(plan: Plan, entries: readonly AnyEntry[], names: Readon
       const left = results.get(readingKey(check.id, 'asLeft'))
       if (!found || !left || found.value === null || left.value === null) return []
       const { change, moved } = compareFoundLeft(found.value, left.value, check.limits)
-      return [{ title: check.title, found: showValue(check, found), left: showValue(check, left), change: `${change > 0 ? '+' : ''}${fixed(fromBase(change, check.unit), check.decimals)} ${check.unit}`, moved }]
+      return [{ title: check.title, found: showValue(check, found, system), left: showValue(check, left, system), change: `${change > 0 ? '+' : ''}${showValue(check, { value: change, span: null }, system)}`, moved }]
     }),
     readings: measured.map(result => ({
-      title: result.check.title, moment: MOMENT_WORDS[result.moment], value: showValue(result.check, result), limits: showLimits(result.check), source: result.check.source,
+      title: result.check.title, moment: MOMENT_WORDS[result.moment], value: showValue(result.check, result, system), limits: showLimits(result.check, system), source: result.check.source,
       verdict: result.judgement.verdict, consequence: result.consequence, working: result.working, ...act(takenBy(state, result.check, result.moment)),
     })),
     parts: [...plan.parts.values()].filter(one => state.parts.has(one.ref)).map(({ ref, part, name }) => {

@@ -2,7 +2,8 @@
 import { recordOf } from '~~/core/job'
 
 const job = useJobStore()
-const record = computed(() => recordOf(job.plan!, job.folded.entries, job.names))
+const { system } = useDisplay()
+const record = computed(() => recordOf(job.plan!, job.folded.entries, job.names, system.value))
 const about = computed(() => job.about!)
 const print = () => window.print()
 const by = (one: { who: string, when: string }) => `${one.who}, ${siteTime(one.when)}`
