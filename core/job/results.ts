@@ -1,7 +1,7 @@
-import { endFloat, lift, meanOf, rangeOf, reduceRoundPart, reduceRunout, reduceTries } from '../gauging/index.ts'
+import { endFloat, lift, reduceRoundPart, reduceRunout, reduceTries } from '../gauging/index.ts'
 import { fixed } from '../quantity/index.ts'
 import { MOMENTS, type Check, type Moment, type Plan } from '../sheet/index.ts'
-import { judge, type Judgement, type Verdict, type WorkingLine } from '../verdict.ts'
+import { judge, type Judgement, type WorkingLine } from '../verdict.ts'
 import { worseEnd } from '../fits/index.ts'
 import { cellKey, isRenewed, readingKey, type CellReading, type JobState } from './state.ts'
 
@@ -177,11 +177,3 @@ export function checkResults(plan: Plan, state: JobState): Map<string, CheckResu
 export function standing(results: Map<string, CheckResult>, check: Check): CheckResult | null {
   return newestUpTo(results, check.id, 'asLeft')
 }
-
-/** One line on how tries agree, for the pad. */
-export function triesLine(figures: readonly number[], decimals: number, unit: string): string {
-  if (!figures.length) return 'no try yet'
-  return `${figures.length} ${figures.length === 1 ? 'try' : 'tries'}, range ${fixed(rangeOf(figures), decimals)}, mean ${fixed(meanOf(figures), decimals)} ${unit}`
-}
-
-export type { Verdict }
