@@ -1,3 +1,5 @@
+/** The core is checked whole, used by a screen or not. */
+const checkedRooms = ['../core/**/*.ts']
 const tsConfig = { compilerOptions: { allowImportingTsExtensions: true, noUncheckedIndexedAccess: true, resolveJsonModule: true } }
 
 export default defineNuxtConfig({
@@ -22,6 +24,6 @@ export default defineNuxtConfig({
     },
   },
   nitro: { preset: 'node-server', typescript: { tsConfig } },
-  typescript: { strict: true, tsConfig, sharedTsConfig: tsConfig, nodeTsConfig: tsConfig },
+  typescript: { strict: true, tsConfig, sharedTsConfig: { ...tsConfig, include: checkedRooms }, nodeTsConfig: tsConfig },
   vite: { build: { chunkSizeWarningLimit: 900 } },
 })

@@ -12,22 +12,14 @@ import { pressFit, type PressFit } from './fits/index.ts'
 import { metricStressAreaMm2, preloadFromTorqueN, settingWithExtension, torqueByFrictionNm, torqueFromPreloadNm } from './joints/index.ts'
 import { gearMesh } from './marks/index.ts'
 import { permissibleUnbalance, sharedUnbalance } from './proving/index.ts'
-import type { Result } from './result.ts'
 import { equalLegTensionKN, slingAngleVerdict, twoLegTensionsKN } from './rigging/index.ts'
 import { mountingTemperature } from './rollers/index.ts'
 import { seatORing } from './seals/index.ts'
 import { stripReading, stripScaleClearanceMm } from './sleeves/index.ts'
+import { must, refused } from '../tests/must.ts'
 
-const must = <T>(result: Result<T>): T => {
-  if (!result.ok) throw new Error(result.why)
-  return result.value
-}
 const near = (got: number, wanted: number) => expect(Math.abs(got - wanted)).toBeLessThanOrEqual(1e-6 * Math.max(1, Math.abs(wanted)))
 const allNear = (got: object, wanted: Record<string, number>) => Object.entries(wanted).forEach(([key, value]) => near((got as Record<string, number>)[key]!, value))
-const refused = (result: Result<unknown>) => {
-  expect(result.ok).toBe(false)
-  if (!result.ok) expect(result.why.length).toBeGreaterThan(20)
-}
 
 describe('press fits', () => {
   it.each(press.cases)('worked case %#', ({ input, expect: wanted }) => allNear(must(pressFit(input)), wanted))

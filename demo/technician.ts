@@ -67,7 +67,9 @@ export class Technician {
     for (const keep of ['bag', 'tag'] as const) {
       const parts = step.removes!.filter(ref => this.plan.parts.get(ref)!.part.keep === keep)
       const label = `${keep === 'bag' ? 'B' : 'T'}${this.plan.stepNumber.get(step.id)}`
-      if (parts.length) this.act(...(keep === 'bag' ? ['part.bagged', { parts, bag: label }] as const : ['part.tagged', { parts, tag: label }] as const))
+      if (!parts.length) continue
+      if (keep === 'bag') this.act('part.bagged', { parts, bag: label })
+      else this.act('part.tagged', { parts, tag: label })
     }
   }
 

@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import vectors from '../../tests/vectors/runout.json'
 import type { Result } from '../result.ts'
-import { compareFoundLeft, endFloat, lengthAt20, lift, reduceGaps, reduceRoundPart, reduceRunout, reduceTries, seriesStands, shaftShape, tiltMmPerM, uncertaintyOfDifference } from './index.ts'
+import { compareFoundLeft, endFloat, followRounds, judgeFelt, judgeWithUncertainty, lengthAt20, lift, reduceGaps, reduceRoundPart, reduceRunout, reduceTries, seriesStands, shaftShape, tiltMmPerM, uncertaintyOfDifference } from './index.ts'
 
 const must = <T>(result: Result<T>): T => {
   if (!result.ok) throw new Error(result.why)
@@ -135,4 +135,25 @@ describe('as found against as left', () => {
     expect(compareFoundLeft(0.12, 0.21, { max: 0.25 }).moved).toBe('toward the limit')
     expect(compareFoundLeft(0.12, 0.1204, { max: 0.25 }).moved).toBe('not at all')
   })
+})
+
+describe('felt fits', () => {
+  it.each([['snug', 'snug', 'Holds'], ['slides', 'snug', 'Thin'], ['drops on', 'snug', 'Out'], ['taps home', 'snug', 'Thin'], ['presses', 'snug', 'Out'], ['knocks', 'drops on', 'Out'], ['wobbles', 'wobbles', 'Out']] as const)('%s where %s is wanted: %s', (found, wanted, verdict) => expect(judgeFelt(found, wanted, false).verdict).toBe(verdict))
+  it('loose on a new mate says which of the two is worn', () => {
+    expect(judgeFelt('drops on', 'snug', true).says).toMatch(/this part is the worn one/)
+    expect(judgeFelt('drops on', 'snug', false).says).toMatch(/which of the two/)
+  })
+})
+
+describe('fit-up rounds', () => {
+  it('judge the last that stands, with what each changed; a void one is kept with its cause', () => {
+    const followed = followRounds([{ value: 0.02 }, { value: 0.09, voidBecause: 'bolt 4 loose' }, { value: 0.07, changed: 'shim out' }])
+    expect(followed).toMatchObject({ ok: true, value: { last: 0.07, steps: [{ round: 1, change: null }, { round: 3, change: expect.closeTo(0.05, 12), changed: 'shim out' }], voids: [{ round: 2, because: 'bolt 4 loose' }] } })
+  })
+  it.each([[[]], [[{ value: 1, voidBecause: 'x' }]], [[{ value: Number.NaN }]]])('refuse %j', rounds => expect(followRounds(rounds).ok).toBe(false))
+})
+
+describe('uncertainty', () => {
+  it.each([[0.05, 'Holds'], [0.0079, 'Open'], [0.0921, 'Open'], [-0.005, 'Open'], [-0.02, 'Out']])('%s of 0 to 0.1 with 0.008: %s', (value, verdict) => expect(judgeWithUncertainty(value, { min: 0, max: 0.1 }, 0.008).verdict).toBe(verdict))
+  it('none changes nothing', () => expect(judgeWithUncertainty(0, { min: 0, max: 0.1 }, 0).verdict).toBe('Thin'))
 })

@@ -1,6 +1,9 @@
 import { accept, refuse, type Result } from '../result.ts'
+import { judge, type Judgement, type Limits } from '../verdict.ts'
 
-/** Mean coefficients of linear expansion near room temperature, 1/K. Textbook values; the sheet's own figure goes before them. */
+/**
+ * Mean coefficients of linear expansion near room temperature, 1/K. Textbook values; the sheet's own figure goes before them.
+ */
 export const EXPANSION_PER_K = {
   'carbon steel': 11.7e-6,
   'stainless steel': 16.5e-6,
@@ -10,6 +13,7 @@ export const EXPANSION_PER_K = {
 } as const
 
 export type ExpansionMaterial = keyof typeof EXPANSION_PER_K
+export const MATERIALS = Object.keys(EXPANSION_PER_K) as [ExpansionMaterial, ...ExpansionMaterial[]]
 
 /**
  * Length at the reference temperature of 20 °C (ISO 1): L20 = L / (1 + α·(T − 20)).
@@ -30,4 +34,14 @@ export function seriesStands(before: number, after: number, tolerance: number): 
 /** Standard uncertainty of a difference of two independent readings, u = √(u₁² + u₂²) (ISO/IEC Guide 98-3). Same unit in and out. */
 export function uncertaintyOfDifference(first: number, second: number): number {
   return Math.hypot(first, second)
+}
+
+/**
+ * Holds a value against limits it must be inside of by its uncertainty (after ISO 14253-1): nearer to a limit than that,
+ * neither inside nor outside is shown, and it stays Open. Same unit throughout.
+ */
+export function judgeWithUncertainty(value: number, limits: Limits, uncertainty: number): Judgement {
+  const plain = judge(value, limits)
+  const near = [limits.min, limits.max].some(limit => limit !== undefined && Math.abs(value - limit) < uncertainty - 1e-12)
+  return near ? { ...plain, verdict: 'Open' } : plain
 }

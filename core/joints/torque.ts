@@ -40,5 +40,15 @@ export function settingWithExtension(torqueNm: number, wrenchLength: number, ext
   return allAboveNought(torqueNm, wrenchLength) && extension >= 0 ? accept(torqueNm * wrenchLength / (wrenchLength + extension)) : refuse('Give the torque wanted, the length of the wrench and that of the extension.')
 }
 
+/** Preload from torque by friction in thread and under the head, the inverse of {@link torqueByFrictionNm}, N. */
+export function preloadByFrictionN(torqueNm: number, friction: ThreadFriction): Result<number> {
+  const perNewton = torqueByFrictionNm(1, friction)
+  if (!perNewton.ok) return perNewton
+  return allAboveNought(torqueNm) ? accept(torqueNm / perNewton.value) : refuse(NEEDS)
+}
+
+/** Preload may reach this share of proof, its scatter included. */
+export const MOST_OF_PROOF = 0.75
+
 const allAboveNought = (...values: number[]) => values.every(value => value > 0 && Number.isFinite(value))
 const NEEDS = 'Every figure of the bolt must be above nought: preload or torque, diameter, pitch, friction.'

@@ -1,2 +1,5 @@
 export { fromOtherEnd, clockText, parseClock, angleBetween } from './clock.ts'
-export { gearMesh, type GearMesh } from './gears.ts'
+export { gearMesh, toothMeeting, type GearMesh, type ToothMeeting } from './gears.ts'
+export { chainMarks, marksMeet, missOf, type ChainedMarks, type MarkRule } from './chain.ts'
+export { turnFor, senseFromOtherEnd, type Hand, type Sense } from './turning.ts'
+export { checkPlaces, type PlacedPart, type Places } from './places.ts'

@@ -50,6 +50,7 @@ function findUnit(text: string, kind: Kind): Result<UnitName> {
 const KIND_WORDS: Record<Kind, string> = {
   length: 'length', torque: 'torque', pressure: 'pressure', temperature: 'temperature', temperatureDifference: 'temperature difference',
   mass: 'mass', force: 'force', angle: 'angle', speed: 'speed', time: 'time', count: 'count',
+  ratio: 'a bare figure or a share', velocity: 'vibration velocity', resistance: 'resistance', volume: 'volume', temperatureRate: 'rate of temperature', unbalance: 'unbalance', current: 'current', power: 'power',
 }
 
 /** Decimal readings of a figure: one when it is plain, two when a comma may be decimal or thousands. */

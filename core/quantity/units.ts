@@ -2,7 +2,7 @@
  * Units as data. `factor` turns one of the unit into the base unit of its kind; `offset` is added afterwards (temperatures only).
  * Factors are exact by definition: international yard and pound agreement (1959), standard gravity 9.80665 m/s², lbf from both.
  */
-export const KINDS = ['length', 'torque', 'pressure', 'temperature', 'temperatureDifference', 'mass', 'force', 'angle', 'speed', 'time', 'count'] as const
+export const KINDS = ['length', 'torque', 'pressure', 'temperature', 'temperatureDifference', 'mass', 'force', 'angle', 'speed', 'time', 'count', 'ratio', 'velocity', 'resistance', 'volume', 'temperatureRate', 'unbalance', 'current', 'power'] as const
 export type Kind = typeof KINDS[number]
 
 export interface Unit {
@@ -60,6 +60,22 @@ export const UNITS = {
   's': { kind: 'time', factor: 1 },
   'min': { kind: 'time', factor: 60 },
   'h': { kind: 'time', factor: 3600, also: ['hr', 'hrs', 'hours'] },
+  '1': { kind: 'ratio', factor: 1 },
+  '%': { kind: 'ratio', factor: 0.01, also: ['percent', 'per cent'] },
+  '‰': { kind: 'ratio', factor: 0.001 },
+  'mm/s': { kind: 'velocity', factor: 1 },
+  'in/s': { kind: 'velocity', factor: INCH, also: ['ips'] },
+  'MΩ': { kind: 'resistance', factor: 1, also: ['mohm', 'megohm'] },
+  'GΩ': { kind: 'resistance', factor: 1000, also: ['gohm'] },
+  'kΩ': { kind: 'resistance', factor: 0.001, also: ['kohm'] },
+  'Ω': { kind: 'resistance', factor: 1e-6, also: ['ohm'] },
+  'L': { kind: 'volume', factor: 1, also: ['litre', 'litres'] },
+  'mL': { kind: 'volume', factor: 0.001 },
+  'm³': { kind: 'volume', factor: 1000, also: ['m3'] },
+  'K/h': { kind: 'temperatureRate', factor: 1 },
+  'g·mm': { kind: 'unbalance', factor: 1, also: ['gmm', 'g.mm', 'g*mm'] },
+  'A': { kind: 'current', factor: 1 },
+  'kW': { kind: 'power', factor: 1 },
   'pcs': { kind: 'count', factor: 1, also: ['off', '×'] },
 } as const satisfies Record<string, Unit>
 
@@ -68,6 +84,7 @@ export type UnitName = keyof typeof UNITS
 export const BASE_UNIT: Record<Kind, UnitName> = {
   length: 'mm', torque: 'N·m', pressure: 'MPa', temperature: '°C', temperatureDifference: 'K', mass: 'kg',
   force: 'N', angle: '°', speed: '1/min', time: 's', count: 'pcs',
+  ratio: '1', velocity: 'mm/s', resistance: 'MΩ', volume: 'L', temperatureRate: 'K/h', unbalance: 'g·mm', current: 'A', power: 'kW',
 }
 
 /** Words that name more than one unit; each is answered with the question to ask. */

@@ -1,1 +1,7 @@
 export { stripReading, stripScaleClearanceMm, type StripReading } from './strip.ts'
+export { reduceStrips, journalSkew, type StripSet, type HornGaps, type Skew } from './strips.ts'
+export { capPinch, type Pinch, type PinchEnd } from './pinch.ts'
+export { runningClearance, CLEARANCE_SCHOOLS, type RunningClearance } from './running.ts'
+export { pressBush, type BushResult, type PressedBush } from './bush.ts'
+export { blueContact, CONTACT_COLUMNS, CONTACT_ROWS, type Contact } from './contact.ts'
+export { axialSet, type AxialMargins, type AxialSet } from './axial-set.ts'

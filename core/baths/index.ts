@@ -1,0 +1,1 @@
+export { mixBath, waitState, type Mix, type Wait, type WaitState } from './baths.ts'

@@ -1,0 +1,91 @@
+import { accept, refuse, type Result } from '../result.ts'
+import { BORE_CODES, WIDTH_MM, OUTSIDE_MM, type DiameterSeries, type WidthSeries } from './iso15-data.ts'
+
+export type BearingType = 'deep groove ball' | 'angular contact ball' | 'spherical roller' | 'cylindrical roller'
+
+/** Series this page knows: what it is, and which dimension series of ISO 15 it follows. */
+const SERIES: { pattern: RegExp, type: BearingType, diameter: DiameterSeries, width: WidthSeries }[] = [
+  { pattern: /^60$/, type: 'deep groove ball', diameter: '0', width: '10' },
+  { pattern: /^62$/, type: 'deep groove ball', diameter: '2', width: '02' },
+  { pattern: /^63$/, type: 'deep groove ball', diameter: '3', width: '03' },
+  { pattern: /^64$/, type: 'deep groove ball', diameter: '4', width: '04' },
+  { pattern: /^72$/, type: 'angular contact ball', diameter: '2', width: '02' },
+  { pattern: /^73$/, type: 'angular contact ball', diameter: '3', width: '03' },
+  { pattern: /^222$/, type: 'spherical roller', diameter: '2', width: '22' },
+  { pattern: /^223$/, type: 'spherical roller', diameter: '3', width: '23' },
+  { pattern: /^213$/, type: 'spherical roller', diameter: '3', width: '03' },
+  { pattern: /^(NU|NJ|N|NUP)2$/, type: 'cylindrical roller', diameter: '2', width: '02' },
+  { pattern: /^(NU|NJ|N|NUP)3$/, type: 'cylindrical roller', diameter: '3', width: '03' },
+  { pattern: /^(NU|NJ|N|NUP)22$/, type: 'cylindrical roller', diameter: '2', width: '22' },
+  { pattern: /^(NU|NJ|N|NUP)23$/, type: 'cylindrical roller', diameter: '3', width: '23' },
+]
+
+export const CLEARANCE_GROUPS = ['C2', 'CN', 'C3', 'C4', 'C5'] as const
+export type ClearanceGroup = typeof CLEARANCE_GROUPS[number]
+
+export interface Bearing {
+  type: BearingType
+  series: string
+  boreMm: number
+  outsideMm: number
+  widthMm: number
+  group: ClearanceGroup
+  taperedBore: boolean
+  /** Sealed or shielded: not washed, and not heated above what the seal bears. */
+  closed: 'sealed' | 'shielded' | null
+  /** What its suffixes change at the bench. */
+  heed: string[]
+}
+
+const ASK = 'Measure bore, outside diameter and width and type them instead.'
+
+/**
+ * Reads a rolling bearing's designation into its boundary dimensions (ISO 15, mm) and what its suffixes change.
+ * Known: 60 62 63 64, 72 73, 222 223 213, NU NJ N NUP with 2 3 22 23, bore codes 00 to 40; suffixes C2 to C5, K, seals and
+ * shields. Anything else is refused and asks for the three dimensions: it does not guess. Codes of three figures (608)
+ * and bores with a stroke (/22 /28 /32) break the bore rule and are refused by name.
+ *
+ * @example readDesignation('6312-2RS C3') // 60 × 130 × 31, group C3, sealed
+ */
+export function readDesignation(text: string): Result<Bearing> {
+  const clean = text.trim().toUpperCase().replace(/\s+/g, ' ')
+  if (/\/(22|28|32)\b/.test(clean)) return refuse(`“${text}”: a stroke gives the bore in millimetres and breaks the usual bore rule. ${ASK}`)
+  const match = /^((?:NUP|NU|NJ|N)?) ?(\d{2,5})\s*[-/ ]?\s*(.*)$/.exec(clean)
+  if (!match) return refuse(`“${text}” is not a designation known here. ${ASK}`)
+  const [, letters = '', figures = '', tail = ''] = match
+  if (figures.length <= 3 && !letters) return refuse(`“${text}”: codes of three figures, such as 608, break the usual bore rule. ${ASK}`)
+  const series = letters + figures.slice(0, -2)
+  const code = figures.slice(-2)
+  const known = SERIES.find(one => one.pattern.test(series))
+  if (!known) return refuse(`“${text}”: the series ${series} is not known here. ${ASK}`)
+  const boreMm = BORE_CODES[code] ?? Number(code) * 5
+  const outsideMm = OUTSIDE_MM[known.diameter][boreMm]
+  const widthMm = WIDTH_MM[known.width][boreMm]
+  if (outsideMm === undefined || widthMm === undefined) return refuse(`“${text}”: no dimensions are kept here for the series ${series} with a bore of ${boreMm} mm. ${ASK}`)
+  const suffixes = readSuffixes(tail)
+  if (!suffixes.ok) return refuse(`“${text}”: ${suffixes.why}`)
+  return accept({ type: known.type, series, boreMm, outsideMm, widthMm, ...suffixes.value })
+}
+
+/** Suffixes that change the job. Cage, lubrication-groove and running-accuracy suffixes change nothing here and are named as such. */
+const SUFFIXES: { pattern: RegExp, sets?: Partial<Pick<Bearing, 'group' | 'taperedBore' | 'closed'>>, heed?: string }[] = [
+  { pattern: /^(C[2345])$/ },
+  { pattern: /^CN$/, sets: { group: 'CN' } },
+  { pattern: /^K$/, sets: { taperedBore: true }, heed: 'tapered bore 1:12: it is driven up, not pushed on' },
+  { pattern: /^(2RS1?|2RSR|RS1?|RSR|2RSH|LLU)$/, sets: { closed: 'sealed' }, heed: 'sealed: do not wash it, and do not heat it above what its seal bears' },
+  { pattern: /^(ZZ|2Z|Z)$/, sets: { closed: 'shielded' }, heed: 'shielded: do not wash it; its grease limits the heat' },
+  { pattern: /^(W33|S|M|MA|MB|J|TN|TN9|P|CC|E|EC|B|A|CA|ECP|ECM|ECJ)$/ },
+]
+
+function readSuffixes(tail: string): Result<Pick<Bearing, 'group' | 'taperedBore' | 'closed' | 'heed'>> {
+  const read: Pick<Bearing, 'group' | 'taperedBore' | 'closed' | 'heed'> = { group: 'CN', taperedBore: false, closed: null, heed: [] }
+  for (const word of tail.split(/[\s/-]+/).filter(Boolean)) {
+    const known = SUFFIXES.find(one => one.pattern.test(word))
+    if (!known) return refuse(`the suffix ${word} is not known here. Leave it out if it changes neither clearance, bore nor seals. ${ASK}`)
+    if (/^C[2345]$/.test(word)) read.group = word as ClearanceGroup
+    Object.assign(read, known.sets)
+    if (known.heed) read.heed.push(known.heed)
+  }
+  if (read.group !== 'CN') read.heed.push(`clearance group ${read.group}: do not put one of another group in its place`)
+  return accept(read)
+}

@@ -1,0 +1,31 @@
+import { accept, refuse, type Result } from '../result.ts'
+
+/** Rows along the bearing, from the stated end; columns round it, from left horn to right. */
+export const CONTACT_ROWS = 4
+export const CONTACT_COLUMNS = 6
+
+export interface Contact {
+  /** Share of the projected area that carries, 0 to 1. */
+  share: number
+  /** Share of what carries that lies in the middle 120° (the four middle columns). */
+  centralShare: number
+  says: 'well spread' | 'one end only' | 'one edge only' | 'off the middle' | 'none'
+}
+
+/**
+ * Contact by blue on a grid of 4 along by 6 round, squares of nought, a half or one, row by row from the stated end.
+ * Refused: not 24 squares, or a square that is none of these.
+ */
+export function blueContact(squares: readonly number[]): Result<Contact> {
+  if (squares.length !== CONTACT_ROWS * CONTACT_COLUMNS) return refuse(`The grid has ${CONTACT_ROWS * CONTACT_COLUMNS} squares; ${squares.length} were given.`)
+  if (!squares.every(one => one === 0 || one === 0.5 || one === 1)) return refuse('A square is empty, half or full: 0, 0.5 or 1.')
+  const sum = (keep: (row: number, column: number) => boolean) => squares.reduce<number>((total, one, i) => keep(Math.floor(i / CONTACT_COLUMNS), i % CONTACT_COLUMNS) ? total + one : total, 0)
+  const all = sum(() => true)
+  if (all === 0) return accept({ share: 0, centralShare: 0, says: 'none' })
+  const centralShare = sum((_, column) => column >= 1 && column <= 4) / all
+  const ofOneHalf = (a: number) => a / all > 0.85
+  const says = ofOneHalf(sum(row => row < 2)) || ofOneHalf(sum(row => row >= 2))
+    ? 'one end only'
+    : ofOneHalf(sum((_, column) => column < 3)) || ofOneHalf(sum((_, column) => column >= 3)) ? 'one edge only' : centralShare < 0.6 ? 'off the middle' : 'well spread'
+  return accept({ share: all / squares.length, centralShare, says })
+}

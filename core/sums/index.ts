@@ -1,0 +1,31 @@
+import { CRAFTS, type AnySum, type Craft } from './define.ts'
+import { bathSums } from './baths.ts'
+import { fitSums } from './fits.ts'
+import { gaugingSums } from './gauging.ts'
+import { jointSums } from './joints.ts'
+import { markSums } from './marks.ts'
+import { pressSums } from './press.ts'
+import { provingSums } from './proving.ts'
+import { riggingSums } from './rigging.ts'
+import { rollerSums } from './rollers.ts'
+import { sealSums } from './seals.ts'
+import { sleeveSums } from './sleeves.ts'
+import { stackSums } from './stacks.ts'
+
+export { CRAFTS, runSum, toWire, verdictOf, type Answer, type AnySum, type Craft, type Figure, type Progress, type School } from './define.ts'
+export type { Field, Fields, NumberField, ListField, RowsField } from './fields.ts'
+
+/** Every sum there is, in the order of the crafts. */
+export const SUMS: readonly AnySum[] = [gaugingSums, fitSums, rollerSums, sleeveSums, pressSums, jointSums, sealSums, stackSums, markSums, riggingSums, bathSums, provingSums].flat()
+
+const byName = new Map(SUMS.map(sum => [sum.name, sum]))
+
+/** A sum by its name; undefined where there is none. */
+export const sumNamed = (name: string): AnySum | undefined => byName.get(name)
+
+export const sumsOf = (craft: Craft): readonly AnySum[] => SUMS.filter(sum => sum.craft === craft)
+
+export const CRAFT_TITLES: Record<Craft, string> = {
+  gauging: 'Readings', fits: 'Limits and fits', rollers: 'Rolling bearings', sleeves: 'Sleeve bearings', press: 'Press and shrink', joints: 'Joints', seals: 'Seals and O-rings', stacks: 'Stacks and shims', marks: 'Marks and gears', rigging: 'Lifting', baths: 'Baths and waits', proving: 'Proving',
+}
+export const isCraft = (text: string): text is Craft => (CRAFTS as readonly string[]).includes(text)

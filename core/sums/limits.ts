@@ -1,0 +1,19 @@
+import { holdAgainst, type Consequences, type Held, type Limits } from '../verdict.ts'
+import { number, optional, type NumberField } from './fields.ts'
+import type { UnitName } from '../quantity/index.ts'
+
+/** Limits that a person types from the maker's manual: they go before any table in the core. */
+export const MAKER = 'typed here, from the maker’s manual'
+export const NO_LIMIT = 'no limit given: type the one in the maker’s manual'
+export const RULE_OF_THUMB = 'a rule of thumb; the maker’s manual goes before it'
+
+/** A pair of optional fields for the maker's least and greatest. Their keys carry the unit, as every name does. */
+export const makerMin = (unit: UnitName, span: readonly [number, number]): NumberField & { optional: true } => optional(number('Maker’s least', unit, span))
+export const makerMax = (unit: UnitName, span: readonly [number, number]): NumberField & { optional: true } => optional(number('Maker’s greatest', unit, span))
+
+/** Holds a value against the maker's limits where they were typed; else against a general table, labelled as such; else against nothing. */
+export function hold(value: number, maker: Limits, consequences: Consequences = {}, general?: { limits: Limits, source: string }): Held {
+  const given = maker.min !== undefined || maker.max !== undefined
+  if (given) return holdAgainst(value, maker, MAKER, consequences)
+  return general ? holdAgainst(value, general.limits, general.source, consequences) : holdAgainst(value, {}, NO_LIMIT)
+}
