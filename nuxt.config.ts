@@ -10,7 +10,7 @@ export default defineNuxtConfig({
   telemetry: false,
   devtools: { enabled: false },
   features: { inlineStyles: false },
-  css: ['~/assets/fonts.css', '~/assets/look.css', '~/assets/kit.css'],
+  css: ['~/assets/fonts.css', '~/assets/look.css', '~/assets/kit.css', '~/assets/drawings.css'],
   components: [{ path: '~/components', pathPrefix: false }],
   app: { head: { title: 'Needler', htmlAttrs: { lang: 'en' }, meta: [{ name: 'viewport', content: 'width=device-width, initial-scale=1' }], link: [{ rel: 'icon', type: 'image/svg+xml', href: '/needle.svg' }] } },
   elementPlus: { importStyle: 'css', themes: ['dark'] },
@@ -25,5 +25,5 @@ export default defineNuxtConfig({
   },
   nitro: { preset: 'node-server', typescript: { tsConfig } },
   typescript: { strict: true, tsConfig, sharedTsConfig: { ...tsConfig, include: checkedRooms }, nodeTsConfig: tsConfig },
-  vite: { build: { chunkSizeWarningLimit: 900 } },
+  vite: { build: { chunkSizeWarningLimit: 900 }, worker: { format: 'es' } },
 })

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { SUMS } from '~~/core/sums'
 import type { OpenJob, YardArea } from '~~/shared/answers'
 
 interface Hit { key: string, name: string, kind: string, go: () => unknown }
@@ -26,9 +27,10 @@ const local = computed((): Hit[] => job.plan
       ...job.plan.sheet.checks.flatMap(one => one.at.slice(0, 1).map(at => ({ key: `c${one.id}`, name: one.title, kind: 'reading', go: () => bench.look({ to: 'reading', check: one.id, moment: at.moment }) }))),
     ]
   : [])
+const sums = SUMS.map((one): Hit => ({ key: `g${one.name}`, name: one.title, kind: 'sum', go: () => navigateTo({ path: `/gauge-room/${one.craft}`, query: { sum: one.name } }) }))
 const hits = computed(() => {
   const words = text.value.trim().toLowerCase().split(/\s+/)
-  return [...local.value, ...machines.value].filter(one => words.every(word => `${one.name} ${one.kind}`.toLowerCase().includes(word))).slice(0, 12)
+  return [...local.value, ...machines.value, ...sums].filter(one => words.every(word => `${one.name} ${one.kind}`.toLowerCase().includes(word))).slice(0, 12)
 })
 function pick(hit: Hit | undefined) {
   if (!hit) return
@@ -39,7 +41,7 @@ function pick(hit: Hit | undefined) {
 
 <template>
   <el-dialog v-model="open" title="Find" width="560" append-to-body>
-    <form @submit.prevent="pick(hits[0])"><label class="sr" for="find">Machine, job, step, part or reading</label><input id="find" ref="field" v-model="text" class="field" type="search" autocomplete="off" placeholder="machine, job, step, part, reading"></form>
+    <form @submit.prevent="pick(hits[0])"><label class="sr" for="find">Machine, job, step, part, reading or sum</label><input id="find" ref="field" v-model="text" class="field" type="search" autocomplete="off" placeholder="machine, job, step, part, reading, sum"></form>
     <ul class="hits"><li v-for="hit in hits" :key="hit.key"><button @click="pick(hit)"><span>{{ hit.name }}</span><span class="soft">{{ hit.kind }}</span></button></li><li v-if="!hits.length" class="soft none">Nothing fits. Try a tag or a part's name.</li></ul>
   </el-dialog>
 </template>

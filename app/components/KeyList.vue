@@ -1,6 +1,6 @@
 <script setup lang="ts">
 const open = defineModel<boolean>({ required: true })
-const KEYS = [['/', 'find anything'], ['g y', 'yard'], ['g b', 'bench'], ['n', 'next step'], ['Enter', 'confirm the step in view'], ['r', 'next reading owed'], ['m', 'next mark owed'], ['t', 'next tag or bag owed'], ['u', 'undo (writes a correction)'], ['i', 'millimetres or inches'], ['?', 'this list']]
+const KEYS = [['/', 'find anything'], ['g y', 'yard'], ['g b', 'bench'], ['g r', 'gauge room'], ['n', 'next step'], ['Enter', 'confirm the step in view'], ['r', 'next reading owed'], ['m', 'next mark owed'], ['t', 'next tag or bag owed'], ['u', 'undo (writes a correction)'], ['i', 'millimetres or inches'], ['?', 'this list']]
 </script>
 
 <template>

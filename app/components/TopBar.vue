@@ -4,7 +4,7 @@ import { Moon, QuestionFilled, Search, Sunny } from '@element-plus/icons-vue'
 defineEmits<{ find: [], help: [] }>()
 const session = useSessionStore()
 const { system, dark, toggleSystem } = useDisplay()
-const PLACES = [{ to: '/', name: 'Yard', starts: /^\/($|machines)/ }, { to: '/bench', name: 'Bench', starts: /^\/bench/ }]
+const PLACES = [{ to: '/', name: 'Yard', starts: /^\/($|machines)/ }, { to: '/bench', name: 'Bench', starts: /^\/bench/ }, { to: '/gauge-room', name: 'Gauge room', starts: /^\/gauge-room/ }]
 const route = useRoute()
 </script>
 

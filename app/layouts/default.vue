@@ -7,6 +7,7 @@ const finding = ref(false)
 useKeys({
   'g y': () => navigateTo('/'),
   'g b': () => navigateTo('/bench'),
+  'g r': () => navigateTo('/gauge-room'),
   '/': () => { finding.value = true },
   'i': toggleSystem,
   '?': () => { helping.value = !helping.value },

@@ -1,3 +1,3 @@
-export { parseQuantity, fromBase, type Field, type Quantity } from './parse.ts'
+export { parseQuantity, fromBase, toBase, type Field, type Quantity } from './parse.ts'
 export { formatQuantity, formatInchFraction, displayLength, fixed, type LengthSystem, type InchStyle, type LengthDisplay } from './format.ts'
 export { UNITS, BASE_UNIT, KINDS, type Kind, type UnitName } from './units.ts'

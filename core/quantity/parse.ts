@@ -72,7 +72,11 @@ function readFigure(figure: string): Result<number[]> {
   return accept(thousands ? [asDecimal, sign * Number(body.replace(',', ''))] : [asDecimal])
 }
 
-const toBase = (figure: number, unit: Unit) => figure * unit.factor + (unit.offset ?? 0)
+/** A figure in `unit` as a base-unit value; no rounding. */
+export function toBase(figure: number, unit: UnitName): number {
+  const { factor, offset } = UNITS[unit] as Unit
+  return figure * factor + (offset ?? 0)
+}
 
 const inside = (value: number, span: Field['span']) => !span || (value >= span[0] && value <= span[1])
 
@@ -121,7 +125,7 @@ export function parseQuantity(text: string, field: Field): Result<Quantity> {
       ? `“${clean}” is ${unit.reference} pressure; this field takes ${field.reference} pressure.`
       : `Gauge or absolute? This field takes ${field.reference} pressure: write it as ${field.reference === 'gauge' ? 'barg or psig' : 'bara or psia'}.`)
 
-  const values = figures.value.map(figure => toBase(figure, unit))
+  const values = figures.value.map(figure => toBase(figure, found.value))
   const believable = field.span ? values.filter(value => inside(value, field.span)) : values
   if (values.length > 1 && believable.length !== 1)
     return refuse(`“${figureText}”: is the comma decimal or thousands? Write it with a point, or without the comma.`)

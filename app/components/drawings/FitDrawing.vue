@@ -1,0 +1,46 @@
+<script setup lang="ts">
+import { limitsOfClass } from '~~/core/fits'
+import type { Drawn } from '~/composables/useDrawn'
+
+/** Both tolerance bands to one scale of micrometres from nominal, the measured sizes on them, and the clearance they make. */
+const props = defineProps<Drawn>()
+const { given, got, say } = useDrawn(props)
+interface Band { name: string, low: number, high: number, tone: 'blue' | 'metal' }
+const nominal = computed(() => given('nominalMm'))
+const fromNominal = (mm: number) => (mm - nominal.value) * 1000
+const bands = computed((): Band[] => {
+  if (Number.isFinite(got('holeUpperUm'))) {
+    const names = props.input.ring ? (String(props.input.ring).startsWith('inner') ? ['bearing bore', `shaft ${props.input.seat}`] : [`housing ${props.input.seat}`, 'bearing outside']) : [`hole ${props.input.hole}`, `shaft ${props.input.shaft}`]
+    return [{ name: names[0]!, low: got('holeLowerUm'), high: got('holeUpperUm'), tone: 'blue' }, { name: names[1]!, low: got('shaftLowerUm'), high: got('shaftUpperUm'), tone: 'metal' }]
+  }
+  const found = props.answer.figures.find(one => one.key === 'class')?.value
+  const classes: [string, unknown, Band['tone']][] = found ? [[props.input.side === 'hole' ? 'hole' : 'shaft', found, props.input.side === 'hole' ? 'blue' : 'metal']] : [['hole', props.input.hole, 'blue'], ['shaft', props.input.shaft, 'metal']]
+  return classes.flatMap(([part, name, tone]) => {
+    const limits = name ? limitsOfClass(nominal.value, String(name)) : null
+    return limits?.ok ? [{ name: `${part} ${name}`, low: limits.value.lowerUm, high: limits.value.upperUm, tone }] : []
+  })
+})
+const measured = computed(() => {
+  const spans: [string, number, number][] = [['hole measured', given('holeLeastMm'), given('holeGreatestMm')], ['shaft measured', given('shaftLeastMm'), given('shaftGreatestMm')], ['measured', given('leastMm'), given('greatestMm')]]
+  return spans.filter(([, low]) => Number.isFinite(low)).map(([name, low, high]) => ({ name, low: fromNominal(low), high: fromNominal(high) }))
+})
+const x = computed(() => scaleOf([0, ...bands.value.flatMap(one => [one.low, one.high]), ...measured.value.flatMap(one => [one.low, one.high])], 170, 690))
+const rows = computed(() => [...bands.value.map(one => ({ ...one, kind: 'band' as const })), ...measured.value.map(one => ({ ...one, kind: 'measured' as const, tone: 'metal' as const }))])
+const y = (i: number) => 34 + i * (rows.value.length > 3 ? 44 : 60)
+const ends = computed(() => [got('minClearanceUm'), got('maxClearanceUm')].filter(Number.isFinite))
+const words = (um: number) => um < 0 ? `${say(-um, 'µm', 1)} interference` : `${say(um, 'µm', 1)} clearance`
+const bottom = computed(() => y(rows.value.length) + 8)
+</script>
+
+<template>
+  <svg class="draw" :viewBox="`0 0 720 ${bottom + 34}`" role="img" :aria-label="ends.map(words).join(' to ')">
+    <path :d="`M${x(0)} 14 V${bottom}`" class="centre" /><text :x="x(0)" :y="bottom + 20" text-anchor="middle" class="dim">{{ say(nominal, 'mm', 3) }}</text>
+    <g v-for="(one, i) in rows" :key="one.name">
+      <text x="160" :y="y(i) + 20" text-anchor="end">{{ one.name }}</text>
+      <rect v-if="one.kind === 'band'" :x="x(one.low)" :y="y(i)" :width="Math.max(2, x(one.high) - x(one.low))" height="30" :class="one.tone" />
+      <path v-else :d="`M${x(one.low)} ${y(i) + 16} H${x(one.high)} M${x(one.low)} ${y(i) + 6} v20 M${x(one.high)} ${y(i) + 6} v20`" class="active" />
+      <text :x="x(one.low) - 5" :y="y(i) + 21" text-anchor="end" class="dim small">{{ x(one.low) > 220 ? Math.round(one.low * 10) / 10 : '' }}</text><text :x="x(one.high) + 5" :y="y(i) + 21" class="dim small">{{ Math.round(one.high * 10) / 10 }}</text>
+    </g>
+    <text v-if="ends.length" x="706" :y="bottom + 20" text-anchor="end">{{ ends.map(words).join(' to ') }}</text>
+  </svg>
+</template>

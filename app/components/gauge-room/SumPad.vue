@@ -1,0 +1,60 @@
+<script setup lang="ts">
+import type { AnySum } from '~~/core/sums'
+
+/** One sum: what you give on the left, what you get on the right. */
+const props = defineProps<{ sum: AnySum }>()
+const { texts, set, input, errors, result, worker, work, clear, example, isExample } = useSum(props.sum)
+const pinning = ref(false)
+const said = ref('')
+const { copy } = useClipboard({ legacy: true })
+const given = computed(() => input.value.ok ? input.value.value : {})
+const answer = computed(() => input.value.ok && result.value.ok ? result.value.value : null)
+const why = computed(() => input.value.ok ? (result.value.ok ? '' : result.value.why) : input.value.why)
+const address = () => `${location.origin}/gauge-room/${props.sum.craft}?${new URLSearchParams({ sum: props.sum.name, ...toQuery(given.value) })}`
+const asText = computed(() => answer.value ? sumAsText(props.sum, given.value, answer.value, address()) : '')
+const isLong = computed(() => worker.progress.value !== null)
+const slow = ref(false)
+watch(isLong, (now) => {
+  slow.value = false
+  if (now) setTimeout(() => { slow.value = isLong.value }, 300)
+})
+async function take(what: string, text: string) {
+  await copy(text)
+  said.value = `${what} copied.`
+  setTimeout(() => { said.value = '' }, 4000)
+}
+function saveCsv() {
+  const link = document.createElement('a')
+  link.href = URL.createObjectURL(new Blob(['\uFEFF', sumAsCsv(props.sum, given.value, answer.value!)], { type: 'text/csv' }))
+  link.download = `${props.sum.name}.csv`
+  link.click()
+  URL.revokeObjectURL(link.href)
+}
+</script>
+
+<template>
+  <div class="pad">
+    <section class="card give" aria-label="What you give">
+      <header><h2>{{ sum.title }}</h2><p class="soft">{{ sum.about }}</p></header>
+      <p v-if="isExample" class="example">Example figures. Type over them.</p>
+      <SumFields :sum="sum" :texts="texts" :errors="errors" @set="set" />
+      <div class="under"><button v-if="isExample" type="button" class="btn" data-test="clear" @click="clear">Clear all</button><button v-else type="button" class="btn" @click="example">Show the example</button></div>
+    </section>
+    <section class="card get" aria-label="What you get" aria-live="polite">
+      <div v-if="isLong && slow" class="long"><label for="how-far">Working it out: {{ Math.round((worker.progress.value ?? 0) * 100) }} %</label><progress id="how-far" max="1" :value="worker.progress.value ?? 0" /><button type="button" class="btn" data-test="stop" @click="worker.stop">Stop</button></div>
+      <template v-if="answer">
+        <SumAnswer :sum="sum" :answer="answer" :input="given" />
+        <div class="acts"><button type="button" class="btn now" data-test="pin" @click="pinning = true">Pin to a job</button><button type="button" class="btn" data-test="copy-text" @click="take('The sum is', asText)">Copy as text</button><button type="button" class="btn" data-test="csv" @click="saveCsv">Save as CSV</button><button type="button" class="btn" data-test="copy-address" @click="take('The address is', address())">Copy address</button><span role="status" class="soft">{{ said }}</span></div>
+      </template>
+      <div v-else-if="!isLong" class="none"><p class="why" role="status" data-test="why-not">{{ why }}</p><button v-if="worker.stopped.value" type="button" class="btn now" data-test="again" @click="work">Work it out</button></div>
+    </section>
+    <el-dialog v-model="pinning" title="Pin to a job" width="520" append-to-body destroy-on-close><PinPad v-if="pinning && answer" :sum="sum" :answer="answer" :text="asText" @done="pinning = false" /></el-dialog>
+  </div>
+</template>
+
+<style scoped>
+.pad { display: grid; grid-template-columns: minmax(330px, 5fr) 8fr; gap: 12px; align-items: start; } .give, .get { padding: 14px 16px; display: grid; gap: 12px; align-content: start; min-width: 0; } header h2 { font-size: 25px; } header p { font-size: 15px; }
+.example { font-size: 15px; border-left: 4px solid var(--line); padding-left: 10px; color: var(--soft); } .under { display: flex; gap: 8px; } .acts { display: flex; flex-wrap: wrap; gap: 8px; align-items: center; border-top: 1px solid var(--line); padding-top: 10px; } .acts .btn { font-size: 18px; padding: 0 14px; }
+.long { display: flex; gap: 12px; align-items: center; } progress { flex: 1; height: 14px; accent-color: var(--brass); } .none { min-height: 220px; display: grid; place-content: center; gap: 12px; justify-items: center; text-align: center; font-size: 18px; } .none .why { color: var(--ink); max-width: 46ch; }
+@media (max-width: 900px) { .pad { grid-template-columns: 1fr; } }
+</style>

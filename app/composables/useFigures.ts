@@ -1,0 +1,24 @@
+import { displayLength, fixed } from '~~/core/quantity'
+import type { Figure } from '~~/core/sums'
+
+/** A figure of an answer as the screen shows it: lengths in the chosen system, everything else as it is. */
+export function showFigureOf({ value, unit = '', decimals = 3 }: Pick<Figure, 'value' | 'unit' | 'decimals'>, lengths: 'mm' | 'inch'): { figure: string, unit: string } {
+  if (typeof value === 'boolean') return { figure: value ? 'yes' : 'no', unit: '' }
+  if (value === null) return { figure: '–', unit: '' }
+  if (typeof value === 'string') return { figure: value, unit: '' }
+  if (unit === 'mm' && lengths === 'inch') return displayLength(value, 'inch', decimals)
+  if (unit === 'µm' && lengths === 'inch') return displayLength(value / 1000, 'inch', 3, 'thou')
+  const text = fixed(value, decimals)
+  const [whole = '', part] = text.split('.')
+  return { figure: `${whole.replace(/\B(?=(\d{3})+$)/g, ' ')}${part === undefined ? '' : `.${part}`}`, unit: unit === '1' ? '' : unit }
+}
+
+/** Limits in words, in the chosen system. */
+export function limitWords(held: NonNullable<Figure['held']>, figure: Pick<Figure, 'unit' | 'decimals'>, lengths: 'mm' | 'inch'): string {
+  const say = (value: number) => showFigureOf({ value, ...figure }, lengths)
+  const unit = say(0).unit
+  const { min, max } = held.limits
+  if (min !== undefined && max !== undefined) return `${say(min).figure} to ${say(max).figure} ${unit}`.trim()
+  if (max !== undefined) return `at most ${say(max).figure} ${unit}`.trim()
+  return min !== undefined ? `at least ${say(min).figure} ${unit}`.trim() : ''
+}

@@ -1,0 +1,57 @@
+import { runSum, type Answer, type AnySum } from '~~/core/sums'
+import { refuse, type Result } from '~~/core/result'
+import { fromQuery, readField, readFields, toQuery, writeFields, type Texts } from './sumTexts'
+
+/** One sum on the screen: what is typed, what it says, and what comes of it. The address carries the input. */
+export function useSum(sum: AnySum) {
+  const { system } = useDisplay()
+  const route = useRoute()
+  const given = Object.fromEntries(Object.entries(route.query).flatMap(([key, value]) => typeof value === 'string' && key in sum.fields ? [[key, value]] : []))
+  const isExample = ref(Object.keys(given).length === 0)
+  const texts = ref<Texts>(isExample.value ? writeFields(sum.fields, sum.example, system.value) : fromQuery(sum.fields, given, system.value))
+  const result = shallowRef<Result<Answer>>(refuse(''))
+  const worker = useSumWorker()
+
+  const input = computed(() => readFields(sum.fields, texts.value, system.value))
+  const errors = computed(() => Object.fromEntries(Object.entries(sum.fields).map(([key, field]) => {
+    const read = readField(field, texts.value[key], system.value)
+    return [key, read.state === 'wrong' ? read.why : null]
+  })))
+
+  async function work() {
+    const now = input.value
+    if (!now.ok) result.value = now
+    else if (!sum.heavy) result.value = runSum(sum, now.value)
+    else {
+      const answer = await worker.run(sum.name, now.value)
+      if (answer) result.value = answer
+      else if (worker.stopped.value) result.value = refuse('Stopped. Work it out again when you are ready.')
+    }
+  }
+  const soon = useDebounceFn(work, 250)
+  watch(input, () => sum.heavy ? void soon() : void work(), { immediate: true })
+
+  const address = useDebounceFn(() => {
+    if (isExample.value || !input.value.ok || route.params.craft !== sum.craft) return
+    void navigateTo({ path: route.path, query: { sum: sum.name, ...toQuery(input.value.value) } }, { replace: true })
+  }, 400)
+  watch(texts, () => {
+    isExample.value = false
+    void address()
+  }, { deep: true })
+
+  // Figures keep their size when the screen goes over to inches; what could not be read stays as it was typed.
+  watch(system, (now, before) => {
+    const was = readFields(sum.fields, texts.value, before)
+    if (was.ok) texts.value = writeFields(sum.fields, was.value, now)
+  }, { flush: 'sync' })
+
+  function clear() {
+    texts.value = writeFields(sum.fields, {}, system.value)
+  }
+  function example() {
+    texts.value = writeFields(sum.fields, sum.example, system.value)
+  }
+  const set = (key: string, value: Texts[string]) => { texts.value = { ...texts.value, [key]: value } }
+  return { texts, set, input, errors, result, worker, work, clear, example, isExample }
+}
