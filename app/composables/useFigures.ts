@@ -2,10 +2,12 @@ import { displayLength, fixed } from '~~/core/quantity'
 import type { Figure } from '~~/core/sums'
 
 /** A figure of an answer as the screen shows it: lengths in the chosen system, everything else as it is. */
-export function showFigureOf({ value, unit = '', decimals = 3 }: Pick<Figure, 'value' | 'unit' | 'decimals'>, lengths: 'mm' | 'inch'): { figure: string, unit: string } {
+export function showFigureOf({ value, unit = '', decimals: wanted, as }: Pick<Figure, 'value' | 'unit' | 'decimals' | 'as'>, lengths: 'mm' | 'inch'): { figure: string, unit: string } {
   if (typeof value === 'boolean') return { figure: value ? 'yes' : 'no', unit: '' }
   if (value === null) return { figure: '–', unit: '' }
   if (typeof value === 'string') return { figure: value, unit: '' }
+  if (as === 'percent') return { figure: fixed(value * 100, 1), unit: '%' }
+  const decimals = wanted ?? (Number.isInteger(value) ? 0 : 3)
   if (unit === 'mm' && lengths === 'inch') return displayLength(value, 'inch', decimals)
   if (unit === 'µm' && lengths === 'inch') return displayLength(value / 1000, 'inch', 3, 'thou')
   const text = fixed(value, decimals)
@@ -14,8 +16,9 @@ export function showFigureOf({ value, unit = '', decimals = 3 }: Pick<Figure, 'v
 }
 
 /** Limits in words, in the chosen system. */
-export function limitWords(held: NonNullable<Figure['held']>, figure: Pick<Figure, 'unit' | 'decimals'>, lengths: 'mm' | 'inch'): string {
-  const say = (value: number) => showFigureOf({ value, ...figure }, lengths)
+export function limitWords(held: NonNullable<Figure['held']>, figure: Pick<Figure, 'value' | 'unit' | 'decimals' | 'as'>, lengths: 'mm' | 'inch'): string {
+  const say = (value: number) => showFigureOf({ value, unit: figure.unit, decimals: figure.decimals, as: figure.as }, lengths)
+  if (typeof figure.value !== 'number') return ''
   const unit = say(0).unit
   const { min, max } = held.limits
   if (min !== undefined && max !== undefined) return `${say(min).figure} to ${say(max).figure} ${unit}`.trim()

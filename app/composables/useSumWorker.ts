@@ -31,7 +31,8 @@ export function useSumWorker() {
     desk ??= wrap<SumDesk>(worker)
     const ended = new Promise<null>((resolve) => { release = resolve })
     const answer = await Promise.race([ended, desk.run(name, JSON.parse(JSON.stringify(input)), proxy((share) => {
-      if (mine === turn) progress.value = share
+      // A report may come after the answer.
+      if (mine === turn && progress.value !== null) progress.value = share
     })) as Promise<Result<Answer>>])
     if (mine !== turn) return null
     progress.value = null

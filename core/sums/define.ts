@@ -13,6 +13,8 @@ export interface Figure {
   value: number | string | boolean | null
   unit?: string
   decimals?: number
+  /** A share that people read in per cent; the wire keeps the share. */
+  as?: 'percent'
   held?: Held
 }
 

@@ -1,7 +1,14 @@
 import type { UnitName } from '../quantity/index.ts'
 
 /** What a sum takes, as data: the screen draws its fields from it, the wire its schema, the compiler its types. */
-interface Common { label: string, help?: string, optional?: true, fallback?: unknown }
+interface Common {
+  label: string
+  help?: string
+  optional?: true
+  fallback?: unknown
+  /** Asked for only while another field says one of these. */
+  only?: readonly [key: string, ...choices: string[]]
+}
 export interface NumberField extends Common {
   type: 'number'
   /** The unit the figure is held in; what a bare number means. */
@@ -47,3 +54,5 @@ export const rows = <C extends Fields>(label: string, columns: C, [least, most]:
 export const optional = <F extends Field>(field: F): F & { optional: true } => ({ ...field, optional: true })
 /** Has this value where it is left out. */
 export const fallback = <F extends Field>(field: F, value: unknown): F => ({ ...field, fallback: value })
+/** Asked for only while the field `key` says one of the choices; otherwise it may be left out. */
+export const only = <F extends Field>(field: F, key: string, ...choices: string[]): F & { optional: true } => optional({ ...field, only: [key, ...choices] as const })

@@ -5,7 +5,7 @@ import {
 import { accept, refuse } from '../result.ts'
 import { holdAgainst } from '../verdict.ts'
 import { answering, defineSum, line, say, type Figure } from './define.ts'
-import { choice, fallback, flag, list, many, number, optional, text, whole } from './fields.ts'
+import { choice, fallback, flag, list, many, number, only, optional, text, whole } from './fields.ts'
 
 const LUBRICATIONS = Object.keys(NUT_FACTORS) as [Lubrication, ...Lubrication[]]
 const METHODS = Object.keys(PRELOAD_SCATTER) as [keyof typeof PRELOAD_SCATTER, ...(keyof typeof PRELOAD_SCATTER)[]]
@@ -101,7 +101,7 @@ export const jointSums = [
   defineSum({
     name: 'bolt-order', craft: 'joints', title: 'Order of the bolts', about: 'The order of a pass on a circle, round a rectangle or along a split line, each with its reason.',
     source: 'flange and cover practice',
-    fields: { layout: choice('Bolts stand', ['on a circle', 'round a rectangle', 'along a split line']), bolts: optional(whole('Bolts on the circle', [2, 200])), along: optional(whole('Along one side', [2, 50], 'corners counted; a row of a split line')), across: optional(whole('Across', [2, 50], 'corners counted')), pattern: fallback(choice('Order', PATTERNS), 'star') },
+    fields: { layout: choice('Bolts stand', ['on a circle', 'round a rectangle', 'along a split line']), bolts: only(whole('Bolts on the circle', [2, 200]), 'layout', 'on a circle'), along: only(whole('Along one side', [2, 50], 'corners counted; a row of a split line'), 'layout', 'round a rectangle', 'along a split line'), across: only(whole('Across', [2, 50], 'corners counted'), 'layout', 'round a rectangle'), pattern: choice('Order', PATTERNS) },
     example: { layout: 'on a circle', bolts: 12, pattern: 'star' },
     work: ({ layout, bolts, along, across, pattern }) => {
       if (layout === 'on a circle' && bolts === undefined) return refuse('Say how many bolts stand on the circle.')

@@ -16,7 +16,7 @@ export const pressSums = [
     source: 'Lamé, thick-walled cylinders in plane stress; von Mises at the hub’s bore',
     fields: {
       interferenceMm: number('Interference, on diameter', 'mm', [0, 5]), interfaceMm: number('Fitted diameter', 'mm', SIZE), innerBoreMm: number('Bore of the shaft', 'mm', [0, 3000], '0 when it is solid'), outerMm: number('Hub outside', 'mm', SIZE), lengthMm: number('Length', 'mm', SIZE),
-      innerEMPa: number('Shaft, modulus', 'MPa', E), innerPoisson: number('Shaft, Poisson', '1', POISSON), outerEMPa: number('Hub, modulus', 'MPa', E), outerPoisson: number('Hub, Poisson', '1', POISSON), friction: FRICTION, hubYieldMPa: optional(number('Hub, yield', 'MPa', [10, 3000])), shaftYieldMPa: optional(number('Shaft, yield', 'MPa', [10, 3000])),
+      innerEMPa: fallback(number('Shaft, modulus', 'MPa', E), 210000), innerPoisson: fallback(number('Shaft, Poisson', '1', POISSON), 0.3), outerEMPa: fallback(number('Hub, modulus', 'MPa', E), 210000), outerPoisson: fallback(number('Hub, Poisson', '1', POISSON), 0.3), friction: fallback(FRICTION, 0.12), hubYieldMPa: optional(number('Hub, yield', 'MPa', [10, 3000])), shaftYieldMPa: optional(number('Shaft, yield', 'MPa', [10, 3000])),
     },
     example: { interferenceMm: 0.06, interfaceMm: 60, innerBoreMm: 0, outerMm: 110, lengthMm: 70, innerEMPa: 210000, innerPoisson: 0.3, outerEMPa: 210000, outerPoisson: 0.3, friction: 0.12, hubYieldMPa: 300, shaftYieldMPa: 350 },
     work: ({ hubYieldMPa, shaftYieldMPa, ...fit }) => answering(pressFit(fit), p => ({

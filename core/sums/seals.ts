@@ -25,14 +25,14 @@ export const sealSums = [
       const squeezeSays = { low: 'too little squeeze: it leaks cold or off centre', high: 'too much squeeze: it takes a set, or cannot be pushed home' }
       return {
         figures: [
-          { key: 'squeeze', what: 'Squeeze', value: seated.squeeze, decimals: 3, held: holdAgainst(seated.squeeze, range.squeeze, source, squeezeSays) },
-          { key: 'stretch', what: 'Stretch', value: seated.stretch, decimals: 3, held: holdAgainst(seated.stretch, range.stretch, source, { low: 'the ring is too large: it ruckles when it goes in', high: duty === 'rotary' ? 'a stretched ring on a turning shaft heats, grips and burns' : 'the section thins and the ring ages fast' }) },
-          { key: 'fill', what: 'Gland fill', value: seated.fill, decimals: 3, held: holdAgainst(seated.fill, range.fill, source, { low: 'the ring can roll in its groove', high: 'no room to grow: it is squeezed out or bursts the joint' }) },
+          { key: 'squeeze', what: 'Squeeze', value: seated.squeeze, as: 'percent' as const, held: holdAgainst(seated.squeeze, range.squeeze, source, squeezeSays) },
+          { key: 'stretch', what: 'Stretch', value: seated.stretch, as: 'percent' as const, held: holdAgainst(seated.stretch, range.stretch, source, { low: 'the ring is too large: it ruckles when it goes in', high: duty === 'rotary' ? 'a stretched ring on a turning shaft heats, grips and burns' : 'the section thins and the ring ages fast' }) },
+          { key: 'fill', what: 'Gland fill', value: seated.fill, as: 'percent' as const, held: holdAgainst(seated.fill, range.fill, source, { low: 'the ring can roll in its groove', high: 'no room to grow: it is squeezed out or bursts the joint' }) },
           { key: 'sectionStretchedMm', what: 'Section when stretched', value: seated.sectionStretchedMm, unit: 'mm', decimals: 3 },
           ...(eccentricityMm || growthPercent
             ? [
-                { key: 'leastSqueeze', what: 'Least squeeze, off centre', value: leastSqueeze, decimals: 3, held: holdAgainst(leastSqueeze, { min: 0.02, best: range.squeeze.max }, 'above nought, with a little to spare', squeezeSays) }, { key: 'greatestSqueeze', what: 'Greatest squeeze, warm', value: greatestSqueeze, decimals: 3 },
-                { key: 'greatestFill', what: 'Greatest fill, warm', value: greatestFill, decimals: 3, held: holdAgainst(greatestFill, { max: 0.95, best: 0.7 }, 'under 95 %, warm', { high: 'no room to grow: it is squeezed out' }) },
+                { key: 'leastSqueeze', what: 'Least squeeze, off centre', value: leastSqueeze, as: 'percent' as const, held: holdAgainst(leastSqueeze, { min: 0.02, best: range.squeeze.max }, 'above nought, with a little to spare', squeezeSays) }, { key: 'greatestSqueeze', what: 'Greatest squeeze, warm', value: greatestSqueeze, as: 'percent' as const },
+                { key: 'greatestFill', what: 'Greatest fill, warm', value: greatestFill, as: 'percent' as const, held: holdAgainst(greatestFill, { max: 0.95, best: 0.7 }, 'under 95 %, warm', { high: 'no room to grow: it is squeezed out' }) },
               ]
             : []),
         ],

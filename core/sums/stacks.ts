@@ -8,19 +8,19 @@ import { hold, makerMax, makerMin } from './limits.ts'
 const MM = [0, 10000] as const
 const GAP = [-100, 1000] as const
 const LINKS = rows('Lengths', {
-  name: text('Part', 30), sign: choice('It', ['opens the gap', 'closes the gap']), nominalMm: number('Length', 'mm', MM), plusMm: fallback(number('Plus', 'mm', [0, 100]), 0), minusMm: fallback(number('Minus', 'mm', [0, 100]), 0), distribution: fallback(choice('Spread', DISTRIBUTIONS), 'normal'),
+  name: text('Part', 30), sign: choice('Gap', ['opens', 'closes']), nominalMm: number('Length', 'mm', MM), plusMm: fallback(number('Plus', 'mm', [0, 100]), 0), minusMm: fallback(number('Minus', 'mm', [0, 100]), 0), distribution: fallback(choice('Spread', DISTRIBUTIONS), 'normal'),
 }, [1, 20])
 const LIMITS = { minMm: makerMin('mm', GAP), maxMm: makerMax('mm', GAP) }
 const SAYS = { low: 'it closes up and binds', high: 'it is left slack' }
 
-type Row = { name: string, sign: 'opens the gap' | 'closes the gap', nominalMm: number, plusMm: number, minusMm: number, distribution: Link['distribution'] & string }
-const asLinks = (links: readonly Row[]): Link[] => links.map(one => ({ ...one, sign: one.sign === 'opens the gap' ? 1 : -1 }))
+type Row = { name: string, sign: 'opens' | 'closes', nominalMm: number, plusMm: number, minusMm: number, distribution: Link['distribution'] & string }
+const asLinks = (links: readonly Row[]): Link[] => links.map(one => ({ ...one, sign: one.sign === 'opens' ? 1 : -1 }))
 const EXAMPLE: Row[] = [
-  { name: 'Housing depth', sign: 'opens the gap', nominalMm: 62, plusMm: 0.05, minusMm: 0, distribution: 'normal' },
-  { name: 'Bearing', sign: 'closes the gap', nominalMm: 31, plusMm: 0, minusMm: 0.12, distribution: 'even' },
-  { name: 'Spacer', sign: 'closes the gap', nominalMm: 18.4, plusMm: 0.03, minusMm: 0.03, distribution: 'normal' },
-  { name: 'Cover spigot', sign: 'closes the gap', nominalMm: 12.5, plusMm: 0.04, minusMm: 0.04, distribution: 'normal' },
-  { name: 'Gasket, pressed', sign: 'opens the gap', nominalMm: 0.4, plusMm: 0.05, minusMm: 0.05, distribution: 'triangle' },
+  { name: 'Housing depth', sign: 'opens', nominalMm: 62, plusMm: 0.05, minusMm: 0, distribution: 'normal' },
+  { name: 'Bearing', sign: 'closes', nominalMm: 31, plusMm: 0, minusMm: 0.12, distribution: 'even' },
+  { name: 'Spacer', sign: 'closes', nominalMm: 18.4, plusMm: 0.03, minusMm: 0.03, distribution: 'normal' },
+  { name: 'Cover spigot', sign: 'closes', nominalMm: 12.5, plusMm: 0.04, minusMm: 0.04, distribution: 'normal' },
+  { name: 'Gasket, pressed', sign: 'opens', nominalMm: 0.4, plusMm: 0.05, minusMm: 0.05, distribution: 'triangle' },
 ]
 
 export const stackSums = [
@@ -34,7 +34,7 @@ export const stackSums = [
           { key: 'worstLeastMm', what: 'Worst case, least', value: worst.leastMm, unit: 'mm', decimals: 3, held: hold(worst.leastMm, limits, SAYS) }, { key: 'worstGreatestMm', what: 'Worst case, greatest', value: worst.greatestMm, unit: 'mm', decimals: 3, held: hold(worst.greatestMm, limits, SAYS) }, { key: 'nominalMm', what: 'Gap at nominal', value: nominalMm, unit: 'mm', decimals: 3 },
           { key: 'middleMm', what: 'Gap at the middle of all tolerances', value: middleMm, unit: 'mm', decimals: 3 }, { key: 'rssLeastMm', what: 'Root-sum-square, least', value: rss.leastMm, unit: 'mm', decimals: 3 }, { key: 'rssGreatestMm', what: 'Root-sum-square, greatest', value: rss.greatestMm, unit: 'mm', decimals: 3 },
         ],
-        working: [line('Nominal', 'Σ ± length', links.map(one => `${one.sign === 'opens the gap' ? '+' : '−'} ${say(one.nominalMm)}`).join(' '), `${say(nominalMm)} mm`), line('Worst case', 'middle ± Σ t/2', `${say(middleMm)} ± ${say((worst.greatestMm - worst.leastMm) / 2)}`, `${say(worst.leastMm)} to ${say(worst.greatestMm)} mm`), line('Root-sum-square', 'middle ± √Σ(t/2)²', `${say(middleMm)} ± ${say((rss.greatestMm - rss.leastMm) / 2)}`, `${say(rss.leastMm)} to ${say(rss.greatestMm)} mm`)],
+        working: [line('Nominal', 'Σ ± length', links.map(one => `${one.sign === 'opens' ? '+' : '−'} ${say(one.nominalMm)}`).join(' '), `${say(nominalMm)} mm`), line('Worst case', 'middle ± Σ t/2', `${say(middleMm)} ± ${say((worst.greatestMm - worst.leastMm) / 2)}`, `${say(worst.leastMm)} to ${say(worst.greatestMm)} mm`), line('Root-sum-square', 'middle ± √Σ(t/2)²', `${say(middleMm)} ± ${say((rss.greatestMm - rss.leastMm) / 2)}`, `${say(rss.leastMm)} to ${say(rss.greatestMm)} mm`)],
         schools: [{ name: 'Worst case', gives: `${say(worst.leastMm)} to ${say(worst.greatestMm)} mm`, why: 'one machine on the bench: what can happen, will' }, { name: 'Root-sum-square', gives: `${say(rss.leastMm)} to ${say(rss.greatestMm)} mm`, why: 'many alike, each free of the others: what nearly always happens' }],
       }
     }),

@@ -4,7 +4,7 @@ import type { Drawn } from '~/composables/useDrawn'
 /** Every judged figure as a needle on its own rule. */
 const props = defineProps<Drawn>()
 const { system } = useDisplay()
-const bands = computed(() => props.answer.figures.filter(one => typeof one.value === 'number' && one.held && (one.held.limits.min !== undefined || one.held.limits.max !== undefined)).slice(0, 3))
+const bands = computed(() => props.answer.figures.filter(one => typeof one.value === 'number' && one.held && (one.held.limits.max !== undefined || one.held.limits.best !== undefined)).slice(0, 3))
 </script>
 
 <template>

@@ -22,10 +22,10 @@ const drawn = computed(() => packs.value.map((pack, at) => {
   <svg class="draw" :class="tone" viewBox="0 0 720 262" role="img" :aria-label="`Best pack leaves ${say(packs[0]!.gapMm, 'mm', 3)}`">
     <g v-for="one in drawn" :key="one.title">
       <rect :x="one.x - 14" y="10" width="178" height="24" class="metal" /><rect :x="one.x - 14" y="214" width="178" height="20" class="metal" />
-      <rect :x="one.x" :y="34 + (given('openMm') - given('greatestMm')) * 0" width="150" :height="given('greatestMm') * k" class="room" /><path :d="`M${one.x} ${34 + given('leastMm') * k} h150`" class="faint" />
+      <rect :x="one.x" y="34" width="150" :height="given('greatestMm') * k" class="room" /><path :d="`M${one.x} ${34 + given('leastMm') * k} h150`" class="faint" />
       <rect v-for="(slab, i) in one.slabs" :key="i" :x="one.x + 4" :y="slab.y" width="142" :height="Math.max(1.5, slab.high)" :class="one.title === 'best' ? 'brass' : 'blue'" />
       <text v-for="(slab, i) in one.slabs.filter(each => each.high > 17)" :key="`t${i}`" :x="one.x + 75" :y="slab.y + slab.high / 2 + 5" text-anchor="middle" class="dim small" :style="one.title === 'best' ? 'fill: var(--on-brass)' : ''">{{ say(slab.mm, 'mm', 2) }}</text>
-      <text :x="one.x + 156" :y="Math.min(one.top - 4, 60)" class="dim small">{{ say(one.pack.gapMm, 'mm', 3) }}</text><text :x="one.x + 75" y="254" text-anchor="middle">{{ one.title }}: {{ one.pack.count ? `${one.pack.count} piece${one.pack.count > 1 ? 's' : ''}` : 'no shim' }}</text>
+      <text :x="one.x + 75" :y="(34 + one.top) / 2 + 5" text-anchor="middle" class="dim small">{{ say(one.pack.gapMm, 'mm', 3) }}</text><text :x="one.x + 75" y="254" text-anchor="middle">{{ one.title }}: {{ one.pack.count ? `${one.pack.count} piece${one.pack.count > 1 ? 's' : ''}` : 'no shim' }}</text>
     </g>
   </svg>
 </template>

@@ -40,5 +40,5 @@ const wrong = (row: Texts) => columns.value.map(([key, field]) => readField(fiel
 
 <style scoped>
 .rows { display: grid; gap: 6px; justify-items: start; } table { width: 100%; border-collapse: collapse; table-layout: auto; } th { font: 500 14px var(--words); color: var(--soft); text-align: left; padding: 0 4px 3px; vertical-align: bottom; } td { padding: 2px; }
-td .field { padding: 6px 7px; min-width: 0; font-size: 16px; } .figures.field { font-size: 17px; } td.number { min-width: 66px; } td.text { min-width: 96px; } .away { width: 48px; } .unit { font-family: var(--figures); font-size: 12px; } .why { padding: 2px 4px 6px; }
+td .field { padding: 6px 7px; min-width: 0; font-size: 16px; } .figures.field { font-size: 17px; } td.number { min-width: 62px; } td.text { min-width: 88px; } .away { width: 44px; } .away .btn { padding: 0; min-width: 44px; } .unit { font-family: var(--figures); font-size: 12px; margin-left: 4px; } td.choice { min-width: 82px; } td.choice .field { padding: 6px 2px; } .why { padding: 2px 4px 6px; }
 </style>

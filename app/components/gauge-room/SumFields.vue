@@ -12,7 +12,8 @@ const fields = computed(() => Object.entries(props.sum.fields))
 const isUsual = (field: Field) => field.fallback !== undefined && field.type !== 'flag' && field.type !== 'rows' && field.type !== 'list' && field.type !== 'many'
 const usual = computed(() => fields.value.filter(([, field]) => isUsual(field)))
 const asked = computed(() => fields.value.filter(([, field]) => !isUsual(field)))
-const shown = computed(() => opened.value ? fields.value : asked.value)
+const applies = (field: Field) => !field.only || field.only.slice(1).includes(String(props.texts[field.only[0]]))
+const shown = computed(() => (opened.value ? fields.value : asked.value).filter(([, field]) => applies(field)))
 const wide = (field: Field) => field.type === 'list' || field.type === 'rows' || field.type === 'many' || field.type === 'flag' || (field.type === 'choice' && field.choices.join('').length > 26)
 const unitOf = (field: Field) => 'unit' in field && field.unit !== '1' && field.unit !== 'pcs' ? shownUnit(field.unit as UnitName, system.value) : ''
 const assumed = computed(() => usual.value.map(([key, field]) => `${field.label.toLowerCase()} ${String(props.texts[key] || (field.type === 'number' ? writeNumber(Number(field.fallback), field.unit, system.value) : field.fallback))}${unitOf(field) ? ` ${unitOf(field)}` : ''}`).join(', '))
@@ -28,7 +29,7 @@ const toggle = (key: string, one: string) => {
     <div v-for="[key, field] in shown" :key="key" class="one" :class="{ wide: wide(field), wrong: errors[key] }">
       <template v-if="field.type === 'flag'"><button type="button" class="btn flag" :class="{ on: texts[key] === true }" :aria-pressed="texts[key] === true" :data-test="`field-${key}`" @click="emit('set', key, texts[key] !== true)"><span class="tick" aria-hidden="true">{{ texts[key] === true ? '✓' : '' }}</span>{{ field.label }}</button></template>
       <template v-else>
-        <label class="label" :for="key">{{ field.label }}<span v-if="field.optional" class="soft"> · if known</span></label>
+        <label class="label" :for="key">{{ field.label }}<span v-if="field.optional && !field.only" class="soft"> · if known</span></label>
         <div v-if="field.type === 'number'" class="take"><input :id="key" class="big figures" inputmode="decimal" autocomplete="off" :value="texts[key]" placeholder="–" :aria-invalid="Boolean(errors[key])" :data-test="`field-${key}`" @input="emit('set', key, ($event.target as HTMLInputElement).value)"><span class="unit">{{ unitOf(field) }}</span></div>
         <input v-else-if="field.type === 'text'" :id="key" class="field word" autocomplete="off" :value="texts[key]" :maxlength="field.most" :data-test="`field-${key}`" @input="emit('set', key, ($event.target as HTMLInputElement).value)">
         <div v-else-if="field.type === 'choice' && chips(field)" class="choices" role="group" :aria-label="field.label"><button v-for="one in field.choices" :id="one === field.choices[0] ? key : undefined" :key="one" type="button" class="btn" :class="{ on: texts[key] === one }" :aria-pressed="texts[key] === one" @click="emit('set', key, field.optional && texts[key] === one ? '' : one)">{{ one }}</button></div>
@@ -41,12 +42,12 @@ const toggle = (key: string, one: string) => {
       </template>
       <p v-if="errors[key]" class="why" role="alert">{{ errors[key] }}</p>
     </div>
-    <p v-if="usual.length" class="assumed wide"><template v-if="!opened"><strong>Taken as usual:</strong> {{ assumed }}.</template> <button type="button" class="btn" :aria-expanded="opened" @click="opened = !opened">{{ opened ? 'Fewer fields' : 'Change these' }}</button></p>
+    <p v-if="usual.length" class="assumed wide"><span v-if="!opened"><strong>Taken as usual:</strong> {{ assumed }}.</span><button type="button" class="btn" :aria-expanded="opened" @click="opened = !opened">{{ opened ? 'Fewer fields' : 'Change these' }}</button></p>
   </div>
 </template>
 
 <style scoped>
-.fields { display: grid; grid-template-columns: repeat(2, minmax(0, 1fr)); gap: 10px 18px; align-items: end; } .wide { grid-column: 1 / -1; }
+.fields { display: grid; grid-template-columns: repeat(2, minmax(0, 1fr)); gap: 10px 18px; align-items: start; } .wide { grid-column: 1 / -1; }
 .label { font-size: 15px; line-height: 1.15; margin-bottom: 2px; color: var(--soft); font-weight: 500; } .help { font-size: 14px; }
 .take { display: flex; align-items: baseline; gap: 6px; border-bottom: 2px solid var(--steel-ink); min-height: 46px; } .take:focus-within { border-bottom: 4px solid var(--brass); } .wrong .take { border-color: var(--out); }
 .big { flex: 1; min-width: 0; width: 100%; border: 0; background: none; font-size: 27px; font-weight: 500; padding: 2px 0; outline: none; letter-spacing: -.02em; min-height: 44px; } .unit { font: 600 18px var(--heads); color: var(--soft); white-space: nowrap; } .word { font: 500 21px var(--figures); }

@@ -53,8 +53,8 @@ function saveCsv() {
 </template>
 
 <style scoped>
-.pad { display: grid; grid-template-columns: minmax(330px, 5fr) 8fr; gap: 12px; align-items: start; } .give, .get { padding: 14px 16px; display: grid; gap: 12px; align-content: start; min-width: 0; } header h2 { font-size: 25px; } header p { font-size: 15px; }
-.example { font-size: 15px; border-left: 4px solid var(--line); padding-left: 10px; color: var(--soft); } .under { display: flex; gap: 8px; } .acts { display: flex; flex-wrap: wrap; gap: 8px; align-items: center; border-top: 1px solid var(--line); padding-top: 10px; } .acts .btn { font-size: 18px; padding: 0 14px; }
+.pad { display: grid; grid-template-columns: minmax(330px, 5fr) 7fr; gap: 12px; align-items: start; } .give, .get { padding: 14px 16px; display: grid; gap: 12px; align-content: start; min-width: 0; } header h2 { font-size: 25px; } header p { font-size: 15px; }
+.example { font-size: 15px; border-left: 4px solid var(--line); padding-left: 10px; color: var(--soft); } .under { display: flex; gap: 8px; } .acts { display: flex; flex-wrap: wrap; gap: 8px; align-items: center; border-top: 1px solid var(--line); padding: 10px 0 8px; position: sticky; bottom: 0; background: var(--chalk); margin-bottom: -8px; } .acts .btn { font-size: 18px; padding: 0 14px; }
 .long { display: flex; gap: 12px; align-items: center; } progress { flex: 1; height: 14px; accent-color: var(--brass); } .none { min-height: 220px; display: grid; place-content: center; gap: 12px; justify-items: center; text-align: center; font-size: 18px; } .none .why { color: var(--ink); max-width: 46ch; }
 @media (max-width: 900px) { .pad { grid-template-columns: 1fr; } }
 </style>
