@@ -35,4 +35,13 @@ node -e 'require("net").createServer().listen(+process.argv[1],"127.0.0.1")' 381
 check "a taken port is named" says 'Port 38123 is taken' env PORT=38123 ./needler serve
 kill $taken
 check "an unknown word is named" says 'There is no ./needler fly' ./needler fly
+# Sums need no database: this folder of state has none.
+sum() { NEEDLER_STATE="$WORK/state" ./needler sum "$@"; }
+check "a sum from one object" says '"meshes": 22' sum gear-mesh <<<'{"pinionTeeth":22,"wheelTeeth":110}'
+check "a sum from a list keeps its order" test "$(sum clock 2>/dev/null <<<'[{"hour":3},{"hour":12}]' | grep -o '"hour": [0-9]*' | tr -d '\n')" = '"hour": 9"hour": 12'
+check "a refusal stands in its place, and is no failure" says '"refused": true' sum gear-mesh <<<'{"pinionTeeth":2,"wheelTeeth":110}'
+check "what is not JSON is named" says 'is not JSON' sum gear-mesh <<<'teeth'
+check "an unknown sum is named" says 'There is no sum' sum divination <<<'{}'
+check "without a name they are listed" says 'elastic-interaction' sum
+check "and no database was made for it" test ! -e "$WORK/state/cluster"
 exit $wrong

@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { SUMS } from '~~/core/sums'
 import type { OpenJob, YardArea } from '~~/shared/answers'
 
 interface Hit { key: string, name: string, kind: string, go: () => unknown }
@@ -8,12 +7,17 @@ const text = ref('')
 const job = useJobStore()
 const bench = useBenchStore()
 const machines = shallowRef<Hit[]>([])
+const sums = shallowRef<Hit[]>([])
 const field = useTemplateRef<HTMLInputElement>('field')
 
 watch(open, async (now) => {
   if (!now) return
   text.value = ''
   void nextTick(() => setTimeout(() => field.value?.focus(), 50))
+  // The sums come only when somebody looks for one.
+  void import('~~/core/sums').then(({ SUMS }) => {
+    sums.value = SUMS.map(one => ({ key: `g${one.name}`, name: one.title, kind: 'sum', go: () => navigateTo({ path: `/gauge-room/${one.craft}`, query: { sum: one.name } }) }))
+  })
   const [areas, jobs] = await Promise.all([$fetch<YardArea[]>('/api/yard'), $fetch<OpenJob[]>('/api/jobs')]).catch(() => [[], []] as [YardArea[], OpenJob[]])
   machines.value = [
     ...jobs.map(one => ({ key: `j${one.id}`, name: `Job ${one.number}, ${one.tag} ${one.name}`, kind: 'job', go: () => navigateTo(`/bench/${one.id}`) })),
@@ -27,10 +31,9 @@ const local = computed((): Hit[] => job.plan
       ...job.plan.sheet.checks.flatMap(one => one.at.slice(0, 1).map(at => ({ key: `c${one.id}`, name: one.title, kind: 'reading', go: () => bench.look({ to: 'reading', check: one.id, moment: at.moment }) }))),
     ]
   : [])
-const sums = SUMS.map((one): Hit => ({ key: `g${one.name}`, name: one.title, kind: 'sum', go: () => navigateTo({ path: `/gauge-room/${one.craft}`, query: { sum: one.name } }) }))
 const hits = computed(() => {
   const words = text.value.trim().toLowerCase().split(/\s+/)
-  return [...local.value, ...machines.value, ...sums].filter(one => words.every(word => `${one.name} ${one.kind}`.toLowerCase().includes(word))).slice(0, 12)
+  return [...local.value, ...machines.value, ...sums.value].filter(one => words.every(word => `${one.name} ${one.kind}`.toLowerCase().includes(word))).slice(0, 12)
 })
 function pick(hit: Hit | undefined) {
   if (!hit) return

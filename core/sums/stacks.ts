@@ -2,19 +2,19 @@ import { chooseShims, DISTRIBUTIONS, seeded, stackGap, tryStack, type Link } fro
 import { accept } from '../result.ts'
 import { holdAgainst } from '../verdict.ts'
 import { answering, defineSum, line, say } from './define.ts'
-import { choice, fallback, number, rows, text, whole } from './fields.ts'
+import { choice, fallback, number, optional, rows, text, whole } from './fields.ts'
 import { hold, makerMax, makerMin } from './limits.ts'
 
 const MM = [0, 10000] as const
 const GAP = [-100, 1000] as const
 const LINKS = rows('Lengths', {
-  name: text('Part', 30), sign: choice('Gap', ['opens', 'closes']), nominalMm: number('Length', 'mm', MM), plusMm: fallback(number('Plus', 'mm', [0, 100]), 0), minusMm: fallback(number('Minus', 'mm', [0, 100]), 0), distribution: fallback(choice('Spread', DISTRIBUTIONS), 'normal'),
+  name: optional(text('Part', 30)), sign: choice('Gap', ['opens', 'closes']), nominalMm: number('Length', 'mm', MM), plusMm: fallback(number('Plus', 'mm', [0, 100]), 0), minusMm: fallback(number('Minus', 'mm', [0, 100]), 0), distribution: fallback(choice('Spread', DISTRIBUTIONS), 'normal'),
 }, [1, 20])
 const LIMITS = { minMm: makerMin('mm', GAP), maxMm: makerMax('mm', GAP) }
 const SAYS = { low: 'it closes up and binds', high: 'it is left slack' }
 
-type Row = { name: string, sign: 'opens' | 'closes', nominalMm: number, plusMm: number, minusMm: number, distribution: Link['distribution'] & string }
-const asLinks = (links: readonly Row[]): Link[] => links.map(one => ({ ...one, sign: one.sign === 'opens' ? 1 : -1 }))
+type Row = { name?: string, sign: 'opens' | 'closes', nominalMm: number, plusMm: number, minusMm: number, distribution: Link['distribution'] & string }
+const asLinks = (links: readonly Row[]): Link[] => links.map(one => ({ ...one, name: one.name ?? '', sign: one.sign === 'opens' ? 1 : -1 }))
 const EXAMPLE: Row[] = [
   { name: 'Housing depth', sign: 'opens', nominalMm: 62, plusMm: 0.05, minusMm: 0, distribution: 'normal' },
   { name: 'Bearing', sign: 'closes', nominalMm: 31, plusMm: 0, minusMm: 0.12, distribution: 'even' },

@@ -1,5 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { sql } from 'drizzle-orm'
+import { spawnSync } from 'node:child_process'
 import { v7 as uuid } from 'uuid'
 import { database, disconnect } from '../../server/db/client.ts'
 import { rebuildProjections } from '../../server/db/ledger.ts'
@@ -206,6 +207,45 @@ describe('the live stream', () => {
     expect(Date.now() - sent).toBeLessThan(5000)
     stop.abort()
   })
+})
+
+describe('sums over the wire', () => {
+  const ask = (name: string, body: unknown, headers: Record<string, string> = {}) => fetch(`${server.url}/api/sums/${name}`, { method: 'POST', headers: { 'content-type': 'application/json', ...headers }, body: typeof body === 'string' ? body : JSON.stringify(body) })
+  it('answer a script that is not signed in, from anywhere', async () => {
+    const answer = await ask('gear-mesh', { pinionTeeth: 22, wheelTeeth: 110 }, { origin: 'http://spreadsheet.example' })
+    expect(answer.status).toBe(200)
+    expect(await answer.json()).toMatchObject({ meshes: 22, hunting: false, working: [{ what: 'Meshes' }, {}] })
+  })
+  it('answer a list in its order, refusals in their places', async () => {
+    const answer = await (await ask('limits-and-fits', [{ nominalMm: 60, hole: 'H7', shaft: 'k6' }, { nominalMm: 60, hole: 'K9', shaft: 'h6' }, { nominalMm: 60 }])).json()
+    expect(answer).toMatchObject([{ kind: 'transition', maxClearanceUm: 28 }, { refused: true, why: expect.stringMatching(/K9/) }, { refused: true, why: expect.stringMatching(/“hole” is missing/) }])
+  })
+  it('are what the shell says', async () => {
+    const body = [{ grade: 6.3, speedPerMin: 1480, massKg: 48, leftGmm: 900 }, { grade: 0 }]
+    const said = spawnSync('npx', ['tsx', 'command/sum.ts', 'balance'], { input: JSON.stringify(body), encoding: 'utf8', env: { ...process.env, DATABASE_URL: '' } })
+    expect(said.status).toBe(0)
+    expect(JSON.parse(said.stdout)).toEqual(await (await ask('balance', body)).json())
+  })
+  it.each([['gear-mesh', '{broken', 400, /one object, or an array/], ['gear-mesh', '7', 400, /one object/], ['gear-mesh', 'null', 400, /one object/], ['divination', {}, 404, /There is no sum/], ['..%2F..%2Fyard', {}, 404, /There is no sum/], ['gear-mesh', Array.from({ length: 1001 }, () => ({})), 400, /at most 1000/]])('%s %j is the caller\'s fault', async (name, body, status, why) => {
+    const answer = await ask(name, body)
+    expect(answer.status).toBe(status)
+    const text = await answer.text()
+    expect((JSON.parse(text) as { data: { why: string } }).data.why).toMatch(why)
+    expect(text).not.toMatch(/node_modules|at .*\.ts/)
+  })
+  it('are listed with a schema and an example each', async () => {
+    const list = await (await fetch(`${server.url}/api/sums`)).json() as { name: string, input: { required: string[], properties: object }, example: object }[]
+    for (const name of ['elastic-interaction', 'shim-choice', 'clearance-after-mounting', 'bearing-designation', 'skew', 'pinch', 'stack', 'contact', 'hunting', 'quantities', 'runout']) {
+      const one = list.find(each => each.name === name)!
+      expect(Object.keys(one.input.properties).length, name).toBeGreaterThan(0)
+      expect(await (await ask(name, one.example)).json(), name).toHaveProperty('working')
+    }
+  })
+  it('are no way round the door: everything else still wants a session', async () => {
+    expect((await fetch(`${server.url}/api/sumsx`)).status).toBe(401)
+    expect((await fetch(`${server.url}/api/yard`)).status).toBe(401)
+  })
+  it('take no more than a request may hold', async () => expect((await ask('gear-mesh', `[${'{},'.repeat(100_000)}{}]`)).status).toBe(413))
 })
 
 describe('the record', () => {

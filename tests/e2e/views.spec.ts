@@ -2,6 +2,12 @@ import AxeBuilder from '@axe-core/playwright'
 import { expect, test, type Page } from '@playwright/test'
 import { openBench, signIn } from './hands.ts'
 
+async function gaugeRoom(page: Page, path: string) {
+  await signIn(page)
+  await page.goto(`/gauge-room/${path}`)
+  await expect(page.locator('[data-test=drawing]').first()).toBeVisible()
+}
+
 /** Every main view, and how a person comes to it. */
 const VIEWS: Record<string, (page: Page) => Promise<void>> = {
   'sign-in': async (page) => { await page.goto('/sign-in') },
@@ -44,6 +50,15 @@ const VIEWS: Record<string, (page: Page) => Promise<void>> = {
     await openBench(page, 'P-214B')
     await page.getByRole('button', { name: /Bearing cap, drive end/ }).first().click()
   },
+  'gauge room, fits': async page => gaugeRoom(page, 'fits?sum=measured-fit'),
+  'gauge room, pinch': async page => gaugeRoom(page, 'sleeves?sum=pinch'),
+  'gauge room, orders compared': async (page) => {
+    await gaugeRoom(page, 'joints?sum=elastic-interaction')
+    await expect(page.getByRole('img', { name: /star: pass 1/ })).toBeVisible()
+  },
+  'gauge room, stack': async page => gaugeRoom(page, 'stacks?sum=stack'),
+  'gauge room, contact': async page => gaugeRoom(page, 'sleeves?sum=contact'),
+  'gauge room, marks': async page => gaugeRoom(page, 'marks?sum=mark-chain'),
   'record': async (page) => {
     await signIn(page)
     await openBench(page, 'P-214B')

@@ -13,6 +13,7 @@ import { database, disconnect } from '../../server/db/client.ts'
 import { librarySheets } from '../../server/db/library.ts'
 import { migrateToNewest } from '../../server/db/migrate.ts'
 import { signIn, startServer } from '../api/server.ts'
+import { interactionOf64, shimsOutOf40, trialInTheWorker } from './sums.ts'
 
 /** Speed and size, measured and printed; nothing here passes or fails. */
 const median = (times: number[]) => times.toSorted((a, b) => a - b)[Math.floor(times.length / 2)]!
@@ -56,7 +57,7 @@ async function appendRoundTrip(url: string) {
 async function firstLoad(url: string) {
   const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'] })
   try {
-    for (const [name, path] of [['yard', '/'], ['bench', '/bench']] as const) {
+    for (const [name, path] of [['yard', '/'], ['bench', '/bench'], ['gauge room', '/gauge-room/fits?sum=limits-and-fits']] as const) {
       const context = await browser.newContext()
       const page = await context.newPage()
       const people = await (await fetch(`${url}/api/sign-in`)).json() as { id: string, name: string }[]
@@ -69,12 +70,13 @@ async function firstLoad(url: string) {
         files += 1
         bytes += /javascript|css|html|json/.test(response.headers()['content-type'] ?? '') ? gzipSync(body).length : body.length
       })
-      const target = name === 'yard' ? path : `/bench/${(await (await page.request.get(`${url}/api/jobs`)).json())[0].id}`
+      const target = name !== 'bench' ? path : `/bench/${(await (await page.request.get(`${url}/api/jobs`)).json())[0].id}`
       await page.goto(url + target, { waitUntil: 'networkidle', timeout: 30_000 }).catch(() => {})
       await page.waitForTimeout(1000)
       line(`first load of the ${name}, gzipped, with fonts`, `${(bytes / 1024).toFixed(0)} kB`, `${files} files`)
       await context.close()
     }
+    await trialInTheWorker(browser, url, line)
   }
   finally {
     await browser.close()
@@ -82,6 +84,8 @@ async function firstLoad(url: string) {
 }
 
 foldOfTenThousand()
+interactionOf64(line)
+shimsOutOf40(line)
 await migrateToNewest()
 await loadThornmere(database())
 await disconnect()

@@ -4,7 +4,7 @@ import type { Drawn } from '~/composables/useDrawn'
 /** The chain walked link by link: what opens goes right, what closes comes back, and the gap is what is left. */
 const props = defineProps<Drawn>()
 const { got, say, tone } = useDrawn(props)
-interface Row { name: string, sign: string, nominalMm: number, plusMm: number, minusMm: number }
+interface Row { name?: string, sign: string, nominalMm: number, plusMm: number, minusMm: number }
 const steps = computed(() => {
   let at = 0
   return (props.input.links as Row[]).map((one) => {

@@ -12,6 +12,9 @@ const answer = computed(() => input.value.ok && result.value.ok ? result.value.v
 const why = computed(() => input.value.ok ? (result.value.ok ? '' : result.value.why) : input.value.why)
 const address = () => `${location.origin}/gauge-room/${props.sum.craft}?${new URLSearchParams({ sum: props.sum.name, ...toQuery(given.value) })}`
 const asText = computed(() => answer.value ? sumAsText(props.sum, given.value, answer.value, address()) : '')
+/** At arm's length on a narrow screen the answer lies below the fields: it is said beside the acts, too. */
+const main = computed(() => answer.value?.figures.find(one => one.held) ?? answer.value?.figures[0] ?? null)
+const { system } = useDisplay()
 const isLong = computed(() => worker.progress.value !== null)
 const slow = ref(false)
 watch(isLong, (now) => {
@@ -44,7 +47,7 @@ function saveCsv() {
       <div v-if="isLong && slow" class="long"><label for="how-far">Working it out: {{ Math.round((worker.progress.value ?? 0) * 100) }} %</label><progress id="how-far" max="1" :value="worker.progress.value ?? 0" /><button type="button" class="btn" data-test="stop" @click="worker.stop">Stop</button></div>
       <template v-if="answer">
         <SumAnswer :sum="sum" :answer="answer" :input="given" />
-        <div class="acts"><button type="button" class="btn now" data-test="pin" @click="pinning = true">Pin to a job</button><button type="button" class="btn" data-test="copy-text" @click="take('The sum is', asText)">Copy as text</button><button type="button" class="btn" data-test="csv" @click="saveCsv">Save as CSV</button><button type="button" class="btn" data-test="copy-address" @click="take('The address is', address())">Copy address</button><span role="status" class="soft">{{ said }}</span></div>
+        <div class="acts"><p v-if="main" class="short"><VerdictMark v-if="main.held" :verdict="main.held.verdict" /> <b class="figures">{{ showFigureOf(main, system).figure }} {{ showFigureOf(main, system).unit }}</b></p><button type="button" class="btn now" data-test="pin" @click="pinning = true">Pin to a job</button><button type="button" class="btn" data-test="copy-text" @click="take('The sum is', asText)">Copy as text</button><button type="button" class="btn" data-test="csv" @click="saveCsv">Save as CSV</button><button type="button" class="btn" data-test="copy-address" @click="take('The address is', address())">Copy address</button><span role="status" class="soft">{{ said }}</span></div>
       </template>
       <div v-else-if="!isLong" class="none"><p class="why" role="status" data-test="why-not">{{ why }}</p><button v-if="worker.stopped.value" type="button" class="btn now" data-test="again" @click="work">Work it out</button></div>
     </section>
@@ -56,5 +59,5 @@ function saveCsv() {
 .pad { display: grid; grid-template-columns: minmax(330px, 5fr) 7fr; gap: 12px; align-items: start; } .give, .get { padding: 14px 16px; display: grid; gap: 12px; align-content: start; min-width: 0; } header h2 { font-size: 25px; } header p { font-size: 15px; }
 .example { font-size: 15px; border-left: 4px solid var(--line); padding-left: 10px; color: var(--soft); } .under { display: flex; gap: 8px; } .acts { display: flex; flex-wrap: wrap; gap: 8px; align-items: center; border-top: 1px solid var(--line); padding: 10px 0 8px; position: sticky; bottom: 0; background: var(--chalk); margin-bottom: -8px; } .acts .btn { font-size: 18px; padding: 0 14px; }
 .long { display: flex; gap: 12px; align-items: center; } progress { flex: 1; height: 14px; accent-color: var(--brass); } .none { min-height: 220px; display: grid; place-content: center; gap: 12px; justify-items: center; text-align: center; font-size: 18px; } .none .why { color: var(--ink); max-width: 46ch; }
-@media (max-width: 900px) { .pad { grid-template-columns: 1fr; } }
+.short { display: none; font-size: 22px; gap: 10px; align-items: center; flex-basis: 100%; } @media (max-width: 900px) { .pad { grid-template-columns: 1fr; } .short { display: flex; } }
 </style>
