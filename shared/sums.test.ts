@@ -57,6 +57,11 @@ describe.each(SUMS.map(sum => ({ name: sum.name, sum })))('$name', ({ name, sum 
       if (!got.ok) return void expect(got.why.length).toBeGreaterThan(15)
       const text = JSON.stringify(got.value, (_, value: unknown) => typeof value === 'number' && !Number.isFinite(value) ? 'not finite' : value)
       expect(text).not.toMatch(/not finite|NaN|Infinity|undefined|"verdict":""/)
+      for (const { key, held } of got.value.figures) {
+        if (!held) continue
+        expect(held.source.length, `${key}: held against what?`).toBeGreaterThan(4)
+        if (held.verdict === 'Out') expect(held.consequence, `${key}: what does it do?`).toBeTruthy()
+      }
     }), { numRuns: sum.heavy ? 8 : 40 })
   })
 })

@@ -5,7 +5,11 @@ import { answering, defineSum, line, say, type Figure } from './define.ts'
 import { choice, fallback, flag, list, number, optional, rows, text, whole } from './fields.ts'
 
 const PLAN = 'Lifting is planned by a competent person under the site’s rules. This sum does not replace the plan.'
-const angleHeld = (deg: number): Held => ({ ...holdAgainst(deg, { max: 60, warningShare: 0.25 }, 'general rule: over 60° from the vertical never', { high: 'the legs pull together more than they lift' }), verdict: slingAngleVerdict(deg) })
+/** From 45° on it is Thin, 45° itself counted in; the share of the allowance goes to 60°. */
+function angleHeld(deg: number): Held {
+  const verdict = slingAngleVerdict(deg)
+  return { ...holdAgainst(deg, { max: 60 }, 'general rule: over 60° from the vertical never'), verdict, consequence: verdict === 'Holds' ? null : 'the legs pull together more than they lift' }
+}
 
 export const riggingSums = [
   defineSum({
