@@ -17,8 +17,14 @@ export function shownUnit(unit: UnitName, lengths: Lengths): UnitName {
 /** A typed figure in the field's own unit, or why it is none. */
 export function readNumber(text: string, field: Measured, lengths: Lengths): Result<number> {
   const [low, high] = field.span
-  const read = parseQuantity(text, { kind: UNITS[field.unit].kind, unit: shownUnit(field.unit, lengths), span: [toBase(low, field.unit), toBase(high, field.unit)], label: field.label.toLowerCase() })
-  return read.ok ? accept(Number(fromBase(read.value.value, field.unit).toPrecision(12))) : read
+  const plain = { kind: UNITS[field.unit].kind, unit: shownUnit(field.unit, lengths), label: field.label.toLowerCase() }
+  const own = (base: number) => Number(fromBase(base, field.unit).toPrecision(12))
+  const read = parseQuantity(text, { ...plain, span: [toBase(low, field.unit), toBase(high, field.unit)] })
+  if (read.ok) return accept(own(read.value.value))
+  // A figure on the edge of its span may come back from inches a hair outside it.
+  const loose = parseQuantity(text, plain)
+  const edge = loose.ok ? Math.min(high, Math.max(low, own(loose.value.value))) : Number.NaN
+  return loose.ok && Math.abs(own(loose.value.value) - edge) <= 1e-6 * (high - low) ? accept(edge) : read
 }
 
 /** A figure of a field as text in the unit the screen shows. */
