@@ -1,13 +1,13 @@
 import Joi from 'joi'
-import { runSum, sumNamed, SUMS, toWire, type AnySum, type Field, type Fields } from '../core/sums/index.ts'
+import { costOf, runSum, sumNamed, SUMS, toWire, type AnySum, type Field, type Fields } from '../core/sums/index.ts'
 
 /** One answer over the wire, or the sentence why there is none. */
 export type WireAnswer = Record<string, unknown> | { refused: true, why: string }
 
 /** The most inputs one request may hold. */
 export const MOST_INPUTS = 1000
-/** Samples of a trial over the wire: a long one belongs into the Gauge room, off the server. */
-const MOST_WIRE_SAMPLES = 100_000
+/** Elementary steps one request may take, about a second; longer sums belong into the Gauge room, off the server. */
+const MOST_WORK = 5e7
 
 const bounded = (schema: Joi.NumberSchema, [low, high]: readonly [number, number]) => schema.min(low).max(high)
 
@@ -63,23 +63,31 @@ function sentence(sum: AnySum, detail: Joi.ValidationErrorItem): string {
   return says[detail.type] ?? `${name} does not fit: ${detail.message}.`
 }
 
+/** Work that a request may still do; every input takes its share. */
+export interface Budget { left: number }
+
 /** Holds an input against a sum's fields and works it out. Never throws for what a caller can cause. */
-export function answerOne(sum: AnySum, input: unknown): WireAnswer {
+export function answerOne(sum: AnySum, input: unknown, budget: Budget = { left: MOST_WORK }): WireAnswer {
   const { error, value } = schemaOf(sum).validate(input, { convert: false })
   if (error) return { refused: true, why: sentence(sum, error.details[0]!) }
-  const { samples } = value as { samples?: unknown }
-  if (typeof samples === 'number' && samples > MOST_WIRE_SAMPLES) return { refused: true, why: `Over the wire a trial takes at most ${MOST_WIRE_SAMPLES} samples. The Gauge room takes two million.` }
+  const cost = costOf(sum, value)
+  if (cost > budget.left) return { refused: true, why: 'That is more work than one request may ask for. Ask for fewer at a time, or work it out in the Gauge room.' }
+  budget.left -= cost
   const answer = runSum(sum, value)
   return answer.ok ? toWire(answer.value) : { refused: true, why: answer.why }
 }
 
+export type Answered = { ok: true, value: WireAnswer | WireAnswer[], work: number } | { ok: false, status: 404 | 400, why: string }
+
 /** One object or an array of them; the answer has the same shape and order. Refused: no such sum, too many inputs. */
-export function answerSum(name: string, body: unknown): { ok: true, value: WireAnswer | WireAnswer[] } | { ok: false, status: 404 | 400, why: string } {
+export function answerSum(name: string, body: unknown): Answered {
   const sum = sumNamed(name)
   if (!sum) return { ok: false, status: 404, why: `There is no sum “${name.slice(0, 60)}”. There are: ${SUMS.map(one => one.name).join(', ')}.` }
-  if (!Array.isArray(body)) return body && typeof body === 'object' ? { ok: true, value: answerOne(sum, body) } : { ok: false, status: 400, why: 'Send one object, or an array of objects, as JSON.' }
-  if (body.length > MOST_INPUTS || (sum.heavy && body.length > 20)) return { ok: false, status: 400, why: `Send at most ${sum.heavy ? 20 : MOST_INPUTS} inputs of this sum at a time.` }
-  return { ok: true, value: body.map(one => answerOne(sum, one)) }
+  if (!body || typeof body !== 'object') return { ok: false, status: 400, why: 'Send one object, or an array of objects, as JSON.' }
+  if (Array.isArray(body) && body.length > MOST_INPUTS) return { ok: false, status: 400, why: `Send at most ${MOST_INPUTS} inputs at a time.` }
+  const budget = { left: MOST_WORK }
+  const value = Array.isArray(body) ? body.map(one => answerOne(sum, one, budget)) : answerOne(sum, body, budget)
+  return { ok: true, value, work: MOST_WORK - budget.left }
 }
 
 /** JSON Schema (2020-12) of one field. */

@@ -21,7 +21,7 @@ export function useSum(sum: AnySum) {
   async function work() {
     const now = input.value
     if (!now.ok) result.value = now
-    else if (!sum.heavy) result.value = runSum(sum, now.value)
+    else if (!sum.cost) result.value = runSum(sum, now.value)
     else {
       const answer = await worker.run(sum.name, now.value)
       if (answer) result.value = answer
@@ -29,7 +29,7 @@ export function useSum(sum: AnySum) {
     }
   }
   const soon = useDebounceFn(work, 250)
-  watch(input, () => sum.heavy ? void soon() : void work(), { immediate: true })
+  watch(input, () => sum.cost ? void soon() : void work(), { immediate: true })
 
   const address = useDebounceFn(() => {
     if (isExample.value || !input.value.ok || route.params.craft !== sum.craft) return

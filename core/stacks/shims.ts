@@ -18,6 +18,21 @@ const KEPT = 3
 
 const gcd = (a: number, b: number): number => b === 0 ? a : gcd(b, a % b)
 
+/** Totals times sizes times pieces that are worth trying: a few seconds. */
+const MOST_WORK = 4e8
+
+/** Stock as whole steps of its common measure, and how far a total may reach: beyond twice the way to the middle nothing lands nearer than no shim. */
+function latticeOf(stock: readonly StockShim[], toMiddleMm: number): { step: number, sizes: number[], reach: number } {
+  const units = stock.map(one => Math.round(one.thicknessMm * PER_MM))
+  const step = units.reduce(gcd) || 1
+  return { step, sizes: units.map(one => one / step), reach: Math.floor(Math.max(0, toMiddleMm) * 2 * PER_MM / step) }
+}
+
+/** Elementary steps of {@link chooseShims} for one wish. */
+export function shimWork(stock: readonly StockShim[], { openMm, leastMm, greatestMm, mostPieces = 8 }: ShimWish): number {
+  return stock.length ? latticeOf(stock, openMm - (leastMm + greatestMm) / 2).reach * stock.length * mostPieces : 1
+}
+
 /** The packs kept for one total thickness: fewest pieces first, each as counts by stock place. */
 interface Kept { pieces: number, size: number, used: number, before: Kept | null }
 
@@ -35,11 +50,8 @@ export function chooseShims(stock: readonly StockShim[], { openMm, leastMm, grea
   if (!(openMm > leastMm)) return refuse('The gap without a shim is already at or below its least: no shim can mend that.')
   if (openMm - leastMm > 100) return refuse('More than 100 mm of shims is a spacer: make one.')
   const middle = (leastMm + greatestMm) / 2
-  const units = stock.map(one => Math.round(one.thicknessMm * PER_MM))
-  const step = units.reduce(gcd)
-  const sizes = units.map(one => one / step)
-  // Beyond the middle by as much as the whole opening nothing can land nearer than no shim at all.
-  const reach = Math.floor(Math.max(0, openMm - middle) * 2 * PER_MM / step)
+  const { step, sizes, reach } = latticeOf(stock, openMm - middle)
+  if (sizes.length * mostPieces * reach > MOST_WORK) return refuse('So wide a gap out of so fine a stock has too many packs to try. Leave out the odd thicknesses, or start from a spacer.')
   const kept: (Kept[] | undefined)[] = new Array(reach + 1)
   kept[0] = [{ pieces: 0, size: -1, used: 0, before: null }]
   sizes.forEach((size, place) => {

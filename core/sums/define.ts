@@ -47,13 +47,16 @@ export interface Sum<F extends Fields = Fields> {
   fields: F
   /** A worked example, drawn when the page opens. */
   example: Input<F>
-  /** Runs long enough to be kept off the interface thread. */
-  heavy?: true
+  /** Elementary steps an input takes, for a sum that can run long: it is kept off the interface thread, and budgeted on the server. */
+  cost?: (input: Input<F>) => number
   work: (input: Input<F>, progress?: Progress) => Result<Answer>
 }
 
 /** A sum of any fields; what crosses the wire has been held against them first. */
-export type AnySum = Omit<Sum, 'example' | 'work'> & { example: Record<string, unknown>, work: (input: never, progress?: Progress) => Result<Answer> }
+export type AnySum = Omit<Sum, 'example' | 'work' | 'cost'> & { example: Record<string, unknown>, cost?: (input: never) => number, work: (input: never, progress?: Progress) => Result<Answer> }
+
+/** Steps an input takes; one where the sum never runs long. */
+export const costOf = (sum: AnySum, input: unknown): number => sum.cost?.(input as never) ?? 1
 
 export function defineSum<const F extends Fields>(sum: Sum<F>): AnySum {
   return sum as unknown as AnySum

@@ -12,7 +12,7 @@ import { sealSums } from './seals.ts'
 import { sleeveSums } from './sleeves.ts'
 import { stackSums } from './stacks.ts'
 
-export { CRAFTS, runSum, toWire, verdictOf, type Answer, type AnySum, type Craft, type Figure, type Progress, type School } from './define.ts'
+export { CRAFTS, costOf, runSum, toWire, verdictOf, type Answer, type AnySum, type Craft, type Figure, type Progress, type School } from './define.ts'
 export type { Field, Fields, NumberField, ListField, RowsField } from './fields.ts'
 
 /** Every sum there is, in the order of the crafts. */

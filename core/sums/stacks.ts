@@ -1,4 +1,4 @@
-import { chooseShims, DISTRIBUTIONS, seeded, stackGap, tryStack, type Link } from '../stacks/index.ts'
+import { chooseShims, DISTRIBUTIONS, seeded, shimWork, stackGap, tryStack, type Link } from '../stacks/index.ts'
 import { accept } from '../result.ts'
 import { holdAgainst } from '../verdict.ts'
 import { answering, defineSum, line, say } from './define.ts'
@@ -41,7 +41,7 @@ export const stackSums = [
   }),
   defineSum({
     name: 'stack-trial', craft: 'stacks', title: 'Stack by trial', about: 'The same chain drawn at random many times over: how often the gap really falls out.',
-    source: 'Monte Carlo; a tolerance is ± 3σ of a normal link', heavy: true, fields: { links: LINKS, ...LIMITS, samples: fallback(whole('Samples', [100, 2000000]), 100000), seed: fallback(whole('Seed', [0, 2147483647]), 1) }, example: { links: EXAMPLE, minMm: 0.35, maxMm: 0.75, samples: 1000000, seed: 1 },
+    source: 'Monte Carlo; a tolerance is ± 3σ of a normal link', cost: ({ links, samples }) => samples * (links.length + 5), fields: { links: LINKS, ...LIMITS, samples: fallback(whole('Samples', [100, 2000000]), 100000), seed: fallback(whole('Seed', [0, 2147483647]), 1) }, example: { links: EXAMPLE, minMm: 0.35, maxMm: 0.75, samples: 1000000, seed: 1 },
     work: ({ links, minMm, maxMm, samples, seed }, progress) => {
       const chain = asLinks(links)
       const stack = stackGap(chain)
@@ -58,7 +58,7 @@ export const stackSums = [
   }),
   defineSum({
     name: 'shim-choice', craft: 'stacks', title: 'Shim pack out of stock', about: 'The pack that lands the gap nearest its middle with the fewest pieces, and the next two.',
-    source: 'exact search over the stock', heavy: true,
+    source: 'exact search over the stock', cost: ({ stock, mostPieces, ...wish }) => shimWork(stock, { ...wish, mostPieces }),
     fields: { openMm: number('Gap with no shim', 'mm', [0.001, 200]), leastMm: number('Gap wanted, least', 'mm', GAP), greatestMm: number('Gap wanted, greatest', 'mm', GAP), stock: rows('In stock', { thicknessMm: number('Thickness', 'mm', [0.001, 50]), count: whole('Pieces', [0, 200]) }, [1, 60]), mostPieces: fallback(whole('At most pieces', [1, 20]), 8) },
     example: { openMm: 1.34, leastMm: 0.2, greatestMm: 0.3, stock: [{ thicknessMm: 0.05, count: 6 }, { thicknessMm: 0.1, count: 4 }, { thicknessMm: 0.15, count: 2 }, { thicknessMm: 0.25, count: 4 }, { thicknessMm: 0.5, count: 3 }, { thicknessMm: 1, count: 2 }], mostPieces: 6 },
     work: ({ stock, mostPieces, ...wish }, progress) => {

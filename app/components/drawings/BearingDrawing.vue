@@ -13,6 +13,8 @@ const y = (radius: number) => 236 - radius * k.value
 const w = computed(() => Math.min(150, B.value * k.value))
 const ring = computed(() => (D.value - d.value) / 2 * 0.27)
 const middle = computed(() => (D.value + d.value) / 4)
+/** The ring that turns against the load is the tight one. */
+const seat = (ring: 'inner' | 'outer') => typeof props.input.loadCase !== 'string' ? '' : props.input.loadCase.startsWith(ring) || props.input.loadCase.startsWith('load') ? ': tight' : ': easy'
 const bars = computed(() => ([['unmounted', given('unmountedLeastUm'), given('unmountedGreatestUm')], ['mounted, cold', got('mountedLeastUm'), got('mountedGreatestUm')], ['running', got('runningLeastUm'), got('runningGreatestUm')], ['group', got('leastUm'), got('greatestUm')]] as const).filter(([, low]) => Number.isFinite(low)))
 const measured = computed(() => given('measuredUm'))
 const x = computed(() => scaleOf([0, ...bars.value.flatMap(([, low, high]) => [low, high]), measured.value], 410, 690))
@@ -27,7 +29,7 @@ const x = computed(() => scaleOf([0, ...bars.value.flatMap(([, low, high]) => [l
       <circle v-else :cx="w / 2" :cy="y(middle)" :r="Math.max(3, Math.min(w * 0.45, (D - d) * 0.155 * k))" class="chalk" />
       <path :d="`M0 ${y(D / 2)} H${w}`" class="active" /><path :d="`M0 ${y(d / 2)} H${w}`" class="active" />
     </g>
-    <text x="296" :y="y(D / 2) + 6" class="dim">⌀ {{ say(D, 'mm', 0) }}</text><text x="296" :y="y(d / 2) + 6" class="dim">⌀ {{ say(d, 'mm', 0) }}</text><text x="170" y="260" text-anchor="middle" class="dim">{{ Number.isFinite(got('widthMm')) ? `width ${say(B, 'mm', 0)}` : '' }}</text>
+    <text x="296" :y="y(D / 2) + 6" class="dim">⌀ {{ say(D, 'mm', 0) }}{{ seat('outer') }}</text><text x="296" :y="y(d / 2) + 6" class="dim">⌀ {{ say(d, 'mm', 0) }}{{ seat('inner') }}</text><text x="170" y="260" text-anchor="middle" class="dim">{{ Number.isFinite(got('widthMm')) ? `width ${say(B, 'mm', 0)}` : '' }}</text>
     <g v-if="bars.length">
       <path :d="`M${x(0)} 24 V230`" class="centre" /><text :x="x(0)" y="250" text-anchor="middle" class="dim">0</text>
       <rect v-if="x(0) > 404" x="400" y="24" :width="x(0) - 400" height="206" class="bad" style="opacity: .35; stroke: none" />

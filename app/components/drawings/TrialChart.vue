@@ -17,7 +17,7 @@ const option = (colour: (name: string) => string): EChartsOption => {
     grid: { left: 18, right: 18, top: 18, bottom: 30 },
     xAxis: { type: 'value', min: Math.min(fromMm, ...limits) - width * 2, max: Math.max(toMm, ...limits) + width * 2, axisLabel: { color: colour('soft'), formatter: (mm: number) => mm.toFixed(2) }, splitLine: { show: false }, axisLine: { lineStyle: { color: colour('outline') } } },
     yAxis: { type: 'value', show: false },
-    series: [{ type: 'bar', barWidth: `${90 / counts.length}%`, data: counts.map((count, i) => ({ value: [at(i), count], itemStyle: { color: colour(outside(at(i)) ? 'out' : 'metal-blue') } })), markLine: { symbol: 'none', silent: true, lineStyle: { type: 'solid' }, data: [
+    series: [{ type: 'bar', barWidth: '96%', data: counts.map((count, i) => ({ value: [at(i), count], itemStyle: { color: colour(outside(at(i)) ? 'out' : 'metal-blue') } })), markLine: { symbol: 'none', silent: true, lineStyle: { type: 'solid' }, data: [
       ...limits.map(mm => ({ xAxis: mm, lineStyle: { color: colour('out'), width: 2 }, label: { formatter: `limit ${mm.toFixed(2)}`, color: colour('out') } })),
       ...[got('spanLeastMm'), got('spanGreatestMm')].map(mm => ({ xAxis: mm, lineStyle: { color: colour('brass-ink'), width: 2, type: 'dashed' as const }, label: { show: false } })),
     ] } }],

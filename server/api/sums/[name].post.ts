@@ -4,7 +4,8 @@ import { refusal } from '../../http/answer.ts'
 import { sumLimit } from '../../live/limits.ts'
 
 export default defineEventHandler(async (event) => {
-  const isFree = await sumLimit().consume(getRequestIP(event) ?? 'unknown').then(() => true, (full: unknown) => {
+  const address = getRequestIP(event) ?? 'unknown'
+  const isFree = await sumLimit().consume(address).then(() => true, (full: unknown) => {
     if (full instanceof Error) throw full
     return false
   })
@@ -12,5 +13,7 @@ export default defineEventHandler(async (event) => {
   const body: unknown = await readBody(event).catch(() => undefined)
   const answer = answerSum(getRouterParam(event, 'name') ?? '', body)
   if (!answer.ok) throw refusal(answer.status, answer.why)
+  // Long sums count for more of the minute.
+  if (answer.work > 1e6) await sumLimit().penalty(address, Math.ceil(answer.work / 1e6))
   return answer.value
 })
