@@ -9,5 +9,5 @@ defineProps<Drawn>()
 </template>
 
 <style scoped>
-.both { display: grid; gap: 8px; } .both :deep(svg.draw) { max-height: 230px; }
+.both { display: grid; gap: 8px; }
 </style>

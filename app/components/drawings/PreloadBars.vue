@@ -27,7 +27,7 @@ const option = (colour: (name: string) => string): EChartsOption => {
 
 <template>
   <div>
-    <ChartFrame :option="option" :height="218" :label="patterns.map(one => `${one.pattern}: ${one.after.map(pass => `${pass.name} scatter ${Math.round(pass.scatter * 100)} %`).join(', ')}`).join('. ')" />
+    <ChartFrame :option="option" :height="190" :label="patterns.map(one => `${one.pattern}: ${one.after.map(pass => `${pass.name} scatter ${Math.round(pass.scatter * 100)} %`).join(', ')}`).join('. ')" />
     <p class="soft key">Preload of each bolt in kN: grey and blue the passes in their order, brass after the last check pass; dashed is the preload aimed at.</p>
   </div>
 </template>
