@@ -29,7 +29,8 @@ export function useSum(sum: AnySum) {
     }
   }
   const soon = useDebounceFn(work, 250)
-  watch(input, () => sum.cost ? void soon() : void work(), { immediate: true })
+  watch(input, () => sum.cost ? void soon() : void work())
+  void work()
 
   const address = useDebounceFn(() => {
     if (isExample.value || !input.value.ok || route.params.craft !== sum.craft) return

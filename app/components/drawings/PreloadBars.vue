@@ -28,7 +28,7 @@ const option = (colour: (name: string) => string): EChartsOption => {
 <template>
   <div>
     <ChartFrame :option="option" :height="190" :label="patterns.map(one => `${one.pattern}: ${one.after.map(pass => `${pass.name} scatter ${Math.round(pass.scatter * 100)} %`).join(', ')}`).join('. ')" />
-    <p class="soft key">Preload of each bolt in kN: grey and blue the passes in their order, brass after the last check pass; dashed is the preload aimed at.</p>
+    <p class="soft key">On the rings, the turn of each bolt; below, the preload in kN of each bolt by its place: grey and blue the passes, brass after the last check pass, dashed what is aimed at.</p>
   </div>
 </template>
 

@@ -49,7 +49,7 @@ function saveCsv() {
         <SumAnswer :sum="sum" :answer="answer" :input="given" />
         <div class="acts"><p v-if="main" class="short"><VerdictMark v-if="main.held" :verdict="main.held.verdict" /> <b class="figures">{{ showFigureOf(main, system).figure }} {{ showFigureOf(main, system).unit }}</b></p><button type="button" class="btn now" data-test="pin" @click="pinning = true">Pin to a job</button><button type="button" class="btn" data-test="copy-text" @click="take('The sum is', asText)">Copy as text</button><button type="button" class="btn" data-test="csv" @click="saveCsv">Save as CSV</button><button type="button" class="btn" data-test="copy-address" @click="take('The address is', address())">Copy address</button><span role="status" class="soft">{{ said }}</span></div>
       </template>
-      <div v-else-if="!isLong" class="none"><p class="why" role="status" data-test="why-not">{{ why }}</p><button v-if="worker.stopped.value" type="button" class="btn now" data-test="again" @click="work">Work it out</button></div>
+      <div v-else-if="!isLong || !slow" class="none"><p class="why" role="status" data-test="why-not">{{ why || 'Working it out…' }}</p><button v-if="worker.stopped.value" type="button" class="btn now" data-test="again" @click="work">Work it out</button></div>
     </section>
     <el-dialog v-model="pinning" title="Pin to a job" width="520" append-to-body destroy-on-close><PinPad v-if="pinning && answer" :sum="sum" :answer="answer" :text="asText" @done="pinning = false" /></el-dialog>
   </div>
