@@ -1,7 +1,8 @@
 import { bearingRingLimits, classOfMeasured, fitOfClasses, fitOfLimits, limitsOfClass, measuredFit, parseClass, worseEnd, LETTERS, type ToleranceLimits } from '../fits/index.ts'
+import { meanOf } from '../gauging/index.ts'
 import { refuse } from '../result.ts'
 import { answering, defineSum, line, say, type Figure } from './define.ts'
-import { choice, number, optional, text } from './fields.ts'
+import { choice, list, number, optional, text } from './fields.ts'
 import { hold, makerMax, makerMin, MAKER } from './limits.ts'
 
 const NOMINAL = number('Nominal size', 'mm', [0.001, 500])
@@ -41,15 +42,15 @@ export const fitSums = [
     name: 'measured-fit', craft: 'fits', title: 'Fit from measured sizes', about: 'The fit two measured parts really make, against the wanted classes and the maker’s span.',
     source: 'ISO 286-1:2010; the maker’s span goes before it',
     fields: {
-      nominalMm: NOMINAL, holeLeastMm: number('Hole, least reading', 'mm', SIZE), holeGreatestMm: number('Hole, greatest reading', 'mm', SIZE), shaftLeastMm: number('Shaft, least reading', 'mm', SIZE), shaftGreatestMm: number('Shaft, greatest reading', 'mm', SIZE),
+      nominalMm: NOMINAL, holeMm: list('Hole, every reading', 'mm', SIZE, [1, 20]), shaftMm: list('Shaft, every reading', 'mm', SIZE, [1, 20]),
       hole: optional(text('Hole class wanted', 6)), shaft: optional(text('Shaft class wanted', 6)), minUm: makerMin('µm', CLEARANCE), maxUm: makerMax('µm', CLEARANCE),
     },
-    example: { nominalMm: 60, holeLeastMm: 60.006, holeGreatestMm: 60.014, shaftLeastMm: 60.004, shaftGreatestMm: 60.009, hole: 'H7', shaft: 'k6', minUm: -5, maxUm: 15 },
+    example: { nominalMm: 60, holeMm: [60.006, 60.011, 60.014], shaftMm: [60.004, 60.009, 60.007], hole: 'H7', shaft: 'k6', minUm: -5, maxUm: 15 },
     work: (given) => {
       const { nominalMm, hole, shaft } = given
-      const part = (leastMm: number, greatestMm: number) => ({ leastMm, greatestMm, meanMm: (leastMm + greatestMm) / 2 })
-      const parts = [part(given.holeLeastMm, given.holeGreatestMm), part(given.shaftLeastMm, given.shaftGreatestMm)] as const
-      const far = [given.holeLeastMm, given.shaftLeastMm].find(mm => Math.abs(mm - nominalMm) > Math.max(2, nominalMm * 0.05))
+      const part = (readings: readonly number[]) => ({ leastMm: Math.min(...readings), greatestMm: Math.max(...readings), meanMm: meanOf(readings) })
+      const parts = [part(given.holeMm), part(given.shaftMm)] as const
+      const far = [...given.holeMm, ...given.shaftMm].find(mm => Math.abs(mm - nominalMm) > Math.max(2, nominalMm * 0.05))
       if (far !== undefined) return refuse(`${say(far)} mm is far from the nominal ${say(nominalMm)} mm. Check the decimal mark, or the nominal.`)
       const fit = measuredFit(parts[0], parts[1], { nominalMm, hole, shaft })
       return answering(fit, (made) => {
@@ -77,7 +78,7 @@ export const fitSums = [
             { key: 'holeReally', what: 'The hole really is', value: really('hole', hole, parts[0]) }, { key: 'shaftReally', what: 'The shaft really is', value: really('shaft', shaft, parts[1]) },
           ],
           working: [
-            line('Least clearance', 'least hole − greatest shaft', `${say(given.holeLeastMm)} − ${say(given.shaftGreatestMm)}`, `${say(made.minClearanceUm, 1)} µm`), line('Greatest clearance', 'greatest hole − least shaft', `${say(given.holeGreatestMm)} − ${say(given.shaftLeastMm)}`, `${say(made.maxClearanceUm, 1)} µm`),
+            line('Least clearance', 'least hole − greatest shaft', `${say(parts[0].leastMm)} − ${say(parts[1].greatestMm)}`, `${say(made.minClearanceUm, 1)} µm`), line('Greatest clearance', 'greatest hole − least shaft', `${say(parts[0].greatestMm)} − ${say(parts[1].leastMm)}`, `${say(made.maxClearanceUm, 1)} µm`),
             ...(classes?.ok ? [line(`${hole}/${shaft} allows`, 'ISO 286-2', `${say(nominalMm)} mm`, `${say(classes.value.minClearanceUm, 1)} to ${say(classes.value.maxClearanceUm, 1)} µm`)] : []),
           ],
           notes: maker.min !== undefined && general ? [`The maker’s span (${MAKER}) goes before the classes; both are shown.`] : [],

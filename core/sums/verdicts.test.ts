@@ -13,9 +13,9 @@ describe('how figures stand', () => {
     ['series', 'shiftUm', { afterUm: 3 }, 'Thin', /take the series again/], ['series', 'shiftUm', { afterUm: 3.1 }, 'Out', /series again/],
     ['at-20', 'clearanceUm', { soaked: false }, 'Open', null], ['at-20', 'clearanceUm', { shaftC: undefined }, 'Open', null], ['at-20', 'clearanceUm', { minUm: 28 }, 'Open', null], ['at-20', 'clearanceUm', { uncertaintyBoreUm: 0, uncertaintyShaftUm: 0, minUm: 28 }, 'Thin', /bind/],
     ['round-part', 'leastMm', { minMm: 59.984 }, 'Out', /worn under/], ['end-float', 'floatMm', { maxMm: 0.2 }, 'Out', /wanders/], ['lift-check', 'liftMm', { maxMm: 0.12 }, 'Out', /slack/], ['runout', 'tirUm', { maxUm: 50 }, 'Out', /bent/],
-    ['runout', 'tirUm', { readingsUm: [0, 40, 0, 0, 40, 0, 0, 0], maxUm: 30 }, 'Out', /worn or oval/], ['gaps', 'offsetMm', { maxOffsetMm: 0.07 }, 'Out', /off centre/], ['tilt', 'tiltMmPerM', { maxMmPerM: 0.1 }, 'Out', /cocked/], ['felt-fit', 'steps', { found: 'slides' }, 'Thin', /Looser/],
+    ['runout', 'tirUm', { readingsUm: [0, 40, 0, 0, 40, 0, 0, 0], maxUm: 30 }, 'Out', /worn or oval/], ['shaft-shape', 'worstUm', { maxUm: 70 }, 'Out', /straighten/], ['gaps', 'offsetMm', { maxOffsetMm: 0.07 }, 'Out', /off centre/], ['tilt', 'tiltMmPerM', { maxMmPerM: 0.1 }, 'Out', /cocked/], ['felt-fit', 'steps', { found: 'slides' }, 'Thin', /Looser/],
     // Fits
-    ['measured-fit', 'minClearanceUm', { minUm: 0 }, 'Out', /tighter/], ['measured-fit', 'shaftInClass', { shaftLeastMm: 60.001 }, 'Out', /under its class/], ['measured-fit', 'meanClearanceUm', { holeGreatestMm: 60.04 }, 'Out', /looser/],
+    ['measured-fit', 'minClearanceUm', { minUm: 0 }, 'Out', /tighter/], ['measured-fit', 'shaftInClass', { shaftMm: [60.001, 60.009] }, 'Out', /under its class/], ['measured-fit', 'meanClearanceUm', { holeMm: [60.006, 60.04] }, 'Out', /looser/],
     // Rolling bearings
     ['internal-clearance', 'measuredUm', { measuredUm: 44 }, 'Out', /worn/], ['internal-clearance', 'measuredUm', { measuredUm: 43 }, 'Holds', null], ['internal-clearance', 'measuredUm', { measuredUm: 22 }, 'Out', /less clearance/],
     ['clearance-after-mounting', 'runningLeastUm', { innerGreatestUm: 5, warmerK: 0 }, 'Holds', null], ['clearance-after-mounting', 'runningLeastUm', {}, 'Out', /preloaded/], ['mounting-temperature', 'temperatureC', { interferenceUm: 20 }, 'Holds', null], ['mounting-temperature', 'temperatureC', { greasedOrSealed: true }, 'Out', /grease/], ['mounting-temperature', 'temperatureC', { interferenceUm: 60 }, 'Out', /hardness/],
@@ -57,9 +57,18 @@ describe('how figures stand', () => {
   })
 })
 
+describe('a shaft along its length', () => {
+  const sweep = (station: string, amplitude: number, deg: number) => ({ station, readings: Array.from({ length: 8 }, (_, i) => (amplitude * Math.cos(i * Math.PI / 4 - deg * Math.PI / 180)).toFixed(3)).join(' ') })
+  it.each([
+    ['bent', [sweep('a', 10, 90), sweep('b', 30, 90), sweep('c', 10, 95)]], ['cranked or cocked centres', [sweep('a', 20, 0), sweep('b', 20, 180)]], ['true', [sweep('a', 2, 0), sweep('b', 3, 200)]],
+    ['worn or oval', [{ station: 'a', readings: '0 30 0 30 0 30 0 30' }, sweep('b', 20, 0)]],
+  ])('%s', (shape, sweeps) => expect(figure('shaft-shape', 'shape', { sweeps }).value).toBe(shape))
+  it.each([[[{ station: 'a', readings: '1 2 3' }, sweep('b', 1, 0)], /a: A sweep needs at least 4/], [[{ station: 'a', readings: '1 2 x 4' }, sweep('b', 1, 0)], /not a figure/]])('refuses what is no sweep', (sweeps, why) => refused(withChanges('shaft-shape', { sweeps }), why))
+})
+
 describe('what is refused, and why', () => {
   it.each([
-    ['limits-and-fits', { hole: 'h7' }, /shaft class. A hole has a capital letter/], ['limits-and-fits', { shaft: 'K6' }, /hole class/], ['limits-and-fits', { hole: 'Z9' }, /not a class known here/], ['measured-fit', { shaftLeastMm: 6.0004 }, /Change them round|far from the nominal/], ['measured-fit', { holeLeastMm: 60.02 }, /Change them round/],
+    ['limits-and-fits', { hole: 'h7' }, /shaft class. A hole has a capital letter/], ['limits-and-fits', { shaft: 'K6' }, /hole class/], ['limits-and-fits', { hole: 'Z9' }, /not a class known here/], ['measured-fit', { shaftMm: [60.004, 6.0009] }, /far from the nominal/], ['measured-fit', { minUm: 20 }, /Change them round/],
     ['bearing-seat', { seat: 'H7' }, /hole class; the inner ring/], ['bearing-seat', { ring: 'outer, in the housing' }, /shaft class; the outer ring/], ['class-of-measured', { leastMm: 59.9 }, /No grade of k/],
     ['bolt-torque', { pitchMm: 9 }, /does not go with that thread/], ['bolt-torque', { diameterMm: 48, pitchMm: 5 }, /8.8 is not defined for 48 mm/], ['preload', { prevailingNm: 120 }, /uses up/], ['thread', { thread: 'M17' }, /M17/], ['bolt-order', { bolts: undefined }, /how many bolts/], ['bolt-order', { layout: 'round a rectangle' }, /a side has/],
     ['elastic-interaction', { passesPercent: [60, 30, 100] }, /rising shares/], ['elastic-interaction', { patterns: ['four tools at once'], bolts: 6 }, /shared out/], ['magnetic-centre', { magneticMm: 0 }, /against a stop/], ['seal-cause', { faces: undefined, rings: undefined, springs: undefined, sleeve: undefined, drive: undefined }, /what was seen/],

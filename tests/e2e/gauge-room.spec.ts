@@ -28,7 +28,13 @@ test('fits: from the place in the bar to a judged fit, its class and its working
   await page.getByRole('link', { name: 'Fit from measured sizes' }).click()
   await page.locator('[data-test=clear]').click()
   await expect(page.locator('[data-test=why-not]')).toContainText('Still wanted: nominal size')
-  await fill(page, { nominalMm: '80', holeLeastMm: '80.008', holeGreatestMm: '80,019', shaftLeastMm: '80.012', shaftGreatestMm: '80.020', hole: 'H7', shaft: 'k6' })
+  await fill(page, { nominalMm: '80', hole: 'H7', shaft: 'k6' })
+  for (const [key, tries] of [['holeMm', ['80.008', '80,019']], ['shaftMm', ['80.012', '80.016 80.020']]] as const) {
+    for (const text of tries) {
+      await field(page, key).fill(text)
+      await field(page, key).press('Enter')
+    }
+  }
   await expect(value(page, 'minClearanceUm')).toContainText('-12')
   await expect(value(page, 'holeReally')).toHaveText('H6')
   await expect(verdict(page, 'meanClearanceUm')).toContainText('Holds')
@@ -47,6 +53,8 @@ test('fits: what cannot be is refused in words, is kept, and the rest of the pag
   await expect(field(page, 'hole')).toHaveValue('K9')
   await field(page, 'hole').fill('H7')
   await expect(value(page, 'maxClearanceUm')).toContainText('28')
+  await field(page, 'nominalMm').fill('2 3/8 in')
+  await expect(page.locator('[data-test=echo-nominalMm]')).toHaveText('= 60.325 mm')
   await field(page, 'nominalMm').fill('60 Nm')
   await expect(give(page).getByRole('alert')).toContainText('unit of torque')
   await field(page, 'nominalMm').fill('6000')

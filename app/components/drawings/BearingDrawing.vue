@@ -16,6 +16,7 @@ const middle = computed(() => (D.value + d.value) / 4)
 /** The ring that turns against the load is the tight one. */
 const seat = (ring: 'inner' | 'outer') => typeof props.input.loadCase !== 'string' ? '' : props.input.loadCase.startsWith(ring) || props.input.loadCase.startsWith('load') ? ': tight' : ': easy'
 const bars = computed(() => ([['unmounted', given('unmountedLeastUm'), given('unmountedGreatestUm')], ['mounted, cold', got('mountedLeastUm'), got('mountedGreatestUm')], ['running', got('runningLeastUm'), got('runningGreatestUm')], ['group', got('leastUm'), got('greatestUm')]] as const).filter(([, low]) => Number.isFinite(low)))
+const short = (um: number) => say(um, 'µm', 0).split(' ')[0]
 const measured = computed(() => given('measuredUm'))
 const x = computed(() => scaleOf([0, ...bars.value.flatMap(([, low, high]) => [low, high]), measured.value], 410, 690))
 </script>
@@ -33,8 +34,8 @@ const x = computed(() => scaleOf([0, ...bars.value.flatMap(([, low, high]) => [l
     <g v-if="bars.length">
       <path :d="`M${x(0)} 24 V230`" class="centre" /><text :x="x(0)" y="250" text-anchor="middle" class="dim">0</text>
       <rect v-if="x(0) > 404" x="400" y="24" :width="x(0) - 400" height="206" class="bad" style="opacity: .35; stroke: none" />
-      <g v-for="([name, low, high], i) in bars" :key="name"><rect :x="x(low)" :y="46 + i * 62" :width="Math.max(3, x(high) - x(low))" height="24" :class="low < 0 ? 'bad' : 'room'" style="stroke: var(--outline)" /><text :x="690" :y="40 + i * 62" text-anchor="end">{{ name }}</text><text :x="x(low)" :y="86 + i * 62" class="dim small" text-anchor="middle">{{ Math.round(low) }}</text><text :x="x(high)" :y="86 + i * 62" class="dim small" text-anchor="middle">{{ Math.round(high) }}</text></g>
-      <path v-if="Number.isFinite(measured)" :d="`M${x(measured)} 46 l-7 -20 h14 z`" class="needle" /><text x="690" y="250" text-anchor="end" class="small">clearance, µm</text>
+      <g v-for="([name, low, high], i) in bars" :key="name"><rect :x="x(low)" :y="46 + i * 62" :width="Math.max(3, x(high) - x(low))" height="24" :class="low < 0 ? 'bad' : 'room'" style="stroke: var(--outline)" /><text :x="690" :y="40 + i * 62" text-anchor="end">{{ name }}</text><text :x="x(low)" :y="86 + i * 62" class="dim small" text-anchor="middle">{{ short(low) }}</text><text :x="x(high)" :y="86 + i * 62" class="dim small" text-anchor="middle">{{ short(high) }}</text></g>
+      <path v-if="Number.isFinite(measured)" :d="`M${x(measured)} 46 l-7 -20 h14 z`" class="needle" /><text x="690" y="250" text-anchor="end" class="small">clearance, {{ say(0, 'µm', 0).split(' ')[1] }}</text>
     </g>
   </svg>
 </template>

@@ -21,11 +21,12 @@ const bands = computed((): Band[] => {
   })
 })
 const measured = computed(() => {
-  const spans: [string, number, number][] = [['hole measured', given('holeLeastMm'), given('holeGreatestMm')], ['shaft measured', given('shaftLeastMm'), given('shaftGreatestMm')], ['measured', given('leastMm'), given('greatestMm')]]
-  return spans.filter(([, low]) => Number.isFinite(low)).map(([name, low, high]) => ({ name, low: fromNominal(low), high: fromNominal(high) }))
+  const readings: [string, unknown][] = [['hole measured', props.input.holeMm], ['shaft measured', props.input.shaftMm], ['measured', Number.isFinite(given('leastMm')) ? [given('leastMm'), given('greatestMm')] : undefined]]
+  return readings.flatMap(([name, list]) => Array.isArray(list) ? [{ name, all: (list as number[]).map(fromNominal) }] : []).map(one => ({ ...one, low: Math.min(...one.all), high: Math.max(...one.all) }))
 })
 const x = computed(() => scaleOf([0, ...bands.value.flatMap(one => [one.low, one.high]), ...measured.value.flatMap(one => [one.low, one.high])], 170, 690))
 const rows = computed(() => [...bands.value.map(one => ({ ...one, kind: 'band' as const })), ...measured.value.map(one => ({ ...one, kind: 'measured' as const, tone: 'metal' as const }))])
+const short = (um: number) => say(um, 'µm', 1).split(' ')[0]!.replace(/\.0$/, '')
 const y = (i: number) => 34 + i * (rows.value.length > 3 ? 44 : 60)
 const ends = computed(() => [got('minClearanceUm'), got('maxClearanceUm')].filter(Number.isFinite))
 const words = (um: number) => um < 0 ? `${say(-um, 'µm', 1)} interference` : `${say(um, 'µm', 1)} clearance`
@@ -38,8 +39,8 @@ const bottom = computed(() => y(rows.value.length) + 8)
     <g v-for="(one, i) in rows" :key="one.name">
       <text x="160" :y="y(i) + 20" text-anchor="end">{{ one.name }}</text>
       <rect v-if="one.kind === 'band'" :x="x(one.low)" :y="y(i)" :width="Math.max(2, x(one.high) - x(one.low))" height="30" :class="one.tone" />
-      <path v-else :d="`M${x(one.low)} ${y(i) + 16} H${x(one.high)} M${x(one.low)} ${y(i) + 6} v20 M${x(one.high)} ${y(i) + 6} v20`" class="active" />
-      <text :x="x(one.low) - 5" :y="y(i) + 21" text-anchor="end" class="dim small">{{ x(one.low) > 220 ? Math.round(one.low * 10) / 10 : '' }}</text><text :x="x(one.high) + 5" :y="y(i) + 21" class="dim small">{{ Math.round(one.high * 10) / 10 }}</text>
+      <path v-else :d="`M${x(one.low)} ${y(i) + 16} H${x(one.high)} M${x(one.low)} ${y(i) + 6} v20 M${x(one.high)} ${y(i) + 6} v20`" class="active" /><template v-if="one.kind === 'measured'"><circle v-for="(um, n) in one.all" :key="n" :cx="x(um)" :cy="y(i) + 16" r="4" class="needle" /></template>
+      <text :x="x(one.low) - 5" :y="y(i) + 21" text-anchor="end" class="dim small">{{ x(one.low) > 220 ? short(one.low) : '' }}</text><text :x="x(one.high) + 5" :y="y(i) + 21" class="dim small">{{ short(one.high) }}</text>
     </g>
     <text v-if="ends.length" x="706" :y="bottom + 20" text-anchor="end">{{ ends.map(words).join(' to ') }}</text>
   </svg>

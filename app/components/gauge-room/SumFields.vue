@@ -17,6 +17,13 @@ const shown = computed(() => (opened.value ? fields.value : asked.value).filter(
 const wide = (field: Field) => field.type === 'list' || field.type === 'rows' || field.type === 'many' || field.type === 'flag' || (field.type === 'choice' && field.choices.join('').length > 26)
 const unitOf = (field: Field) => 'unit' in field && field.unit !== '1' && field.unit !== 'pcs' ? shownUnit(field.unit as UnitName, system.value) : ''
 const assumed = computed(() => usual.value.map(([key, field]) => `${field.label.toLowerCase()} ${String(props.texts[key] || (field.type === 'number' ? writeNumber(Number(field.fallback), field.unit, system.value) : field.fallback))}${unitOf(field) ? ` ${unitOf(field)}` : ''}`).join(', '))
+/** What was understood, where a unit or a fraction was typed. */
+function echo(key: string, field: Field): string {
+  const text = String(props.texts[key] ?? '')
+  if (field.type !== 'number' || /^\s*[-+−]?[\d.,]*\s*$/.test(text)) return ''
+  const read = readNumber(text, field, system.value)
+  return read.ok ? `= ${writeNumber(read.value, field.unit, system.value)} ${unitOf(field)}` : ''
+}
 const chips = (field: Field) => field.type === 'choice' && field.choices.length <= 6 && field.choices.join('').length < 90
 const toggle = (key: string, one: string) => {
   const now = props.texts[key] as string[] ?? []
@@ -38,6 +45,7 @@ const toggle = (key: string, one: string) => {
         <ContactGrid v-else-if="field.type === 'list' && key === 'squares'" :squares="texts[key] as string[]" @change="emit('set', key, $event)" />
         <FieldFigures v-else-if="field.type === 'list'" :id="key" :field="field" :texts="texts[key] as string[] ?? []" :unit="unitOf(field)" @change="emit('set', key, $event)" />
         <FieldRows v-else-if="field.type === 'rows'" :id="key" :field="field" :rows="texts[key] as Texts[] ?? []" @change="emit('set', key, $event)" />
+        <p v-if="echo(key, field)" class="soft help figures" :data-test="`echo-${key}`">{{ echo(key, field) }}</p>
         <p v-if="field.help" class="soft help">{{ field.help }}</p>
       </template>
       <p v-if="errors[key]" class="why" role="alert">{{ errors[key] }}</p>
