@@ -40,7 +40,7 @@ const bottom = computed(() => y(rows.value.length) + 8)
       <text x="160" :y="y(i) + 20" text-anchor="end">{{ one.name }}</text>
       <rect v-if="one.kind === 'band'" :x="x(one.low)" :y="y(i)" :width="Math.max(2, x(one.high) - x(one.low))" height="30" :class="one.tone" />
       <path v-else :d="`M${x(one.low)} ${y(i) + 16} H${x(one.high)} M${x(one.low)} ${y(i) + 6} v20 M${x(one.high)} ${y(i) + 6} v20`" class="active" /><template v-if="one.kind === 'measured'"><circle v-for="(um, n) in one.all" :key="n" :cx="x(um)" :cy="y(i) + 16" r="4" class="needle" /></template>
-      <text :x="x(one.low) - 5" :y="y(i) + 21" text-anchor="end" class="dim small">{{ x(one.low) > 220 ? short(one.low) : '' }}</text><text :x="x(one.high) + 5" :y="y(i) + 21" class="dim small">{{ short(one.high) }}</text>
+      <text :x="x(one.low) - (one.kind === 'measured' ? 9 : 5)" :y="y(i) + 21" text-anchor="end" class="dim small">{{ x(one.low) > 220 ? short(one.low) : '' }}</text><text :x="x(one.high) + (one.kind === 'measured' ? 9 : 5)" :y="y(i) + 21" class="dim small">{{ short(one.high) }}</text>
     </g>
     <text v-if="ends.length" x="706" :y="bottom + 20" text-anchor="end">{{ ends.map(words).join(' to ') }}</text>
   </svg>

@@ -2,7 +2,7 @@
 import type { Component } from 'vue'
 import type { Answer, AnySum } from '~~/core/sums'
 import {
-  AxialDrawing, BandsDrawing, BearingDrawing, BoltsCompared, BoltsDrawing, CausesDrawing, DialDrawing, FitDrawing, GearsDrawing, GlandDrawing, LazyRunChart, LazyTrialChart, PinchDrawing, PlacesDrawing, PolarDrawing, RingsDrawing, ShaftDrawing, ShimsDrawing, SkewDrawing, SlingDrawing, SpringsDrawing, StackDrawing, StripsDrawing, TurnDrawing,
+  AxialDrawing, BandsDrawing, BearingDrawing, BoltsCompared, BoltsDrawing, CausesDrawing, DialDrawing, FitDrawing, GearsDrawing, GlandDrawing, JournalDrawing, LazyRunChart, LazyTrialChart, PinchDrawing, PlacesDrawing, PolarDrawing, RingsDrawing, ShaftDrawing, ShimsDrawing, SkewDrawing, SlingDrawing, SpringsDrawing, StackDrawing, StripsDrawing, TurnDrawing,
 } from '#components'
 
 /** Which drawing a sum has; without one of its own its judged figures stand on their rules. */
@@ -14,7 +14,7 @@ const DRAWINGS: Record<string, Component> = {
   'press-fit': RingsDrawing, 'shrink-fit': RingsDrawing, 'bolt-order': BoltsDrawing, 'elastic-interaction': BoltsCompared,
   'stack': StackDrawing, 'stack-trial': LazyTrialChart, 'shim-choice': ShimsDrawing, 'lifting': SlingDrawing, 'lift-plan': SlingDrawing,
   'clock': DialDrawing, 'mark-chain': DialDrawing, 'mark-meets': DialDrawing, 'hand-turn': DialDrawing, 'gear-mesh': GearsDrawing, 'hunting': GearsDrawing, 'turning-sense': TurnDrawing, 'places': PlacesDrawing,
-  'o-ring': GlandDrawing, 'springs': SpringsDrawing, 'seal-cause': CausesDrawing, 'run-record': LazyRunChart, 'runout': PolarDrawing, 'shaft-shape': ShaftDrawing, 'gaps': PolarDrawing,
+  'o-ring': GlandDrawing, 'springs': SpringsDrawing, 'seal-cause': CausesDrawing, 'run-record': LazyRunChart, 'runout': PolarDrawing, 'shaft-shape': ShaftDrawing, 'round-part': JournalDrawing, 'gaps': PolarDrawing,
 }
 </script>
 
