@@ -44,7 +44,10 @@ export function useSum(sum: AnySum) {
   // Figures keep their size when the screen goes over to inches; what could not be read stays as it was typed.
   watch(system, (now, before) => {
     const was = readFields(sum.fields, texts.value, before)
-    if (was.ok) texts.value = writeFields(sum.fields, was.value, now)
+    if (!was.ok) return
+    const stillExample = isExample.value
+    texts.value = writeFields(sum.fields, was.value, now)
+    void nextTick(() => { isExample.value = stillExample })
   }, { flush: 'sync' })
 
   function clear() {

@@ -1,8 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { must, refused } from '../../tests/must.ts'
-import { mixBath, waitState } from '../baths/index.ts'
-import { hangingWeightKN, useItems } from '../rigging/index.ts'
 import { commutator, insulation, pressureDrop, steadiness, VIBRATION_GROUPS, vibrationZone } from './index.ts'
 
 describe('a run', () => {
@@ -48,29 +46,4 @@ describe('a gas test', () => {
   it('a cooling gas alone has not leaked', () => expect(must(pressureDrop(0.7, 27, 0.7 * 293.15 / 300.15, 20, 60)).dropMPa).toBeCloseTo(0, 12))
   it('at one temperature the drop is what was read', () => expect(must(pressureDrop(0.7, 20, 0.69, 20, 30))).toMatchObject({ dropMPa: expect.closeTo(0.01, 12), perHourMPa: expect.closeTo(0.02, 12) }))
   it.each([[0, 20, 0.6, 20, 60], [0.7, -274, 0.6, 20, 60], [0.7, 20, 0.6, 20, 0], [0.7, 20, -0.1, 20, 60]])('refuses %j', (...given) => refused(pressureDrop(...given as [number, number, number, number, number])))
-})
-
-describe('a bath', () => {
-  it('mixes', () => expect(must(mixBath(120, 5, 40))).toEqual({ stockL: 15, waterL: 105 }))
-  it('as strong as its concentrate takes no water', () => expect(must(mixBath(10, 40, 40)).waterL).toBe(0))
-  it.each([[0, 5, 40], [10, 50, 40], [10, 5, 101], [10, 0, 40]])('refuses %s L of %s from %s', (...given) => refused(mixBath(...given as [number, number, number])))
-  it.each([[119, 'too soon', 1, 'Open'], [120, 'may come out', 240, 'Holds'], [360, 'may come out', 0, 'Thin'], [361, 'too long', null, 'Out']])('%s minutes of 120 to 360: %s', (doneMin, state, nextMin, verdict) => expect(must(waitState({ doneMin: doneMin as number, shortestMin: 120, longestMin: 360 }))).toMatchObject({ state, nextMin, held: { verdict } }))
-  it('without a longest it may stay', () => expect(must(waitState({ doneMin: 1e4, shortestMin: 10 }))).toMatchObject({ state: 'may come out', nextMin: null, held: { verdict: 'Holds' } }))
-  it('refuses times the wrong way round', () => refused(waitState({ doneMin: 1, shortestMin: 10, longestMin: 5 })))
-})
-
-describe('a lift', () => {
-  it('weighs everything that hangs', () => expect(must(hangingWeightKN([1000, 20, 0]))).toBeCloseTo(1020 * 9.80665 / 1000, 9))
-  it('each item by its own rating at the angle', () => expect(must(useItems([{ name: 'sling', swlKN: 10 }, { name: 'eyebolt', swlKN: 10, ratingAtAngle: 0.4 }], 5, 'straight'))).toMatchObject({ verdict: 'Out', items: [{ verdict: 'Holds', usedShare: 0.5 }, { verdict: 'Out', usedShare: 1.25 }] }))
-  it.each([[8, 'Holds'], [8.01, 'Thin'], [10, 'Thin'], [10.01, 'Out']])('%s kN on 10: %s', (kN, verdict) => expect(must(useItems([{ name: '', swlKN: 10 }], kN, 'straight')).verdict).toBe(verdict))
-  it('a choker takes four fifths, a basket twice', () => {
-    expect(must(useItems([{ name: '', swlKN: 10 }], 5, 'choker')).items[0]!.usableKN).toBe(8)
-    expect(must(useItems([{ name: '', swlKN: 10 }], 5, 'basket')).items[0]!.usableKN).toBe(20)
-  })
-  it('refuses nothing to lift, and items that cannot be', () => {
-    refused(hangingWeightKN([]))
-    refused(hangingWeightKN([-1, 5]))
-    refused(useItems([], 5, 'straight'))
-    refused(useItems([{ name: '', swlKN: 10, ratingAtAngle: 1.2 }], 5, 'straight'))
-  })
 })

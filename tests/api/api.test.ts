@@ -245,6 +245,12 @@ describe('sums over the wire', () => {
     expect((await fetch(`${server.url}/api/sumsx`)).status).toBe(401)
     expect((await fetch(`${server.url}/api/yard`)).status).toBe(401)
   })
+  it('do no more work than a request may ask for', async () => {
+    const trial = { links: [{ sign: 'opens', nominalMm: 10, plusMm: 0.1, minusMm: 0.1 }], samples: 2_000_000 }
+    const answers = await (await ask('stack-trial', [trial, trial, trial, trial, trial])).json() as { refused?: boolean, why?: string, samples?: number }[]
+    expect(answers[0]).toMatchObject({ samples: 2_000_000 })
+    expect(answers.at(-1)).toMatchObject({ refused: true, why: expect.stringMatching(/Gauge room/) })
+  })
   it('take no more than a request may hold', async () => expect((await ask('gear-mesh', `[${'{},'.repeat(100_000)}{}]`)).status).toBe(413))
 })
 
@@ -257,5 +263,19 @@ describe('the record', () => {
     const { text, totalPages } = await extractText(new Uint8Array(await answer.arrayBuffer()), { mergePages: true })
     expect(totalPages).toBeGreaterThan(2)
     for (const words of ['P-214B', 'Throttle bush', 'as found', 'maker\'s manual', 'R. Okell', 'does not certify', 'new, from']) expect(text).toContain(words)
+  })
+})
+
+describe('too many sums in a minute', () => {
+  it('are refused in words, and everything else goes on', async () => {
+    const ask = () => fetch(`${server.url}/api/sums/clock`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: '{"hour":3}' })
+    let last = await ask()
+    for (let round = 0; round < 30 && last.status !== 429; round++) {
+      const answers = await Promise.all(Array.from({ length: 50 }, ask))
+      last = answers.find(one => one.status === 429) ?? answers[0]!
+    }
+    expect(last.status).toBe(429)
+    expect(await whyOf(last)).toMatch(/as one list, or wait a minute/)
+    expect((await fitter.get('/api/yard')).status).toBe(200)
   })
 })

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { CRAFT_TITLES, isCraft, sumNamed, sumsOf, type Craft } from '~~/core/sums'
 
-definePageMeta({ key: route => `gauge-room-${String(route.params.craft)}`, validate: route => isCraft(String(route.params.craft)) })
+definePageMeta({ key: route => `gauge-room-${String(route.params.craft)}`, middleware: to => isCraft(String(to.params.craft)) ? undefined : navigateTo('/gauge-room/fits', { replace: true }) })
 const route = useRoute()
 const craft = route.params.craft as Craft
 const sums = sumsOf(craft)
