@@ -224,7 +224,7 @@ test('readings: a shaft along its stations, and a bath that is too long', async 
 test('a sum is found by its name', async ({ page }) => {
   await signIn(page)
   await page.keyboard.press('/')
-  await page.getByRole('searchbox').fill('locknut')
+  await page.getByRole('dialog').getByRole('searchbox').fill('locknut')
   await page.getByRole('button', { name: /Locknut by its slots/ }).click()
   await expect(page).toHaveURL(/rollers\?sum=locknut-slots/)
   await expect(value(page, 'leavesMm')).toContainText('0.110')

@@ -34,7 +34,7 @@ const wrong = (row: Texts) => columns.value.map(([key, field]) => readField(fiel
         </template>
       </tbody>
     </table>
-    <button v-if="rows.length < field.most" :id="id" type="button" class="btn" :data-test="`field-${id}`" @click="another">Another row</button>
+    <button v-if="rows.length < field.most" type="button" class="btn" :data-test="`field-${id}`" @click="another">Another row</button>
   </div>
 </template>
 

@@ -25,6 +25,8 @@ function echo(key: string, field: Field): string {
   return read.ok ? `= ${writeNumber(read.value, field.unit, system.value)} ${unitOf(field)}` : ''
 }
 const chips = (field: Field) => field.type === 'choice' && field.choices.length <= 6 && field.choices.join('').length < 90
+/** A label belongs to one input; a group of buttons or a table has its own name. */
+const hasInput = (key: string, field: Field) => field.type === 'number' || field.type === 'text' || (field.type === 'list' && key !== 'squares') || (field.type === 'choice' && !chips(field))
 const toggle = (key: string, one: string) => {
   const now = props.texts[key] as string[] ?? []
   emit('set', key, now.includes(one) ? now.filter(other => other !== one) : [...now, one])
@@ -36,10 +38,10 @@ const toggle = (key: string, one: string) => {
     <div v-for="[key, field] in shown" :key="key" class="one" :class="{ wide: wide(field), wrong: errors[key] }">
       <template v-if="field.type === 'flag'"><button type="button" class="btn flag" :class="{ on: texts[key] === true }" :aria-pressed="texts[key] === true" :data-test="`field-${key}`" @click="emit('set', key, texts[key] !== true)"><span class="tick" aria-hidden="true">{{ texts[key] === true ? '✓' : '' }}</span>{{ field.label }}</button></template>
       <template v-else>
-        <label class="label" :for="key">{{ field.label }}<span v-if="field.optional && !field.only" class="soft"> · if known</span></label>
+        <component :is="hasInput(key, field) ? 'label' : 'p'" class="label" :for="hasInput(key, field) ? key : undefined">{{ field.label }}<span v-if="field.optional && !field.only" class="soft"> · if known</span></component>
         <div v-if="field.type === 'number'" class="take"><input :id="key" class="big figures" inputmode="decimal" autocomplete="off" :value="texts[key]" placeholder="–" :aria-invalid="Boolean(errors[key])" :data-test="`field-${key}`" @input="emit('set', key, ($event.target as HTMLInputElement).value)"><span class="unit">{{ unitOf(field) }}</span></div>
         <input v-else-if="field.type === 'text'" :id="key" class="field word" autocomplete="off" :value="texts[key]" :maxlength="field.most" :data-test="`field-${key}`" @input="emit('set', key, ($event.target as HTMLInputElement).value)">
-        <div v-else-if="field.type === 'choice' && chips(field)" class="choices" role="group" :aria-label="field.label"><button v-for="one in field.choices" :id="one === field.choices[0] ? key : undefined" :key="one" type="button" class="btn" :class="{ on: texts[key] === one }" :aria-pressed="texts[key] === one" @click="emit('set', key, field.optional && texts[key] === one ? '' : one)">{{ one }}</button></div>
+        <div v-else-if="field.type === 'choice' && chips(field)" class="choices" role="group" :aria-label="field.label"><button v-for="one in field.choices" :key="one" type="button" class="btn" :class="{ on: texts[key] === one }" :aria-pressed="texts[key] === one" @click="emit('set', key, field.optional && texts[key] === one ? '' : one)">{{ one }}</button></div>
         <select v-else-if="field.type === 'choice'" :id="key" class="field" :value="texts[key]" :data-test="`field-${key}`" @change="emit('set', key, ($event.target as HTMLSelectElement).value)"><option v-if="field.optional" value="">–</option><option v-for="one in field.choices" :key="one" :value="one">{{ one }}</option></select>
         <div v-else-if="field.type === 'many'" class="choices" role="group" :aria-label="field.label"><button v-for="one in field.choices" :key="one" type="button" class="btn" :class="{ on: (texts[key] as string[])?.includes(one) }" :aria-pressed="(texts[key] as string[])?.includes(one)" @click="toggle(key, one)">{{ one }}</button></div>
         <ContactGrid v-else-if="field.type === 'list' && key === 'squares'" :squares="texts[key] as string[]" @change="emit('set', key, $event)" />
