@@ -39,6 +39,7 @@ check "an unknown word is named" says 'There is no ./needler fly' ./needler fly
 sum() { NEEDLER_STATE="$WORK/state" ./needler sum "$@"; }
 check "a sum from one object" says '"meshes": 22' sum gear-mesh <<<'{"pinionTeeth":22,"wheelTeeth":110}'
 check "a sum from a list keeps its order" test "$(sum clock 2>/dev/null <<<'[{"hour":3},{"hour":12}]' | grep -o '"hour": [0-9]*' | tr -d '\n')" = '"hour": 9"hour": 12'
+check "a long sum is not held to a request's budget" test "$(node -e 'console.log(JSON.stringify(Array(8).fill({links:[{sign:"opens",nominalMm:10}],samples:2000000})))' | sum stack-trial 2>/dev/null | grep -c '"samples": 2000000')" = 8
 check "a refusal stands in its place, and is no failure" says '"refused": true' sum gear-mesh <<<'{"pinionTeeth":2,"wheelTeeth":110}'
 check "what is not JSON is named" says 'is not JSON' sum gear-mesh <<<'teeth'
 check "an unknown sum is named" says 'There is no sum' sum divination <<<'{}'

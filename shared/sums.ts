@@ -79,15 +79,19 @@ export function answerOne(sum: AnySum, input: unknown, budget: Budget = { left: 
 
 export type Answered = { ok: true, value: WireAnswer | WireAnswer[], work: number } | { ok: false, status: 404 | 400, why: string }
 
-/** One object or an array of them; the answer has the same shape and order. Refused: no such sum, too many inputs. */
-export function answerSum(name: string, body: unknown): Answered {
+/**
+ * One object or an array of them; the answer has the same shape and order.
+ * @param most elementary steps that may be spent on it
+ * Refused: no such sum, too many inputs.
+ */
+export function answerSum(name: string, body: unknown, most = MOST_WORK): Answered {
   const sum = sumNamed(name)
   if (!sum) return { ok: false, status: 404, why: `There is no sum “${name.slice(0, 60)}”. There are: ${SUMS.map(one => one.name).join(', ')}.` }
   if (!body || typeof body !== 'object') return { ok: false, status: 400, why: 'Send one object, or an array of objects, as JSON.' }
   if (Array.isArray(body) && body.length > MOST_INPUTS) return { ok: false, status: 400, why: `Send at most ${MOST_INPUTS} inputs at a time.` }
-  const budget = { left: MOST_WORK }
+  const budget = { left: most }
   const value = Array.isArray(body) ? body.map(one => answerOne(sum, one, budget)) : answerOne(sum, body, budget)
-  return { ok: true, value, work: MOST_WORK - budget.left }
+  return { ok: true, value, work: most - budget.left }
 }
 
 /** JSON Schema (2020-12) of one field. */

@@ -1,13 +1,9 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import vectors from '../../tests/vectors/runout.json'
-import type { Result } from '../result.ts'
+import { must } from '../../tests/must.ts'
 import { compareFoundLeft, endFloat, followRounds, judgeFelt, judgeWithUncertainty, lengthAt20, lift, reduceGaps, reduceRoundPart, reduceRunout, reduceTries, seriesStands, shaftShape, tiltMmPerM, uncertaintyOfDifference } from './index.ts'
 
-const must = <T>(result: Result<T>): T => {
-  if (!result.ok) throw new Error(result.why)
-  return result.value
-}
 const reading = fc.double({ min: -500, max: 500, noNaN: true })
 
 describe('tries', () => {

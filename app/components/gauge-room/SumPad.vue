@@ -43,7 +43,7 @@ function saveCsv() {
       <SumFields :sum="sum" :texts="texts" :errors="errors" @set="set" />
       <div class="under"><button v-if="isExample" type="button" class="btn" data-test="clear" @click="clear">Clear all</button><button v-else type="button" class="btn" @click="example">Show the example</button></div>
     </section>
-    <section class="card get" aria-label="What you get" aria-live="polite">
+    <section class="card get" aria-label="What you get">
       <div v-if="isLong && slow" class="long"><label for="how-far">Working it out: {{ Math.round((worker.progress.value ?? 0) * 100) }} %</label><progress id="how-far" max="1" :value="worker.progress.value ?? 0" /><button type="button" class="btn" data-test="stop" @click="worker.stop">Stop</button></div>
       <template v-if="answer">
         <SumAnswer :sum="sum" :answer="answer" :input="given" />
