@@ -25,5 +25,13 @@ export default defineNuxtConfig({
   },
   nitro: { preset: 'node-server', typescript: { tsConfig } },
   typescript: { strict: true, tsConfig, sharedTsConfig: { ...tsConfig, include: checkedRooms }, nodeTsConfig: tsConfig },
+  hooks: {
+    // The Gauge room is a house of its own: its page and its sums (which the finder takes only when it opens) come when
+    // they are asked for, not with the first page.
+    'build:manifest': (manifest) => {
+      const comesLater = (key: string) => key.includes('gauge-room') || manifest[key]?.name === '_craft_'
+      for (const [key, item] of Object.entries(manifest)) item.dynamicImports = key === 'layouts/default.vue' ? [] : item.dynamicImports?.filter(one => !comesLater(one))
+    },
+  },
   vite: { build: { chunkSizeWarningLimit: 900 }, worker: { format: 'es' } },
 })

@@ -15,7 +15,7 @@ const route = useRoute()
       <span>Needler</span>
     </NuxtLink>
     <nav aria-label="Places">
-      <NuxtLink v-for="place in PLACES" :key="place.to" :to="place.to" :class="{ on: place.starts.test(route.path) }" :aria-current="place.starts.test(route.path) ? 'page' : undefined">{{ place.name }}</NuxtLink>
+      <NuxtLink v-for="place in PLACES" :key="place.to" :to="place.to" :prefetch-on="place.to === '/gauge-room' ? 'interaction' : 'visibility'" :class="{ on: place.starts.test(route.path) }" :aria-current="place.starts.test(route.path) ? 'page' : undefined">{{ place.name }}</NuxtLink>
     </nav>
     <div class="right">
       <button class="chip" @click="$emit('find')"><el-icon><Search /></el-icon><span class="wide">Find</span> <kbd>/</kbd></button>

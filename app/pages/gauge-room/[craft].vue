@@ -1,9 +1,12 @@
 <script setup lang="ts">
 import { CRAFT_TITLES, isCraft, sumNamed, sumsOf, type Craft } from '~~/core/sums'
 
-definePageMeta({ key: route => `gauge-room-${String(route.params.craft)}`, middleware: to => isCraft(String(to.params.craft)) ? undefined : navigateTo('/gauge-room/fits', { replace: true }) })
+definePageMeta({ key: route => `gauge-room-${String(route.params.craft)}` })
 const route = useRoute()
-const craft = route.params.craft as Craft
+// Page meta goes into the first load, so the table of crafts is asked here.
+const asked = String(route.params.craft)
+const craft: Craft = isCraft(asked) ? asked : 'fits'
+if (craft !== asked) await navigateTo('/gauge-room/fits', { replace: true })
 const sums = sumsOf(craft)
 const sum = computed(() => {
   const named = sumNamed(String(route.query.sum ?? ''))
