@@ -53,9 +53,17 @@ export function useSum(sum: AnySum) {
   function clear() {
     texts.value = writeFields(sum.fields, {}, system.value)
   }
+  /** What was typed is put aside while the example is shown, and comes back. */
+  const mine = shallowRef<Texts | null>(null)
   function example() {
+    mine.value = texts.value
     texts.value = writeFields(sum.fields, sum.example, system.value)
+    void nextTick(() => { isExample.value = true })
+  }
+  function back() {
+    if (mine.value) texts.value = mine.value
+    mine.value = null
   }
   const set = (key: string, value: Texts[string]) => { texts.value = { ...texts.value, [key]: value } }
-  return { texts, set, input, errors, result, worker, work, clear, example, isExample }
+  return { texts, set, input, errors, result, worker, work, clear, example, mine, back, isExample }
 }

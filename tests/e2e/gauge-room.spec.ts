@@ -162,6 +162,13 @@ test('marks: a chain that contradicts itself, and the dial seen from the other e
   await expect(page.locator('[data-test="dial-drive plate"]')).toHaveText('3:00')
   await page.getByLabel('Stands at, row 3').fill('210')
   await expect(verdict(page, 'contradictionCount')).toContainText('Holds')
+  // The example puts what was typed aside, and gives it back.
+  await page.locator('[data-test=example]').click()
+  await expect(verdict(page, 'contradictionCount')).toContainText('Out')
+  await expect(page.locator('[data-test=pin]')).toBeDisabled()
+  await page.locator('[data-test=back]').click()
+  await expect(page.getByLabel('Stands at, row 3')).toHaveValue('210')
+  await expect(page.locator('[data-test=pin]')).toBeEnabled()
 })
 
 test('proving: a run that is not steady yet', async ({ page }) => {
@@ -281,6 +288,10 @@ test('pinned to a job: as the reading its sheet asks for, and as a note with its
   await openJob(page, 'P-324', 'Planned')
   const bench = page.url()
   await page.goto('/gauge-room/gauging?sum=end-float')
+  // Figures of an example never come into a job.
+  await expect(page.locator('[data-test=pin]')).toBeDisabled()
+  await expect(page.getByText('An example is not pinned')).toBeVisible()
+  await page.getByLabel('Other way, row 1').fill('0.20')
   await page.locator('[data-test=pin]').click()
   const pad = page.getByRole('dialog')
   await pad.getByRole('button', { name: /P-324/ }).click()
@@ -288,6 +299,7 @@ test('pinned to a job: as the reading its sheet asks for, and as a note with its
   await expect(page.locator('[data-test=pinned]')).toContainText('as end float, as found')
   await pad.getByRole('button', { name: 'Done' }).click()
   await page.goto('/gauge-room/joints?sum=preload')
+  await fill(page, { torqueNm: '125' })
   await page.locator('[data-test=pin]').click()
   await pad.getByRole('button', { name: /P-324/ }).click()
   await page.locator('[data-test=pin-note]').click()
@@ -304,6 +316,7 @@ test('a reader may work sums out, and pins none', async ({ page }) => {
   await signIn(page, 'J. Larkin')
   await page.goto('/gauge-room/seals?sum=o-ring')
   await expect(value(page, 'squeeze')).toContainText('18.5')
+  await fill(page, { grooveDepthMm: '2.84' })
   await page.locator('[data-test=pin]').click()
   await expect(page.getByRole('dialog')).toContainText('Your role only looks')
 })

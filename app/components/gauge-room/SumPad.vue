@@ -3,7 +3,7 @@ import type { AnySum } from '~~/core/sums'
 
 /** One sum: what you give on the left, what you get on the right. */
 const props = defineProps<{ sum: AnySum }>()
-const { texts, set, input, errors, result, worker, work, clear, example, isExample } = useSum(props.sum)
+const { texts, set, input, errors, result, worker, work, clear, example, mine, back, isExample } = useSum(props.sum)
 const pinning = ref(false)
 const said = ref('')
 const { copy } = useClipboard({ legacy: true })
@@ -41,13 +41,13 @@ function saveCsv() {
       <header><h2>{{ sum.title }}</h2><p class="soft">{{ sum.about }}</p></header>
       <p v-if="isExample" class="example">Example figures. Type over them.</p>
       <SumFields :sum="sum" :texts="texts" :errors="errors" @set="set" />
-      <div class="under"><button v-if="isExample" type="button" class="btn" data-test="clear" @click="clear">Clear all</button><button v-else type="button" class="btn" @click="example">Show the example</button></div>
+      <div class="under"><button v-if="isExample && mine" type="button" class="btn" data-test="back" @click="back">Back to my figures</button><button v-if="isExample" type="button" class="btn" data-test="clear" @click="clear">Clear all</button><button v-else type="button" class="btn" data-test="example" @click="example">Show the example</button></div>
     </section>
     <section class="card get" aria-label="What you get">
       <div v-if="isLong && slow" class="long"><label for="how-far">Working it out: {{ Math.round((worker.progress.value ?? 0) * 100) }} %</label><progress id="how-far" max="1" :value="worker.progress.value ?? 0" /><button type="button" class="btn" data-test="stop" @click="worker.stop">Stop</button></div>
       <template v-if="answer">
         <SumAnswer :sum="sum" :answer="answer" :input="given" />
-        <div class="acts"><p v-if="main" class="short"><VerdictMark v-if="main.held" :verdict="main.held.verdict" /> <b class="figures">{{ showFigureOf(main, system).figure }} {{ showFigureOf(main, system).unit }}</b></p><button type="button" class="btn now" data-test="pin" @click="pinning = true">Pin to a job</button><button type="button" class="btn" data-test="copy-text" @click="take('The sum is', asText)">Copy as text</button><button type="button" class="btn" data-test="csv" @click="saveCsv">Save as CSV</button><button type="button" class="btn" data-test="copy-address" @click="take('The address is', address())">Copy address</button><span role="status" class="soft">{{ said }}</span></div>
+        <div class="acts"><p v-if="main" class="short"><VerdictMark v-if="main.held" :verdict="main.held.verdict" /> <b class="figures">{{ showFigureOf(main, system).figure }} {{ showFigureOf(main, system).unit }}</b></p><button type="button" class="btn now" data-test="pin" :disabled="isExample" @click="pinning = true">Pin to a job</button><button type="button" class="btn" data-test="copy-text" @click="take('The sum is', asText)">Copy as text</button><button type="button" class="btn" data-test="csv" @click="saveCsv">Save as CSV</button><button type="button" class="btn" data-test="copy-address" @click="take('The address is', address())">Copy address</button><span role="status" class="soft">{{ said || (isExample ? 'An example is not pinned: type your own figures.' : '') }}</span></div>
       </template>
       <div v-else-if="!isLong || !slow" class="none"><p class="why" role="status" data-test="why-not">{{ why || 'Working it out…' }}</p><button v-if="worker.stopped.value" type="button" class="btn now" data-test="again" @click="work">Work it out</button></div>
     </section>
