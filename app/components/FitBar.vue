@@ -14,12 +14,7 @@ const bands = computed(() => {
   ]
 })
 const measured = computed(() => props.fit.span.map(mm => (mm - props.fit.nominalMm) * 1000) as [number, number])
-const reach = computed(() => {
-  const all = [0, ...measured.value, ...bands.value.flatMap(one => [one.upperUm, one.lowerUm])]
-  const [low, high] = [Math.min(...all), Math.max(...all)]
-  return { low: low - (high - low) * 0.08, high: high + (high - low) * 0.08 }
-})
-const x = (um: number) => 112 + (um - reach.value.low) / (reach.value.high - reach.value.low) * (W - 126)
+const x = computed(() => scaleOf([0, ...measured.value, ...bands.value.flatMap(one => [one.upperUm, one.lowerUm])], 112, W - 14))
 const clearance = computed(() => {
   const hole = bands.value.find(one => one.tone === 'hole')
   return hole ? [hole.lowerUm - measured.value[1], hole.upperUm - measured.value[0]] : null

@@ -40,7 +40,7 @@ const value = (one: unknown): Reading => ({ state: 'value', value: one })
 /** What a field's text says. */
 export function readField(field: Field, text: Text | undefined, lengths: Lengths): Reading {
   const blank = text === undefined || text === '' || (Array.isArray(text) && text.length === 0)
-  if (blank) return field.type === 'flag' ? value(false) : field.type === 'text' && !field.optional ? { state: 'empty' } : { state: 'empty' }
+  if (blank) return field.type === 'flag' ? value(false) : { state: 'empty' }
   switch (field.type) {
     case 'flag': return value(text === true)
     case 'many': return value(text)
@@ -96,6 +96,24 @@ function writeField(field: Field, one: unknown, lengths: Lengths): Text {
     case 'rows': return Array.isArray(one) ? one.map(row => writeFields(field.columns, row as Record<string, unknown>, lengths)) : []
     default: return one === undefined || one === null ? '' : String(one)
   }
+}
+
+/**
+ * Texts carried over to the other system of lengths, figure by figure: what can be read keeps its size, what cannot stays as
+ * it was typed. A half-filled page must not turn 60 mm into 60 in.
+ */
+export function carryOver(fields: Fields, texts: Texts, from: Lengths, to: Lengths): Texts {
+  const figure = (text: string, field: Measured) => {
+    const read = text === '' ? null : readNumber(text, field, from)
+    return read?.ok ? writeNumber(read.value, field.unit, to) : text
+  }
+  return Object.fromEntries(Object.entries(texts).map(([key, text]): [string, Text] => {
+    const field = fields[key]
+    if (field?.type === 'number') return [key, figure(text as string, field)]
+    if (field?.type === 'list') return [key, (text as string[]).map(one => figure(one, field))]
+    if (field?.type === 'rows') return [key, (text as Texts[]).map(row => carryOver(field.columns, row, from, to))]
+    return [key, text]
+  }))
 }
 
 /** An input as the query of an address: plain figures as they are, lists and rows as JSON. */

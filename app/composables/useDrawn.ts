@@ -7,14 +7,13 @@ export function useDrawn(props: Drawn) {
   const given = (key: string) => Number(props.input[key] ?? Number.NaN)
   const got = (key: string) => Number(props.answer.figures.find(one => one.key === key)?.value ?? Number.NaN)
   const more = <T>(key: string) => props.answer.more?.[key] as T
-  const held = (key: string) => props.answer.figures.find(one => one.key === key)?.held
   const tone = computed(() => (verdictOf(props.answer) ?? 'none').toLowerCase())
   const { system } = useDisplay()
   const say = (value: number, unit: string, decimals: number) => {
     const shown = showFigureOf({ value, unit, decimals }, system.value)
     return `${shown.figure} ${shown.unit}`.trim()
   }
-  return { given, got, more, held, tone, say }
+  return { given, got, more, tone, say }
 }
 
 /** A straight scale from values to places on the drawing, with a little room at both ends. */

@@ -1,6 +1,6 @@
 import { runSum, type Answer, type AnySum } from '~~/core/sums'
 import { refuse, type Result } from '~~/core/result'
-import { fromQuery, readField, readFields, toQuery, writeFields, type Texts } from './sumTexts'
+import { carryOver, fromQuery, readField, readFields, toQuery, writeFields, type Texts } from './sumTexts'
 
 /** One sum on the screen: what is typed, what it says, and what comes of it. The address carries the input. */
 export function useSum(sum: AnySum) {
@@ -11,6 +11,8 @@ export function useSum(sum: AnySum) {
   const texts = ref<Texts>(isExample.value ? writeFields(sum.fields, sum.example, system.value) : fromQuery(sum.fields, given, system.value))
   const result = shallowRef<Result<Answer>>(refuse(''))
   const worker = useSumWorker()
+  /** What was typed is put aside while the example is shown, and comes back. */
+  const mine = shallowRef<Texts | null>(null)
 
   const input = computed(() => readFields(sum.fields, texts.value, system.value))
   const errors = computed(() => Object.fromEntries(Object.entries(sum.fields).map(([key, field]) => {
@@ -41,20 +43,16 @@ export function useSum(sum: AnySum) {
     void address()
   }, { deep: true })
 
-  // Figures keep their size when the screen goes over to inches; what could not be read stays as it was typed.
   watch(system, (now, before) => {
-    const was = readFields(sum.fields, texts.value, before)
-    if (!was.ok) return
     const stillExample = isExample.value
-    texts.value = writeFields(sum.fields, was.value, now)
+    texts.value = carryOver(sum.fields, texts.value, before, now)
+    if (mine.value) mine.value = carryOver(sum.fields, mine.value, before, now)
     void nextTick(() => { isExample.value = stillExample })
   }, { flush: 'sync' })
 
   function clear() {
     texts.value = writeFields(sum.fields, {}, system.value)
   }
-  /** What was typed is put aside while the example is shown, and comes back. */
-  const mine = shallowRef<Texts | null>(null)
   function example() {
     mine.value = texts.value
     texts.value = writeFields(sum.fields, sum.example, system.value)

@@ -1,4 +1,5 @@
 import { accept, refuse, type Result } from '../result.ts'
+import { greatestCommonDivisor } from '../whole.ts'
 
 /** A known mark: b stands `deg` clockwise of a, as seen from one stated end; ± tolerance; a symmetric part allows steps of 360/n. */
 export interface MarkRule { a: string, b: string, deg: number, toleranceDeg?: number, symmetry?: number }
@@ -22,8 +23,7 @@ interface Reached { deg: number, toleranceDeg: number, step: number, path: reado
 /** What a chain of two symmetric rules still tells: steps of the common divisor of both turns. */
 const commonStep = (a: number, b: number): number => {
   const [x, y] = [Math.round(a * 1000), Math.round(b * 1000)]
-  const gcd = (p: number, q: number): number => q === 0 ? p : gcd(q, p % q)
-  return gcd(x, y) / 1000
+  return greatestCommonDivisor(x, y) / 1000
 }
 
 /**

@@ -1,4 +1,5 @@
 import { accept, refuse, type Result } from '../result.ts'
+import { greatestCommonDivisor } from '../whole.ts'
 
 export interface GearMesh {
   /** Number of different ways the pair can be put together. */
@@ -9,8 +10,6 @@ export interface GearMesh {
   pinionTurnsToRepeat: number
   wheelTurnsToRepeat: number
 }
-
-const greatestCommonDivisor = (a: number, b: number): number => b === 0 ? a : greatestCommonDivisor(b, a % b)
 
 /**
  * Which teeth of a pair meet again, by the greatest common divisor of the tooth counts.

@@ -1,3 +1,4 @@
+import { meanOf } from '../gauging/index.ts'
 import { accept, refuse, type Result } from '../result.ts'
 
 export interface Insulation { at40MOhm: number, polarisationIndex: number | null, indexMeans: boolean }
@@ -28,9 +29,8 @@ export function commutator(barsUm: readonly number[], { undercutsMm = [], spring
   if ((springN !== undefined && !(springN > 0)) || (brushAreaMm2 !== undefined && !(brushAreaMm2 > 0))) return refuse('Spring force and brush area are above nought.')
   const steps = barsUm.map((bar, i) => Math.abs(bar - barsUm[(i + 1) % barsUm.length]!))
   const stepUm = Math.max(...steps)
-  const mean = resistancesMOhm.reduce((sum, one) => sum + one, 0) / (resistancesMOhm.length || 1)
   return accept({
     profileUm: Math.max(...barsUm) - Math.min(...barsUm), stepUm, stepAt: steps.indexOf(stepUm) + 1, undercutLeastMm: undercutsMm.length ? Math.min(...undercutsMm) : null,
-    brushMPa: springN !== undefined && brushAreaMm2 !== undefined ? springN / brushAreaMm2 : null, resistanceSpreadShare: resistancesMOhm.length > 1 ? (Math.max(...resistancesMOhm) - Math.min(...resistancesMOhm)) / mean : null,
+    brushMPa: springN !== undefined && brushAreaMm2 !== undefined ? springN / brushAreaMm2 : null, resistanceSpreadShare: resistancesMOhm.length > 1 ? (Math.max(...resistancesMOhm) - Math.min(...resistancesMOhm)) / meanOf(resistancesMOhm) : null,
   })
 }

@@ -1,7 +1,5 @@
 import { accept, refuse, type Result } from '../result.ts'
 
-/** Standard atmosphere, MPa. */
-export const ATMOSPHERE_MPA = 0.101325
 const KELVIN = 273.15
 
 /**

@@ -1,3 +1,4 @@
+import { meanOf } from '../gauging/index.ts'
 import { accept, refuse, type Result } from '../result.ts'
 
 export interface Sample { minute: number, value: number }
@@ -26,7 +27,6 @@ export function steadiness(samples: readonly Sample[], windowMin = 30): Result<S
 }
 
 function slopeOf(samples: readonly Sample[]): number {
-  const n = samples.length
-  const [t, y] = [samples.reduce((sum, one) => sum + one.minute, 0) / n, samples.reduce((sum, one) => sum + one.value, 0) / n]
+  const [t, y] = [meanOf(samples.map(one => one.minute)), meanOf(samples.map(one => one.value))]
   return samples.reduce((sum, one) => sum + (one.minute - t) * (one.value - y), 0) / samples.reduce((sum, one) => sum + (one.minute - t) ** 2, 0)
 }

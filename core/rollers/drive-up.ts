@@ -1,4 +1,5 @@
 import { accept, refuse, type Result } from '../result.ts'
+import { greatestCommonDivisor } from '../whole.ts'
 import type { Span } from './clearance.ts'
 
 export const TAPERS = { '1:12': 1, '1:30': 2.5 } as const
@@ -43,8 +44,6 @@ export interface SlotSetting {
   more: { stops: number, leavesMm: number }
 }
 
-const gcd = (a: number, b: number): number => b === 0 ? a : gcd(b, a % b)
-
 /**
  * A locknut eased back from home by whole stops of nut slots and washer tabs: lcm(slots, tabs) stops a turn when evenly
  * spaced (one tab: the nut's slots). Says the stop on either side of the wanted end clearance and what each really leaves.
@@ -54,7 +53,7 @@ export function slotSetting(pitchMm: number, slots: number, tabs: number, wanted
   if (!(pitchMm > 0)) return refuse('Give the pitch of the thread.')
   if (![slots, tabs].every(one => Number.isInteger(one) && one >= 1 && one <= 60)) return refuse('Slots of the nut and tabs of the washer are whole numbers from 1 to 60. Count them.')
   if (!(wantedMm >= 0 && wantedMm <= 20 * pitchMm)) return refuse('The end clearance wanted lies from nought to twenty turns of the nut.')
-  const stopsPerTurn = slots * tabs / gcd(slots, tabs)
+  const stopsPerTurn = slots * tabs / greatestCommonDivisor(slots, tabs)
   const travelPerStopMm = pitchMm / stopsPerTurn
   const exact = wantedMm / travelPerStopMm
   const down = Math.floor(exact + 1e-9)

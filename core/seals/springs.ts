@@ -1,9 +1,10 @@
+import { meanOf, rangeOf, reduceTries } from '../gauging/index.ts'
 import { accept, refuse, type Result } from '../result.ts'
 
 export interface Springs {
   meanMm: number
   rangeMm: number
-  /** Place of the odd one out, from 1; null where all are alike within the resolution. */
+  /** Place of the odd one out, from 1; null where all are alike within the resolution, and of two, where neither is the odd one. */
   odd: number | null
   /** Loss of free length against a new one, by place. */
   lossMm: readonly number[]
@@ -17,10 +18,8 @@ const RESOLUTION_MM = 0.05
  */
 export function compareSprings(freeMm: readonly number[], newMm: number): Result<Springs> {
   if (freeMm.length < 2 || !freeMm.every(one => one > 0) || !(newMm > 0)) return refuse('Measure every spring of the set, two or more, and a new one.')
-  const sorted = [...freeMm].sort((a, b) => a - b)
-  const half = sorted.length / 2
-  const median = Number.isInteger(half) ? (sorted[half - 1]! + sorted[half]!) / 2 : sorted[Math.floor(half)]!
-  const off = freeMm.map(one => Math.abs(one - median))
-  const rangeMm = sorted.at(-1)! - sorted[0]!
-  return accept({ meanMm: freeMm.reduce((sum, one) => sum + one, 0) / freeMm.length, rangeMm, odd: rangeMm > RESOLUTION_MM + 1e-9 ? off.indexOf(Math.max(...off)) + 1 : null, lossMm: freeMm.map(one => newMm - one) })
+  const rangeMm = rangeOf(freeMm)
+  const tries = reduceTries(freeMm)
+  const isOdd = rangeMm > RESOLUTION_MM + 1e-9 && tries.ok && tries.value.furthest !== null
+  return accept({ meanMm: meanOf(freeMm), rangeMm, odd: isOdd ? tries.value.furthest! + 1 : null, lossMm: freeMm.map(one => newMm - one) })
 }

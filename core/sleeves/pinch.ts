@@ -1,3 +1,4 @@
+import { meanOf } from '../gauging/index.ts'
 import { accept, refuse, type Result } from '../result.ts'
 
 export interface PinchEnd { wireMm: number, shimLeftMm: number, shimRightMm: number }
@@ -17,10 +18,10 @@ export function capPinch(ends: readonly PinchEnd[], freshWireMm: number): Result
   if (!ends.length || ends.some(end => !(end.wireMm > 0 && end.shimLeftMm > 0 && end.shimRightMm > 0))) return refuse('Give the flattened wire and both shims of every end, all above nought.')
   const shims = ends.flatMap(end => [end.shimLeftMm, end.shimRightMm])
   if (Math.max(...shims) - Math.min(...shims) > MOST_SHIM_DIFFERENCE_MM + 1e-9) return refuse('The shims differ by more than 5 µm, so the cap stands crooked. Use equal shims and take it again.')
-  const shim = shims.reduce((sum, one) => sum + one, 0) / shims.length
+  const shim = meanOf(shims)
   if (ends.some(end => end.wireMm >= freshWireMm - 1e-9)) return refuse('The wire shows no flattening: it never touched. Use a thicker wire, or thinner shims, and take it again.')
   if (freshWireMm < 1.2 * shim - 1e-9 || freshWireMm > 2 * shim + 1e-9) return refuse(`A wire of ${freshWireMm} mm does not suit shims of ${Number(shim.toFixed(3))} mm: its fresh diameter should be 1.2 to 2 times the shim.`)
   const endsMm = ends.map(end => (end.shimLeftMm + end.shimRightMm) / 2 - end.wireMm)
-  const meanMm = endsMm.reduce((sum, one) => sum + one, 0) / endsMm.length
+  const meanMm = meanOf(endsMm)
   return accept({ endsMm, meanMm, says: Math.abs(meanMm) <= RESOLUTION_MM ? 'no gap, no grip' : meanMm > 0 ? 'grips' : 'loose' })
 }

@@ -1,3 +1,4 @@
+import { meanOf } from '../gauging/index.ts'
 import { accept, refuse, type Result } from '../result.ts'
 
 /** Rules of thumb for running clearance where no manual is to hand; none of them is a limit. */
@@ -15,7 +16,6 @@ export interface RunningClearance { leastMm: number, greatestMm: number, meanMm:
  */
 export function runningClearance(boresMm: readonly number[], journalsMm: readonly number[]): Result<RunningClearance> {
   if (!boresMm.length || !journalsMm.length || ![...boresMm, ...journalsMm].every(mm => mm > 0)) return refuse('Read bore and journal, each at least once, above nought.')
-  const mean = (list: readonly number[]) => list.reduce((sum, one) => sum + one, 0) / list.length
-  const meanMm = mean(boresMm) - mean(journalsMm)
-  return accept({ leastMm: Math.min(...boresMm) - Math.max(...journalsMm), greatestMm: Math.max(...boresMm) - Math.min(...journalsMm), meanMm, perMille: meanMm / mean(journalsMm) * 1000 })
+  const meanMm = meanOf(boresMm) - meanOf(journalsMm)
+  return accept({ leastMm: Math.min(...boresMm) - Math.max(...journalsMm), greatestMm: Math.max(...boresMm) - Math.min(...journalsMm), meanMm, perMille: meanMm / meanOf(journalsMm) * 1000 })
 }

@@ -1,4 +1,5 @@
 import { accept, refuse, type Result } from '../result.ts'
+import { greatestCommonDivisor } from '../whole.ts'
 
 export interface StockShim { thicknessMm: number, count: number }
 export interface ShimWish {
@@ -16,15 +17,13 @@ const ALIKE_MM = 0.005
 const PER_MM = 10_000
 const KEPT = 3
 
-const gcd = (a: number, b: number): number => b === 0 ? a : gcd(b, a % b)
-
 /** Totals times sizes times pieces that are worth trying: a few seconds. */
 const MOST_WORK = 4e8
 
 /** Stock as whole steps of its common measure, and how far a total may reach: beyond twice the way to the middle nothing lands nearer than no shim. */
 function latticeOf(stock: readonly StockShim[], toMiddleMm: number): { step: number, sizes: number[], reach: number } {
   const units = stock.map(one => Math.round(one.thicknessMm * PER_MM))
-  const step = units.reduce(gcd) || 1
+  const step = units.reduce((a, b) => greatestCommonDivisor(a, b)) || 1
   return { step, sizes: units.map(one => one / step), reach: Math.floor(Math.max(0, toMiddleMm) * 2 * PER_MM / step) }
 }
 

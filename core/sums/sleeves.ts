@@ -1,3 +1,4 @@
+import { meanOf } from '../gauging/index.ts'
 import { accept, refuse } from '../result.ts'
 import { holdAgainst } from '../verdict.ts'
 import { axialSet, blueContact, capPinch, CLEARANCE_SCHOOLS, CONTACT_COLUMNS, CONTACT_ROWS, journalSkew, pressBush, reduceStrips, runningClearance, stripReading, stripScaleClearanceMm } from '../sleeves/index.ts'
@@ -97,7 +98,7 @@ export const sleeveSums = [
     fields: { boresMm: list('Bore readings', 'mm', SIZE, [1, 20]), journalsMm: list('Journal readings', 'mm', SIZE, [1, 20]), minMm: makerMin('mm', GAP), maxMm: makerMax('mm', GAP) },
     example: { boresMm: [80.102, 80.11, 80.106], journalsMm: [80.008, 80.004, 80.006], minMm: 0.08, maxMm: 0.14 },
     work: ({ boresMm, journalsMm, minMm, maxMm }) => answering(runningClearance(boresMm, journalsMm), ({ leastMm, greatestMm, meanMm, perMille }) => {
-      const d = journalsMm.reduce((sum, one) => sum + one, 0) / journalsMm.length
+      const d = meanOf(journalsMm)
       const limits = { min: minMm, max: maxMm }
       return {
         figures: [

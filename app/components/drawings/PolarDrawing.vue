@@ -3,7 +3,7 @@ import type { Drawn } from '~/composables/useDrawn'
 
 /** Readings round one turn on a polar scale, exaggerated; the first harmonic in brass and the high spot on it. */
 const props = defineProps<Drawn>()
-const { got, given, say, tone } = useDrawn(props)
+const { got, say, tone } = useDrawn(props)
 const readings = computed(() => (props.input.readingsUm ?? props.input.gapsMm) as number[])
 const mean = computed(() => readings.value.reduce((sum, one) => sum + one, 0) / readings.value.length)
 const largest = computed(() => Math.max(...readings.value.map(one => Math.abs(one - mean.value))) || 1)
@@ -14,7 +14,6 @@ const outline = computed(() => `M${points.value.map(one => `${one.x.toFixed(1)} 
 const isRunout = computed(() => Boolean(props.input.readingsUm))
 const high = computed(() => (isRunout.value ? got('highSpotDeg') : got('towardDeg')) * Math.PI / 180)
 const harmonic = computed(() => isRunout.value ? `M${Array.from({ length: 73 }, (_, i) => at(i * Math.PI / 36, 84 + got('eccentricityUm') * Math.cos(i * Math.PI / 36 - high.value) / largest.value * 30)).map(one => `${one.x.toFixed(1)} ${one.y.toFixed(1)}`).join(' L')}` : '')
-void given
 </script>
 
 <template>
