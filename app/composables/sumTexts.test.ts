@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { must, refused } from '../../tests/must.ts'
 import { SUMS, sumNamed } from '../../core/sums/index.ts'
 import { choice, fallback, flag, list, number, optional, rows, text, whole } from '../../core/sums/fields.ts'
-import { fromQuery, readField, readFields, readNumber, shownUnit, toQuery, writeFields, writeNumber } from './sumTexts.ts'
+import { carryOver, fromQuery, readField, readFields, readNumber, shownUnit, toQuery, writeFields, writeNumber, type Texts } from './sumTexts.ts'
 
 const JOURNAL = number('Journal', 'mm', [1, 500])
 const GAP = number('Gap', 'µm', [-500, 500])
@@ -90,5 +90,23 @@ describe('a broken address', () => {
       const read = readFields(fields, fromQuery(fields, query, 'mm'), 'mm')
       if (!read.ok) expect(read.why.length).toBeGreaterThan(5)
     }))
+  })
+})
+
+describe('going over to inches', () => {
+  const { fields } = sumNamed('stack')!
+  const half: Texts = { links: [{ name: 'spacer', sign: 'opens', nominalMm: '25.4', plusMm: '', minusMm: '0.0254', distribution: 'normal' }, { name: '', sign: 'closes', nominalMm: 'about 3', plusMm: '', minusMm: '', distribution: 'even' }], minMm: '', maxMm: '60 Nm' }
+  it('keeps the size of what can be read in a half-filled page, and the words of the rest', () => {
+    expect(carryOver(fields, half, 'mm', 'inch')).toEqual({
+      links: [{ name: 'spacer', sign: 'opens', nominalMm: '1', plusMm: '', minusMm: '0.001', distribution: 'normal' }, { name: '', sign: 'closes', nominalMm: 'about 3', plusMm: '', minusMm: '', distribution: 'even' }],
+      minMm: '', maxMm: '60 Nm',
+    })
+  })
+  it('and back is where it was', () => expect(carryOver(fields, carryOver(fields, half, 'mm', 'inch'), 'inch', 'mm')).toEqual(half))
+  it('carries each figure of a list by itself', () => {
+    expect(carryOver(sumNamed('tries')!.fields, { triesMm: ['25.4', 'x', '50.8'] }, 'mm', 'inch')).toEqual({ triesMm: ['1', 'x', '2'] })
+  })
+  it('leaves what is no length', () => {
+    expect(carryOver(sumNamed('mounting-temperature')!.fields, { ambientC: '20', interferenceUm: '25.4', greasedOrSealed: true }, 'mm', 'inch')).toEqual({ ambientC: '20', interferenceUm: '1', greasedOrSealed: true })
   })
 })

@@ -267,6 +267,14 @@ test('inches: figures keep their size', async ({ page }) => {
   await expect(give(page).getByRole('button', { name: /80.102/ })).toBeVisible()
   await field(page, 'minMm').fill('3 thou')
   await expect(get(page)).toContainText('Limit 0.076 to')
+  // A half-filled page keeps its sizes, too.
+  await page.locator('[data-test=clear], [data-test=example]').first().click()
+  await page.locator('[data-test=clear]').click()
+  await field(page, 'maxMm').fill('0.254')
+  await page.locator('[data-test=lengths]').click()
+  await expect(field(page, 'maxMm')).toHaveValue('0.01')
+  await page.locator('[data-test=lengths]').click()
+  await expect(field(page, 'maxMm')).toHaveValue('0.254')
 })
 
 test('copied as text, saved as CSV', async ({ page, context }) => {
