@@ -6,6 +6,8 @@ import { choice, fallback, list, number, optional, rows, whole } from './fields.
 import { hold } from './limits.ts'
 
 const OHM = [0.000001, 10000000] as const
+/** What each zone of ISO 20816-3 means for running on. */
+const ZONE_SAYS = { A: 'zone A: as a new machine', B: 'zone B: it may run on; watch whether it rises', C: 'zone C: not for long running; find the cause', D: 'zone D: it does harm; stop it' } as const
 const AUTHORISED = 'Electrical tests are made by authorised people.'
 
 export const provingSums = [
@@ -27,7 +29,7 @@ export const provingSums = [
     source: 'ISO 20816-3; not for reciprocating machines, gear units, sets of 15 kW or less or pumps', fields: { mmPerS: number('Velocity r.m.s.', 'mm/s', [0, 200]), group: choice('Machine', VIBRATION_GROUPS), support: choice('Support', SUPPORTS), other: optional(choice('It is a', OTHER_MACHINES)) },
     example: { mmPerS: 2.1, group: 'medium: over 15 up to 300 kW, or shaft height 160 to 315 mm', support: 'rigid' },
     work: ({ mmPerS, group, support, other }) => answering(vibrationZone(mmPerS, group, support, other), ({ zone, limits }) => ({
-      figures: [{ key: 'mmPerS', what: 'Velocity', value: mmPerS, unit: 'mm/s', decimals: 2, held: { ...holdAgainst(mmPerS, { max: limits[1], warningShare: 1 - limits[0] / limits[1] }, 'ISO 20816-3, zone B ends', { high: zone === 'D' ? 'zone D: it does harm; stop it' : 'zone C: not for long running; find the cause' }) } }, { key: 'zone', what: 'Zone', value: zone }],
+      figures: [{ key: 'mmPerS', what: 'Velocity', value: mmPerS, unit: 'mm/s', decimals: 2, held: { ...holdAgainst(mmPerS, { max: limits[1], warningShare: 1 - limits[0] / limits[1] }, 'ISO 20816-3, zone B ends', { high: ZONE_SAYS[zone] }) } }, { key: 'zone', what: 'Zone', value: zone }],
       working: [line('Zones', 'A/B, B/C, C/D', `${group.split(':')[0]}, ${support}`, `${limits.join(', ')} mm/s`)],
     })),
   }),

@@ -39,7 +39,7 @@ describe('how figures stand', () => {
     // Baths
     ['bath-mix', 'temperatureC', { temperatureC: 45 }, 'Out', /too cold/], ['wait', 'doneMin', {}, 'Open', null], ['wait', 'doneMin', { doneMin: 400 }, 'Out', /over-soaked/],
     // Proving
-    ['run-record', 'slopePerHour', { windowMin: 200 }, 'Open', null], ['run-record', 'rise', { maxRise: 30 }, 'Out', /hot/], ['vibration', 'mmPerS', { mmPerS: 2.9 }, 'Out', /zone C/], ['vibration', 'mmPerS', { mmPerS: 1.4 }, 'Holds', null], ['insulation', 'at40MOhm', { minMOhm: 200 }, 'Out', /damp/], ['balance', 'leftGmm', { leftGmm: 2000 }, 'Out', /shakes/], ['commutator', 'stepUm', { maxStepUm: 2 }, 'Out', /brushes chip/], ['leak-test', 'dropMPa', { maxDropMPa: 0.0005 }, 'Out', /leaks/], ['hand-turn', 'felt', { felt: 'even drag' }, 'Thin', /drag/],
+    ['run-record', 'slopePerHour', { windowMin: 200 }, 'Open', null], ['run-record', 'rise', { maxRise: 30 }, 'Out', /hot/], ['vibration', 'mmPerS', { mmPerS: 2.9 }, 'Out', /zone C/], ['vibration', 'mmPerS', { mmPerS: 2.1 }, 'Thin', /zone B: it may run on/], ['vibration', 'mmPerS', { mmPerS: 5 }, 'Out', /zone D/], ['vibration', 'mmPerS', { mmPerS: 1.4 }, 'Holds', null], ['insulation', 'at40MOhm', { minMOhm: 200 }, 'Out', /damp/], ['balance', 'leftGmm', { leftGmm: 2000 }, 'Out', /shakes/], ['commutator', 'stepUm', { maxStepUm: 2 }, 'Out', /brushes chip/], ['leak-test', 'dropMPa', { maxDropMPa: 0.0005 }, 'Out', /leaks/], ['hand-turn', 'felt', { felt: 'even drag' }, 'Thin', /drag/],
   ] as const)('%s, %s, %j: %s', (name, key, changes, verdict, says) => {
     const { held } = figure(name, key, changes)
     expect(held!.verdict).toBe(verdict)
