@@ -1,21 +1,55 @@
 import withNuxt from './.nuxt/eslint.config.mjs'
 
 /** The arrows of the house run one way; each room names what it may not reach. */
-const mayNot = (files, group, message) => ({ files, rules: { 'no-restricted-imports': ['error', { patterns: [{ regex: group, message }] }] } })
+const mayNot = (files, group, message) => ({
+  files,
+  rules: { 'no-restricted-imports': ['error', { patterns: [{ regex: group, message }] }] },
+})
 
 export default withNuxt(
-  { rules: { 'vue/multi-word-component-names': 'off', 'vue/html-self-closing': 'off', '@typescript-eslint/no-explicit-any': 'error', '@typescript-eslint/unified-signatures': 'off' } },
-  mayNot(['core/**/*.ts'], '^(?!\\.)|/(app|server|shared|demo|library)(/|$)', 'The core imports nothing from outside the core.'),
-  { files: ['core/**/*.test.ts'], rules: { 'no-restricted-imports': 'off' } },
   {
-    files: ['core/**/*.ts'], ignores: ['core/**/*.test.ts'],
     rules: {
-      'no-restricted-properties': ['error', { object: 'Date', property: 'now', message: 'Time comes in as an argument.' }, { object: 'Math', property: 'random', message: 'Randomness comes in as an argument.' }],
-      'no-restricted-globals': ['error', 'window', 'document', 'process', 'fetch', 'localStorage'],
-      'no-restricted-syntax': ['error', { selector: 'NewExpression[callee.name="Date"][arguments.length=0]', message: 'Time comes in as an argument.' }],
+      'vue/multi-word-component-names': 'off',
+      'vue/html-self-closing': 'off',
+      '@typescript-eslint/no-explicit-any': 'error',
+      '@typescript-eslint/unified-signatures': 'off',
     },
   },
-  mayNot(['app/**/*.{ts,vue}'], '(^|/)(server|demo|library)(/|$)|^(drizzle-orm|postgres|pdfmake|h3)', 'Screens reach the core and shared only; the server is across the wire.'),
-  mayNot(['server/**/*.ts'], '(^|/)(app|demo)(/|$)|^(vue|pinia|element-plus)', 'The server reaches the core and shared only.'),
-  mayNot(['shared/**/*.ts'], '(^|/)(app|server|demo)(/|$)|^(vue|pinia|drizzle-orm)', 'What crosses the wire reaches the core only.'),
+  mayNot(
+    ['core/**/*.ts'],
+    '^(?!\\.)|/(app|server|shared|demo|library)(/|$)',
+    'The core imports nothing from outside the core.',
+  ),
+  { files: ['core/**/*.test.ts'], rules: { 'no-restricted-imports': 'off' } },
+  {
+    files: ['core/**/*.ts'],
+    ignores: ['core/**/*.test.ts'],
+    rules: {
+      'no-restricted-properties': [
+        'error',
+        { object: 'Date', property: 'now', message: 'Time comes in as an argument.' },
+        { object: 'Math', property: 'random', message: 'Randomness comes in as an argument.' },
+      ],
+      'no-restricted-globals': ['error', 'window', 'document', 'process', 'fetch', 'localStorage'],
+      'no-restricted-syntax': [
+        'error',
+        { selector: 'NewExpression[callee.name="Date"][arguments.length=0]', message: 'Time comes in as an argument.' },
+      ],
+    },
+  },
+  mayNot(
+    ['app/**/*.{ts,vue}'],
+    '(^|/)(server|demo|library)(/|$)|^(drizzle-orm|postgres|pdfmake|h3)',
+    'Screens reach the core and shared only; the server is across the wire.',
+  ),
+  mayNot(
+    ['server/**/*.ts'],
+    '(^|/)(app|demo)(/|$)|^(vue|pinia|element-plus)',
+    'The server reaches the core and shared only.',
+  ),
+  mayNot(
+    ['shared/**/*.ts'],
+    '(^|/)(app|server|demo)(/|$)|^(vue|pinia|drizzle-orm)',
+    'What crosses the wire reaches the core only.',
+  ),
 )

@@ -1,6 +1,8 @@
 /** The core is checked whole, used by a screen or not. */
 const checkedRooms = ['../core/**/*.ts']
-const tsConfig = { compilerOptions: { allowImportingTsExtensions: true, noUncheckedIndexedAccess: true, resolveJsonModule: true } }
+const tsConfig = {
+  compilerOptions: { allowImportingTsExtensions: true, noUncheckedIndexedAccess: true, resolveJsonModule: true },
+}
 
 export default defineNuxtConfig({
   compatibilityDate: '2026-11-01',
@@ -12,7 +14,14 @@ export default defineNuxtConfig({
   features: { inlineStyles: false },
   css: ['~/assets/fonts.css', '~/assets/look.css', '~/assets/kit.css', '~/assets/drawings.css'],
   components: [{ path: '~/components', pathPrefix: false }],
-  app: { head: { title: 'Needler', htmlAttrs: { lang: 'en' }, meta: [{ name: 'viewport', content: 'width=device-width, initial-scale=1' }], link: [{ rel: 'icon', type: 'image/svg+xml', href: '/needle.svg' }] } },
+  app: {
+    head: {
+      title: 'Needler',
+      htmlAttrs: { lang: 'en' },
+      meta: [{ name: 'viewport', content: 'width=device-width, initial-scale=1' }],
+      link: [{ rel: 'icon', type: 'image/svg+xml', href: '/needle.svg' }],
+    },
+  },
   elementPlus: { importStyle: 'css', themes: ['dark'] },
   runtimeConfig: {
     session: {
@@ -24,13 +33,19 @@ export default defineNuxtConfig({
     },
   },
   nitro: { preset: 'node-server', typescript: { tsConfig } },
-  typescript: { strict: true, tsConfig, sharedTsConfig: { ...tsConfig, include: checkedRooms }, nodeTsConfig: tsConfig },
+  typescript: {
+    strict: true,
+    tsConfig,
+    sharedTsConfig: { ...tsConfig, include: checkedRooms },
+    nodeTsConfig: tsConfig,
+  },
   hooks: {
     // The Gauge room is a house of its own: its page and its sums (which the finder takes only when it opens) come when
     // they are asked for, not with the first page.
-    'build:manifest': (manifest) => {
+    'build:manifest': manifest => {
       const comesLater = (key: string) => key.includes('gauge-room') || manifest[key]?.name === '_craft_'
-      for (const [key, item] of Object.entries(manifest)) item.dynamicImports = key === 'layouts/default.vue' ? [] : item.dynamicImports?.filter(one => !comesLater(one))
+      for (const [key, item] of Object.entries(manifest))
+        item.dynamicImports = key === 'layouts/default.vue' ? [] : item.dynamicImports?.filter(one => !comesLater(one))
     },
   },
   vite: { build: { chunkSizeWarningLimit: 900 }, worker: { format: 'es' } },

@@ -13,7 +13,23 @@ export default defineConfig({
     viewport: { width: 1280, height: 800 },
     trace: 'off',
     actionTimeout: 15_000,
-    launchOptions: { executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'] },
+    launchOptions: {
+      executablePath: '/usr/bin/chromium',
+      args: [
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-quic',
+        '--no-first-run',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+      ],
+    },
   },
-  webServer: { command: `HOST=127.0.0.1 PORT=${PORT} NITRO_PORT=${PORT} node .output/server/index.mjs`, url: `http://127.0.0.1:${PORT}/api/health`, timeout: 60_000, reuseExistingServer: false },
+  webServer: {
+    command: `HOST=127.0.0.1 PORT=${PORT} NITRO_PORT=${PORT} node .output/server/index.mjs`,
+    url: `http://127.0.0.1:${PORT}/api/health`,
+    timeout: 60_000,
+    reuseExistingServer: false,
+  },
 })

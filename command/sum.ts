@@ -15,8 +15,13 @@ if (!name) {
 }
 const input = await text(process.stdin)
 let body: unknown
-try { body = JSON.parse(input) }
-catch (error) { fail(`What came in is not JSON (${(error as Error).message}). Send one object, or an array of objects: ./needler sum ${name} < input.json`) }
+try {
+  body = JSON.parse(input)
+} catch (error) {
+  fail(
+    `What came in is not JSON (${(error as Error).message}). Send one object, or an array of objects: ./needler sum ${name} < input.json`,
+  )
+}
 const answer = answerSum(name, body, Number.MAX_SAFE_INTEGER)
 if (!answer.ok) fail(answer.why)
 process.stdout.write(`${JSON.stringify(answer.value, null, 2)}\n`)

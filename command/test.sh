@@ -22,6 +22,7 @@ counted() {
 
 npx nuxt prepare >"$STATE/prepare.log" 2>&1 || fail "The project could not be prepared; see $STATE/prepare.log."
 stage "lint, with the arrows of the house" npx eslint .
+stage "format" npx prettier --check --log-level warn .
 stage "types" npx nuxt typecheck
 counted "unit tests" "$REPORTS/unit.json" npx vitest run --project unit --reporter=dot --reporter=json --outputFile.json="$REPORTS/unit.json"
 

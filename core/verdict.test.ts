@@ -4,7 +4,10 @@ import { judge, worstVerdict } from './verdict.ts'
 describe('judge', () => {
   const journal = { min: 59.98, max: 60, best: 60 }
   it.each([
-    [60, 'Holds', 0], [59.984, 'Holds', 0.8], [59.983, 'Thin', 0.85], [59.98, 'Thin', 1],
+    [60, 'Holds', 0],
+    [59.984, 'Holds', 0.8],
+    [59.983, 'Thin', 0.85],
+    [59.98, 'Thin', 1],
   ])('%s', (value, verdict, share) => {
     const got = judge(value, journal)
     expect(got.verdict).toBe(verdict)
@@ -22,7 +25,7 @@ describe('judge', () => {
     expect(judge(5, { min: 3 })).toMatchObject({ verdict: 'Holds', share: null })
     expect(judge(2, { min: 3 }).verdict).toBe('Out')
   })
-  it('takes the sheet\'s warning share', () => {
+  it("takes the sheet's warning share", () => {
     expect(judge(0.85, { max: 1, warningShare: 0.1 }).verdict).toBe('Holds')
     expect(judge(0.85, { max: 1 }).verdict).toBe('Thin')
   })

@@ -23,7 +23,7 @@ export const DEFAULT_WARNING_SHARE = 0.2
 const EDGE = 1e-9
 
 /** An allowance next to nothing gives no scale. */
-const finite = (share: number) => Number.isFinite(share) ? share : null
+const finite = (share: number) => (Number.isFinite(share) ? share : null)
 
 function bestOf({ min, max, best }: Limits): number | undefined {
   if (best !== undefined) return best
@@ -40,12 +40,14 @@ function bestOf({ min, max, best }: Limits): number | undefined {
  */
 export function judge(value: number, limits: Limits): Judgement {
   const { min, max } = limits
-  if (!Number.isFinite(value) || (min === undefined && max === undefined)) return { verdict: 'Open', share: null, side: null }
+  if (!Number.isFinite(value) || (min === undefined && max === undefined))
+    return { verdict: 'Open', share: null, side: null }
   const best = bestOf(limits)
   const low = best === undefined ? min !== undefined && value < min : value < best
   const limit = low ? min : max
   const side = low ? 'low' : 'high'
-  const share = best === undefined ? null : finite(limit === undefined || limit === best ? 0 : (value - best) / (limit - best))
+  const share =
+    best === undefined ? null : finite(limit === undefined || limit === best ? 0 : (value - best) / (limit - best))
   if ((min !== undefined && value < min - EDGE) || (max !== undefined && value > max + EDGE))
     return { verdict: 'Out', share: share && share > 1 ? share : null, side }
   const warns = share !== null && share > 1 - (limits.warningShare ?? DEFAULT_WARNING_SHARE) + EDGE
@@ -56,21 +58,36 @@ const RANK: Record<Verdict, number> = { Holds: 0, Thin: 1, Open: 2, Out: 3 }
 
 /** The worst of several verdicts; Open is worse than Thin, since it may still turn out. None: Open. */
 export function worstVerdict(verdicts: readonly Verdict[]): Verdict {
-  return verdicts.reduce<Verdict>((worst, one) => RANK[one] > RANK[worst] ? one : worst, verdicts.length ? 'Holds' : 'Open')
+  return verdicts.reduce<Verdict>(
+    (worst, one) => (RANK[one] > RANK[worst] ? one : worst),
+    verdicts.length ? 'Holds' : 'Open',
+  )
 }
 
 /** One line of a working: what is worked out, the rule in letters, the rule with its numbers put in, and what comes out. */
-export interface WorkingLine { what: string, rule?: string, sum: string, gives: string }
+export interface WorkingLine {
+  what: string
+  rule?: string
+  sum: string
+  gives: string
+}
 
 /** A figure held against its limits: where they come from, how it stands, and what being out does. */
-export interface Held extends Judgement { limits: Limits, source: string, consequence: string | null }
+export interface Held extends Judgement {
+  limits: Limits
+  source: string
+  consequence: string | null
+}
 
 /** What a figure below, above, or on either wrong side of its limits does to the machine. */
-export interface Consequences { low?: string, high?: string }
+export interface Consequences {
+  low?: string
+  high?: string
+}
 
 /** Judges a value and says where the limits come from; the consequence is named where it is Thin or Out. */
 export function holdAgainst(value: number, limits: Limits, source: string, { low, high }: Consequences = {}): Held {
   const judged = judge(value, limits)
   const warns = judged.verdict === 'Thin' || judged.verdict === 'Out'
-  return { ...judged, limits, source, consequence: warns ? (judged.side === 'low' ? low : high) ?? null : null }
+  return { ...judged, limits, source, consequence: warns ? ((judged.side === 'low' ? low : high) ?? null) : null }
 }

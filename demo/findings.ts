@@ -2,24 +2,29 @@ import type { Check, Moment, Ref } from '../core/sheet/index.ts'
 import type { Findings } from './technician.ts'
 
 /** How far through its allowance each check has got, 0 fresh to 1 at the limit; by check, else the general one. */
-export interface Wear { general: number, checks?: Record<string, number>, renewed?: Ref[] }
+export interface Wear {
+  general: number
+  checks?: Record<string, number>
+  renewed?: Ref[]
+}
 
 /**
  * Figures a machine with this wear would give. Everything is spread a little by a fixed rule of station, plane and try,
  * so that the demo tells the same story every time.
  */
-export function wornFindings(wear: Wear, people: { fitter: string, lead: string }): Findings {
+export function wornFindings(wear: Wear, people: { fitter: string; lead: string }): Findings {
   const renewed = new Set(wear.renewed ?? [])
   const share = (check: Check, moment: Moment) => {
     const fresh = moment === 'asLeft' || (moment === 'build' && check.part !== undefined && renewed.has(check.part))
-    return fresh ? 0.15 : wear.checks?.[check.id] ?? wear.general
+    return fresh ? 0.15 : (wear.checks?.[check.id] ?? wear.general)
   }
   return {
     ...people,
-    choice: ref => renewed.has(ref) ? 'renew' : 'reuse',
+    choice: ref => (renewed.has(ref) ? 'renew' : 'reuse'),
     reading: (check, moment, station, plane, attempt) => {
       const { min, max, best = min !== undefined && max !== undefined ? (min + max) / 2 : 0 } = check.limits
-      const worst = check.low && min !== undefined && (max === undefined || best - min > max - best) ? min : max ?? min ?? best
+      const worst =
+        check.low && min !== undefined && (max === undefined || best - min > max - best) ? min : (max ?? min ?? best)
       const used = share(check, moment)
       const value = best + (worst - best) * used
       const step = 10 ** -check.decimals
@@ -29,7 +34,10 @@ export function wornFindings(wear: Wear, people: { fitter: string, lead: string 
       const figure = round(value + spread + (attempt === 1 ? step * Math.sign(best - worst) : 0), check.decimals)
       if (check.kind === 'endFloat') return [0, figure]
       if (check.kind === 'lift') return [round(figure / 2, 3), round(figure / 2 - figure, 3)]
-      if (check.kind === 'runout') return Array.from({ length: check.sweep ?? 8 }, (_, i) => round(value / 2 * Math.cos((i / (check.sweep ?? 8) * 360 - 60) * Math.PI / 180), 3))
+      if (check.kind === 'runout')
+        return Array.from({ length: check.sweep ?? 8 }, (_, i) =>
+          round((value / 2) * Math.cos((((i / (check.sweep ?? 8)) * 360 - 60) * Math.PI) / 180), 3),
+        )
       return [figure]
     },
   }

@@ -17,27 +17,54 @@ function workingClock(from: string) {
   return {
     now: () => {
       minutes += 4
-      return new Date(start + (Math.floor(minutes / 480) * 24 * 60 + minutes % 480) * 60_000).toISOString()
+      return new Date(start + (Math.floor(minutes / 480) * 24 * 60 + (minutes % 480)) * 60_000).toISOString()
     },
     id: () => uuid({ msecs: start + minutes * 60_000 }),
   }
 }
 
-async function overhaul(db: Transaction, machine: DemoMachine, sheet: Sheet, one: Overhaul, fitter: Person, lead: Person): Promise<void> {
+async function overhaul(
+  db: Transaction,
+  machine: DemoMachine,
+  sheet: Sheet,
+  one: Overhaul,
+  fitter: Person,
+  lead: Person,
+): Promise<void> {
   const clock = workingClock(one.on)
-  const worker = new Technician(planFor(sheet, machine.variants), wornFindings(one.wear, { fitter: fitter.id, lead: lead.id }), clock)
+  const worker = new Technician(
+    planFor(sheet, machine.variants),
+    wornFindings(one.wear, { fitter: fitter.id, lead: lead.id }),
+    clock,
+  )
   worker.open(machine.tag, one.complaint)
   worker.workUntil(one.until)
   if (!one.until) worker.sign('yes', one.cause)
   const id = clock.id()
-  await db.insert(job).values({ id, equipmentTag: machine.tag, sheetId: sheet.id, sheetVersion: sheet.version, variants: worker.plan.variants, complaint: one.complaint, hoursAtOpen: one.hours, openedAt: worker.folded.entries[0]!.madeAt })
+  await db.insert(job).values({
+    id,
+    equipmentTag: machine.tag,
+    sheetId: sheet.id,
+    sheetVersion: sheet.version,
+    variants: worker.plan.variants,
+    complaint: one.complaint,
+    hoursAtOpen: one.hours,
+    openedAt: worker.folded.entries[0]!.madeAt,
+  })
   // Each person's acts go in under their own name, in the order they were done.
   const { entries } = worker.folded
   for (let from = 0; from < entries.length;) {
     let to = from
     while (to < entries.length && entries[to]!.madeBy === entries[from]!.madeBy) to++
     const by = entries[from]!.madeBy === lead.id ? lead : fitter
-    const answer = await append(db, id, by, entries.slice(from, to).map(entry => ({ id: entry.id, kind: entry.kind, payload: entry.payload, madeAt: entry.madeAt })))
+    const answer = await append(
+      db,
+      id,
+      by,
+      entries
+        .slice(from, to)
+        .map(entry => ({ id: entry.id, kind: entry.kind, payload: entry.payload, madeAt: entry.madeAt })),
+    )
     if (!answer.kept) throw new Error(`${machine.tag}, ${one.on}: ${answer.why}`)
     from = to
   }
@@ -47,14 +74,27 @@ async function overhaul(db: Transaction, machine: DemoMachine, sheet: Sheet, one
 export async function loadThornmere(db: Database): Promise<boolean> {
   await shelveLibrary(db)
   if ((await db.select().from(area).limit(1)).length) return false
-  await db.transaction(async (tx) => {
+  await db.transaction(async tx => {
     await tx.insert(area).values(AREAS.map((one, position) => ({ ...one, position })))
-    await tx.insert(equipment).values(FLEET.map(one => ({ tag: one.tag, name: one.name, areaId: one.area, line: one.line, sheetId: SHEET_OF_ALL, variants: one.variants, hoursRun: one.hoursRun, hoursPerWeek: one.hoursPerWeek })))
+    await tx.insert(equipment).values(
+      FLEET.map(one => ({
+        tag: one.tag,
+        name: one.name,
+        areaId: one.area,
+        line: one.line,
+        sheetId: SHEET_OF_ALL,
+        variants: one.variants,
+        hoursRun: one.hoursRun,
+        hoursPerWeek: one.hoursPerWeek,
+      })),
+    )
     await tx.insert(equipmentState).values(FLEET.map(one => ({ equipmentTag: one.tag })))
     const people: Person[] = []
     for (const one of PEOPLE) people.push(await addPerson(tx, one))
     const sheet = librarySheets().find(one => one.id === SHEET_OF_ALL)!
-    const past = FLEET.flatMap(machine => machine.overhauls.map(one => ({ machine, one }))).sort((a, b) => a.one.on.localeCompare(b.one.on))
+    const past = FLEET.flatMap(machine => machine.overhauls.map(one => ({ machine, one }))).sort((a, b) =>
+      a.one.on.localeCompare(b.one.on),
+    )
     for (const { machine, one } of past) await overhaul(tx, machine, sheet, one, people[0]!, people[2]!)
   })
   return true
@@ -67,12 +107,10 @@ if (process.argv[1] === import.meta.filename) {
       console.log('Who can sign in:')
       for (const { name, role, pin } of PEOPLE) console.log(`  ${name.padEnd(12)} ${role.padEnd(8)} PIN ${pin}`)
     }
-  }
-  catch (error) {
+  } catch (error) {
     console.error(error instanceof Error ? error.message : error)
     process.exitCode = 1
-  }
-  finally {
+  } finally {
     await disconnect()
   }
 }

@@ -1,19 +1,41 @@
 import {
-  boltCount, cellsOf, emptyFold, extend, hindrances, nextStep, partState, progressOf, viewJob,
-  type AnyEntry, type Choice, type EntryKind, type Folded, type Payloads, type Role,
+  boltCount,
+  cellsOf,
+  emptyFold,
+  extend,
+  hindrances,
+  nextStep,
+  partState,
+  progressOf,
+  viewJob,
+  type AnyEntry,
+  type Choice,
+  type EntryKind,
+  type Folded,
+  type Payloads,
+  type Role,
 } from '../core/job/index.ts'
 import type { Check, Moment, Plan, Ref, Step } from '../core/sheet/index.ts'
 
 /** What the technician finds on this machine: figures, decisions, and how long a step takes. */
 export interface Findings {
   /** One try of a check in a place, in base units. */
-  reading: (check: Check, moment: Moment, station: string | undefined, plane: string | undefined, attempt: number) => number[]
+  reading: (
+    check: Check,
+    moment: Moment,
+    station: string | undefined,
+    plane: string | undefined,
+    attempt: number,
+  ) => number[]
   choice: (ref: Ref) => Choice
   fitter: string
   lead: string
 }
 
-export interface Clock { now: () => string, id: () => string }
+export interface Clock {
+  now: () => string
+  id: () => string
+}
 
 /**
  * Goes through a whole overhaul by the sheet, the way a careful fitter would, and leaves a ledger behind.
@@ -22,11 +44,23 @@ export interface Clock { now: () => string, id: () => string }
 export class Technician {
   folded: Folded = emptyFold()
 
-  constructor(readonly plan: Plan, readonly findings: Findings, readonly clock: Clock) {}
+  constructor(
+    readonly plan: Plan,
+    readonly findings: Findings,
+    readonly clock: Clock,
+  ) {}
 
   act<K extends EntryKind>(kind: K, payload: Payloads[K], role: Role = 'fitter'): AnyEntry {
     const madeBy = role === 'lead' ? this.findings.lead : this.findings.fitter
-    const entry = { id: this.clock.id(), kind, payload, madeBy, role, madeAt: this.clock.now(), seq: this.folded.entries.length + 1 } as AnyEntry
+    const entry = {
+      id: this.clock.id(),
+      kind,
+      payload,
+      madeBy,
+      role,
+      madeAt: this.clock.now(),
+      seq: this.folded.entries.length + 1,
+    } as AnyEntry
     this.folded = extend(this.plan, this.folded, [entry])
     return entry
   }
@@ -38,12 +72,18 @@ export class Technician {
 
   /** Does steps in order until the given one is next, or until none is left. */
   workUntil(stop?: string): void {
-    for (let step = nextStep(this.plan, this.folded.state); step && step.id !== stop; step = nextStep(this.plan, this.folded.state)) this.doStep(step)
+    for (
+      let step = nextStep(this.plan, this.folded.state);
+      step && step.id !== stop;
+      step = nextStep(this.plan, this.folded.state)
+    )
+      this.doStep(step)
   }
 
   doStep(step: Step): void {
     step.cautions?.forEach((_, caution) => this.act('caution.read', { step: step.id, caution }))
-    for (const mate of step.marks ?? []) this.act('mark.made', { mate, deg: 0, seenFrom: 'drive end', carrier: this.plan.mates.get(mate)!.mark!.method })
+    for (const mate of step.marks ?? [])
+      this.act('mark.made', { mate, deg: 0, seenFrom: 'drive end', carrier: this.plan.mates.get(mate)!.mark!.method })
     if (step.station === 'decide') this.decideAll()
     for (const { check, moment } of this.plan.checksAt.get(step.id) ?? []) this.measure(check, moment)
     if (step.removes?.length) this.lift(step)
@@ -57,8 +97,19 @@ export class Technician {
     const { results } = viewJob(this.plan, this.folded.state)
     if (check.kind === 'clearance' || !results.get(`${check.id} ${moment}`)!.owed) return
     for (const { station, plane } of cellsOf(check)) {
-      const tries = Array.from({ length: check.tries ?? 1 }, (_, attempt) => this.findings.reading(check, moment, station, plane, attempt))
-      this.act('reading.taken', { check: check.id, moment, station, plane, tries, texts: tries.map(row => row.map(figure => figure.toFixed(check.decimals))), instrument: check.instrument, style: check.kind === 'lift' ? 'signed readings' : undefined })
+      const tries = Array.from({ length: check.tries ?? 1 }, (_, attempt) =>
+        this.findings.reading(check, moment, station, plane, attempt),
+      )
+      this.act('reading.taken', {
+        check: check.id,
+        moment,
+        station,
+        plane,
+        tries,
+        texts: tries.map(row => row.map(figure => figure.toFixed(check.decimals))),
+        instrument: check.instrument,
+        style: check.kind === 'lift' ? 'signed readings' : undefined,
+      })
     }
   }
 
@@ -85,7 +136,9 @@ export class Technician {
 
   private fit(step: Step): void {
     for (const ref of step.fits!) {
-      const answers = (this.plan.matesOf.get(ref) ?? []).filter(mate => mate.rule.kind !== 'free').map(mate => ({ mate: mate.id, met: true, deg: this.folded.state.marks.get(mate.id)?.deg }))
+      const answers = (this.plan.matesOf.get(ref) ?? [])
+        .filter(mate => mate.rule.kind !== 'free')
+        .map(mate => ({ mate: mate.id, met: true, deg: this.folded.state.marks.get(mate.id)?.deg }))
       this.act('part.refitted', { part: ref, step: step.id, answers })
     }
   }
@@ -95,13 +148,24 @@ export class Technician {
     for (let i = 0; i < joint.passes.length * boltCount(joint); i++) {
       const { pass, next, wanted } = progressOf(joint, this.folded.state)
       if (pass === null || next === null) return
-      this.act('bolt.pulled', { joint: id, pass, bolt: next, torqueNm: wanted.targetNm, text: wanted.targetNm.toFixed(1) })
+      this.act('bolt.pulled', {
+        joint: id,
+        pass,
+        bolt: next,
+        torqueNm: wanted.targetNm,
+        text: wanted.targetNm.toFixed(1),
+      })
     }
   }
 
   /** Hands the machine back, with a lead's written concession for whatever still stands against it. */
   sign(cured: Payloads['job.signed']['cured'], cause?: string): void {
-    for (const one of viewJob(this.plan, this.folded.state).owed) this.act('concession.given', { obligation: one.id, why: 'Accepted for one season; renew at the next overhaul' }, 'lead')
+    for (const one of viewJob(this.plan, this.folded.state).owed)
+      this.act(
+        'concession.given',
+        { obligation: one.id, why: 'Accepted for one season; renew at the next overhaul' },
+        'lead',
+      )
     this.act('job.signed', { cured, cause })
   }
 

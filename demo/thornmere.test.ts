@@ -35,7 +35,14 @@ describe('Thornmere', () => {
 })
 
 describe('figures of a worn machine', () => {
-  const figure = (share: number, moment: 'inspect' | 'build' = 'inspect', renewed: string[] = []) => wornFindings({ general: share, renewed }, people).reading(plan.checks.get('bush-bore')!, moment, 'impeller side', 'A', 0)[0]!
+  const figure = (share: number, moment: 'inspect' | 'build' = 'inspect', renewed: string[] = []) =>
+    wornFindings({ general: share, renewed }, people).reading(
+      plan.checks.get('bush-bore')!,
+      moment,
+      'impeller side',
+      'A',
+      0,
+    )[0]!
   it('run from the best end to the limit', () => {
     expect(figure(0)).toBeCloseTo(75.3, 6)
     expect(figure(1)).toBeCloseTo(75.5, 6)
@@ -48,7 +55,13 @@ describe('figures of a worn machine', () => {
   it('are always believable', () => {
     for (const check of plan.sheet.checks.filter(one => one.kind !== 'clearance')) {
       for (const share of [0, 0.5, 1, 1.3]) {
-        for (const value of wornFindings({ general: share }, people).reading(check, 'inspect', check.stations?.[0], check.planes?.[0], 0)) {
+        for (const value of wornFindings({ general: share }, people).reading(
+          check,
+          'inspect',
+          check.stations?.[0],
+          check.planes?.[0],
+          0,
+        )) {
           expect(value).toBeGreaterThanOrEqual(check.span[0])
           expect(value).toBeLessThanOrEqual(check.span[1])
         }

@@ -6,7 +6,7 @@ import { everyVariant, examineSheet, placesOf, planFor, type Sheet } from '../co
 const files = readdirSync(import.meta.dirname).filter(file => file.endsWith('.yaml'))
 const load = (file: string) => parse(readFileSync(`${import.meta.dirname}/${file}`, 'utf8')) as Sheet
 
-describe.each(files)('%s', (file) => {
+describe.each(files)('%s', file => {
   const sheet = load(file)
   it('is sound in every variant', () => expect(examineSheet(sheet)).toEqual([]))
   it('is a machine, not a sketch', () => {
@@ -19,7 +19,8 @@ describe.each(files)('%s', (file) => {
     expect(sheet.notice).toMatch(/maker's manual/)
   })
   it('says why every always-new part is always new', () => {
-    for (const part of sheet.parts.filter(one => one.renewal === 'always')) expect(part.renewalWhy, part.id).toBeTruthy()
+    for (const part of sheet.parts.filter(one => one.renewal === 'always'))
+      expect(part.renewalWhy, part.id).toBeTruthy()
   })
   it('says what being out does, for every side that can be out', () => {
     for (const { id, limits, low, high } of sheet.checks) {

@@ -2,7 +2,7 @@ import Joi from 'joi'
 import { costOf, runSum, sumNamed, SUMS, toWire, type AnySum, type Field, type Fields } from '../core/sums/index.ts'
 
 /** One answer over the wire, or the sentence why there is none. */
-export type WireAnswer = Record<string, unknown> | { refused: true, why: string }
+export type WireAnswer = Record<string, unknown> | { refused: true; why: string }
 
 /** The most inputs one request may hold. */
 export const MOST_INPUTS = 1000
@@ -13,21 +13,38 @@ const bounded = (schema: Joi.NumberSchema, [low, high]: readonly [number, number
 
 function joiOf(field: Field): Joi.Schema {
   switch (field.type) {
-    case 'number': return bounded(field.whole ? Joi.number().integer() : Joi.number(), field.span)
-    case 'list': return Joi.array().items(bounded(Joi.number(), field.span)).min(field.least).max(field.most)
-    case 'choice': return Joi.valid(...field.choices)
-    case 'many': return Joi.array().items(Joi.valid(...field.choices)).min(1).unique()
-    case 'flag': return Joi.boolean()
-    case 'text': return Joi.string().max(field.most).allow('')
-    case 'rows': return Joi.array().items(objectOf(field.columns)).min(field.least).max(field.most)
+    case 'number':
+      return bounded(field.whole ? Joi.number().integer() : Joi.number(), field.span)
+    case 'list':
+      return Joi.array().items(bounded(Joi.number(), field.span)).min(field.least).max(field.most)
+    case 'choice':
+      return Joi.valid(...field.choices)
+    case 'many':
+      return Joi.array()
+        .items(Joi.valid(...field.choices))
+        .min(1)
+        .unique()
+    case 'flag':
+      return Joi.boolean()
+    case 'text':
+      return Joi.string().max(field.most).allow('')
+    case 'rows':
+      return Joi.array().items(objectOf(field.columns)).min(field.least).max(field.most)
   }
 }
 
 function objectOf(fields: Fields): Joi.ObjectSchema {
-  return Joi.object(Object.fromEntries(Object.entries(fields).map(([key, field]) => {
-    const schema = joiOf(field)
-    return [key, field.fallback !== undefined ? schema.default(field.fallback) : field.optional ? schema : schema.required()]
-  })))
+  return Joi.object(
+    Object.fromEntries(
+      Object.entries(fields).map(([key, field]) => {
+        const schema = joiOf(field)
+        return [
+          key,
+          field.fallback !== undefined ? schema.default(field.fallback) : field.optional ? schema : schema.required(),
+        ]
+      }),
+    ),
+  )
 }
 
 const schemas = new Map<string, Joi.ObjectSchema>()
@@ -40,7 +57,7 @@ function unitWords(sum: AnySum, path: readonly (string | number)[]): string {
 
 /** Joi's finding as a sentence: what is wrong, and what would be right. */
 function sentence(sum: AnySum, detail: Joi.ValidationErrorItem): string {
-  const [path, { limit, valids }] = [detail.path, detail.context as { limit?: unknown, valids?: unknown[] }]
+  const [path, { limit, valids }] = [detail.path, detail.context as { limit?: unknown; valids?: unknown[] }]
   const name = `“${path.join('.') || 'input'}”`
   const unit = unitWords(sum, path)
   const field = sum.fields[String(path[0])]
@@ -64,20 +81,27 @@ function sentence(sum: AnySum, detail: Joi.ValidationErrorItem): string {
 }
 
 /** Work that a request may still do; every input takes its share. */
-export interface Budget { left: number }
+export interface Budget {
+  left: number
+}
 
 /** Holds an input against a sum's fields and works it out. Never throws for what a caller can cause. */
 export function answerOne(sum: AnySum, input: unknown, budget: Budget = { left: MOST_WORK }): WireAnswer {
   const { error, value } = schemaOf(sum).validate(input, { convert: false })
   if (error) return { refused: true, why: sentence(sum, error.details[0]!) }
   const cost = costOf(sum, value)
-  if (cost > budget.left) return { refused: true, why: 'That is more work than one request may ask for. Ask for fewer at a time, or work it out in the Gauge room.' }
+  if (cost > budget.left)
+    return {
+      refused: true,
+      why: 'That is more work than one request may ask for. Ask for fewer at a time, or work it out in the Gauge room.',
+    }
   budget.left -= cost
   const answer = runSum(sum, value)
   return answer.ok ? toWire(answer.value) : { refused: true, why: answer.why }
 }
 
-export type Answered = { ok: true, value: WireAnswer | WireAnswer[], work: number } | { ok: false, status: 404 | 400, why: string }
+export type Answered =
+  { ok: true; value: WireAnswer | WireAnswer[]; work: number } | { ok: false; status: 404 | 400; why: string }
 
 /**
  * One object or an array of them; the answer has the same shape and order.
@@ -86,9 +110,16 @@ export type Answered = { ok: true, value: WireAnswer | WireAnswer[], work: numbe
  */
 export function answerSum(name: string, body: unknown, most = MOST_WORK): Answered {
   const sum = sumNamed(name)
-  if (!sum) return { ok: false, status: 404, why: `There is no sum “${name.slice(0, 60)}”. There are: ${SUMS.map(one => one.name).join(', ')}.` }
-  if (!body || typeof body !== 'object') return { ok: false, status: 400, why: 'Send one object, or an array of objects, as JSON.' }
-  if (Array.isArray(body) && body.length > MOST_INPUTS) return { ok: false, status: 400, why: `Send at most ${MOST_INPUTS} inputs at a time.` }
+  if (!sum)
+    return {
+      ok: false,
+      status: 404,
+      why: `There is no sum “${name.slice(0, 60)}”. There are: ${SUMS.map(one => one.name).join(', ')}.`,
+    }
+  if (!body || typeof body !== 'object')
+    return { ok: false, status: 400, why: 'Send one object, or an array of objects, as JSON.' }
+  if (Array.isArray(body) && body.length > MOST_INPUTS)
+    return { ok: false, status: 400, why: `Send at most ${MOST_INPUTS} inputs at a time.` }
   const budget = { left: most }
   const value = Array.isArray(body) ? body.map(one => answerOne(sum, one, budget)) : answerOne(sum, body, budget)
   return { ok: true, value, work: most - budget.left }
@@ -96,27 +127,58 @@ export function answerSum(name: string, body: unknown, most = MOST_WORK): Answer
 
 /** JSON Schema (2020-12) of one field. */
 function jsonOf(field: Field): Record<string, unknown> {
-  const common = { title: field.label, ...(field.help ? { description: field.help } : {}), ...(field.fallback !== undefined ? { default: field.fallback } : {}) }
-  const spanned = ({ span: [minimum, maximum], unit }: { span: readonly [number, number], unit: string }) => ({ minimum, maximum, ...(unit === '1' || unit === 'pcs' ? {} : { $comment: `in ${unit}` }) })
+  const common = {
+    title: field.label,
+    ...(field.help ? { description: field.help } : {}),
+    ...(field.fallback !== undefined ? { default: field.fallback } : {}),
+  }
+  const spanned = ({ span: [minimum, maximum], unit }: { span: readonly [number, number]; unit: string }) => ({
+    minimum,
+    maximum,
+    ...(unit === '1' || unit === 'pcs' ? {} : { $comment: `in ${unit}` }),
+  })
   switch (field.type) {
-    case 'number': return { type: field.whole ? 'integer' : 'number', ...common, ...spanned(field) }
-    case 'list': return { type: 'array', ...common, items: { type: 'number', ...spanned(field) }, minItems: field.least, maxItems: field.most }
-    case 'choice': return { enum: field.choices, ...common }
-    case 'many': return { type: 'array', ...common, items: { enum: field.choices }, minItems: 1, uniqueItems: true }
-    case 'flag': return { type: 'boolean', ...common }
-    case 'text': return { type: 'string', ...common, maxLength: field.most }
-    case 'rows': return { type: 'array', ...common, items: jsonObject(field.columns), minItems: field.least, maxItems: field.most }
+    case 'number':
+      return { type: field.whole ? 'integer' : 'number', ...common, ...spanned(field) }
+    case 'list':
+      return {
+        type: 'array',
+        ...common,
+        items: { type: 'number', ...spanned(field) },
+        minItems: field.least,
+        maxItems: field.most,
+      }
+    case 'choice':
+      return { enum: field.choices, ...common }
+    case 'many':
+      return { type: 'array', ...common, items: { enum: field.choices }, minItems: 1, uniqueItems: true }
+    case 'flag':
+      return { type: 'boolean', ...common }
+    case 'text':
+      return { type: 'string', ...common, maxLength: field.most }
+    case 'rows':
+      return { type: 'array', ...common, items: jsonObject(field.columns), minItems: field.least, maxItems: field.most }
   }
 }
 
 const jsonObject = (fields: Fields) => ({
-  type: 'object', properties: Object.fromEntries(Object.entries(fields).map(([key, field]) => [key, jsonOf(field)])),
-  required: Object.entries(fields).filter(([, field]) => !field.optional && field.fallback === undefined).map(([key]) => key), additionalProperties: false,
+  type: 'object',
+  properties: Object.fromEntries(Object.entries(fields).map(([key, field]) => [key, jsonOf(field)])),
+  required: Object.entries(fields)
+    .filter(([, field]) => !field.optional && field.fallback === undefined)
+    .map(([key]) => key),
+  additionalProperties: false,
 })
 
 /** Every sum by name, with what it is for, where its rule comes from, the schema of its input and a worked example. */
 export function listSums() {
   return SUMS.map(({ name, craft, title, about, source, fields, example }) => ({
-    name, craft, title, about, source, input: { $schema: 'https://json-schema.org/draft/2020-12/schema', ...jsonObject(fields) }, example,
+    name,
+    craft,
+    title,
+    about,
+    source,
+    input: { $schema: 'https://json-schema.org/draft/2020-12/schema', ...jsonObject(fields) },
+    example,
   }))
 }

@@ -4,13 +4,28 @@ const bench = useBenchStore()
 const focus = computed(() => bench.focus)
 const pad = useTemplateRef<HTMLElement>('pad')
 // On a narrow screen the pad may lie out of sight of what was touched.
-watch(() => bench.chosenFocus, at => at && nextTick(() => pad.value?.scrollIntoView({ block: 'nearest' })))
+watch(
+  () => bench.chosenFocus,
+  at => at && nextTick(() => pad.value?.scrollIntoView({ block: 'nearest' })),
+)
 </script>
 
 <template>
   <section ref="pad" class="card pad" aria-label="Gauge pad">
-    <button v-if="bench.chosenFocus && focus?.to !== 'reading'" class="btn plain back" aria-label="Back to the step" @click="bench.look(null)">✕</button>
-    <GaugePad v-if="focus?.to === 'reading'" :key="`${focus.check} ${focus.moment}`" :check="focus.check" :moment="focus.moment" />
+    <button
+      v-if="bench.chosenFocus && focus?.to !== 'reading'"
+      class="btn plain back"
+      aria-label="Back to the step"
+      @click="bench.look(null)"
+    >
+      ✕
+    </button>
+    <GaugePad
+      v-if="focus?.to === 'reading'"
+      :key="`${focus.check} ${focus.moment}`"
+      :check="focus.check"
+      :moment="focus.moment"
+    />
     <MarkPad v-else-if="focus?.to === 'mark'" :key="focus.mate" :mate="focus.mate" />
     <JointPad v-else-if="focus?.to === 'joint'" :key="focus.joint" :joint="focus.joint" />
     <FitPad v-else-if="focus?.to === 'fit'" :key="focus.step" :step="focus.step" />
@@ -24,6 +39,17 @@ watch(() => bench.chosenFocus, at => at && nextTick(() => pad.value?.scrollIntoV
 </template>
 
 <style scoped>
-.pad { position: relative; padding: 12px 16px; display: flex; flex-direction: column; min-height: 0; }
-.back { position: absolute; right: 4px; top: 4px; z-index: 1; }
+.pad {
+  position: relative;
+  padding: 12px 16px;
+  display: flex;
+  flex-direction: column;
+  min-height: 0;
+}
+.back {
+  position: absolute;
+  right: 4px;
+  top: 4px;
+  z-index: 1;
+}
 </style>

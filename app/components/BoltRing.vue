@@ -3,7 +3,7 @@ import type { JointProgress } from '~~/core/joints'
 import type { Joint } from '~~/core/sheet'
 
 /** Bolts where they really are, the next one big, what is pulled filled in, the order as a traced path. */
-const props = defineProps<{ joint: Joint, progress: JointProgress }>()
+const props = defineProps<{ joint: Joint; progress: JointProgress }>()
 const emit = defineEmits<{ choose: [bolt: number] }>()
 const W = 300
 const H = 250
@@ -12,30 +12,98 @@ const places = computed(() => {
   const { layout } = props.joint
   if (layout.kind === 'circle') {
     return Array.from({ length: layout.bolts }, (_, i) => {
-      const turn = (i * 360 / layout.bolts + (layout.startDeg ?? 0)) * Math.PI / 180
+      const turn = (((i * 360) / layout.bolts + (layout.startDeg ?? 0)) * Math.PI) / 180
       return { bolt: i + 1, x: W / 2 + 96 * Math.sin(turn), y: H / 2 - 96 * Math.cos(turn) }
     })
   }
   const [wide, high] = [Math.max(...layout.points.map(one => one[0])), Math.max(...layout.points.map(one => one[1]))]
-  return layout.points.map(([x, y], i) => ({ bolt: i + 1, x: 34 + (wide ? x / wide : 0.5) * (W - 68), y: 72 + (high ? y / high : 0.5) * (H - 144) }))
+  return layout.points.map(([x, y], i) => ({
+    bolt: i + 1,
+    x: 34 + (wide ? x / wide : 0.5) * (W - 68),
+    y: 72 + (high ? y / high : 0.5) * (H - 144),
+  }))
 })
 const done = computed(() => new Map(props.progress.pulled.map(one => [one.bolt, one.verdict])))
-const trace = computed(() => props.progress.order.filter(bolt => done.value.has(bolt) || bolt === props.progress.next).map(bolt => places.value[bolt - 1]!).map(({ x, y }, i) => `${i ? 'L' : 'M'}${x} ${y}`).join(' '))
+const trace = computed(() =>
+  props.progress.order
+    .filter(bolt => done.value.has(bolt) || bolt === props.progress.next)
+    .map(bolt => places.value[bolt - 1]!)
+    .map(({ x, y }, i) => `${i ? 'L' : 'M'}${x} ${y}`)
+    .join(' '),
+)
 </script>
 
 <template>
-  <svg class="bolts" :viewBox="`0 0 ${W} ${H}`" role="img" :aria-label="`${joint.title}: ${done.size} of ${places.length} pulled in this pass${progress.next ? `, next is bolt ${progress.next}` : ''}`">
-    <circle v-if="joint.layout.kind === 'circle'" :cx="W / 2" :cy="H / 2" r="121" class="flange" /><rect v-else x="6" y="40" :width="W - 12" :height="H - 80" rx="4" class="flange" />
-    <circle v-if="joint.layout.kind === 'circle'" :cx="W / 2" :cy="H / 2" r="52" class="hole" /><rect v-else x="66" y="104" :width="W - 132" :height="H - 208" rx="3" class="hole" />
+  <svg
+    class="bolts"
+    :viewBox="`0 0 ${W} ${H}`"
+    role="img"
+    :aria-label="`${joint.title}: ${done.size} of ${places.length} pulled in this pass${progress.next ? `, next is bolt ${progress.next}` : ''}`"
+  >
+    <circle v-if="joint.layout.kind === 'circle'" :cx="W / 2" :cy="H / 2" r="121" class="flange" />
+    <rect v-else x="6" y="40" :width="W - 12" :height="H - 80" rx="4" class="flange" />
+    <circle v-if="joint.layout.kind === 'circle'" :cx="W / 2" :cy="H / 2" r="52" class="hole" />
+    <rect v-else x="66" y="104" :width="W - 132" :height="H - 208" rx="3" class="hole" />
     <path :d="trace" class="trace" />
-    <g v-for="one in places" :key="one.bolt" class="bolt" :class="[done.get(one.bolt)?.toLowerCase(), { next: one.bolt === progress.next }]" @click="emit('choose', one.bolt)">
-      <circle :cx="one.x" :cy="one.y" :r="one.bolt === progress.next ? 25 : 17" /><text :x="one.x" :y="one.y + (one.bolt === progress.next ? 8 : 6)" text-anchor="middle">{{ one.bolt }}</text>
+    <g
+      v-for="one in places"
+      :key="one.bolt"
+      class="bolt"
+      :class="[done.get(one.bolt)?.toLowerCase(), { next: one.bolt === progress.next }]"
+      @click="emit('choose', one.bolt)"
+    >
+      <circle :cx="one.x" :cy="one.y" :r="one.bolt === progress.next ? 25 : 17" />
+      <text :x="one.x" :y="one.y + (one.bolt === progress.next ? 8 : 6)" text-anchor="middle">{{ one.bolt }}</text>
     </g>
   </svg>
 </template>
 
 <style scoped>
-.bolts { width: 100%; max-height: 268px; } .flange { fill: var(--steel); stroke: var(--outline); } .hole { fill: var(--chalk); stroke: var(--outline); } .trace { fill: none; stroke: var(--blue-ink); stroke-width: 1.6; }
-.bolt circle { fill: var(--chalk); stroke: var(--blue-ink); stroke-width: 2; } .bolt text { font: 500 17px var(--figures); fill: var(--blue-ink); }
-.bolt.holds circle { fill: #1f3a68; } .bolt.holds text { fill: #fff; } .bolt.out circle { fill: var(--out-wash); stroke: var(--out); } .bolt.out text { fill: var(--out); } .bolt.next circle { fill: var(--brass); stroke: var(--brass-ink); } .bolt.next text { fill: var(--on-brass); font-size: 24px; }
+.bolts {
+  width: 100%;
+  max-height: 268px;
+}
+.flange {
+  fill: var(--steel);
+  stroke: var(--outline);
+}
+.hole {
+  fill: var(--chalk);
+  stroke: var(--outline);
+}
+.trace {
+  fill: none;
+  stroke: var(--blue-ink);
+  stroke-width: 1.6;
+}
+.bolt circle {
+  fill: var(--chalk);
+  stroke: var(--blue-ink);
+  stroke-width: 2;
+}
+.bolt text {
+  font: 500 17px var(--figures);
+  fill: var(--blue-ink);
+}
+.bolt.holds circle {
+  fill: #1f3a68;
+}
+.bolt.holds text {
+  fill: #fff;
+}
+.bolt.out circle {
+  fill: var(--out-wash);
+  stroke: var(--out);
+}
+.bolt.out text {
+  fill: var(--out);
+}
+.bolt.next circle {
+  fill: var(--brass);
+  stroke: var(--brass-ink);
+}
+.bolt.next text {
+  fill: var(--on-brass);
+  font-size: 24px;
+}
 </style>

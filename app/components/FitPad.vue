@@ -9,12 +9,24 @@ const job = useJobStore()
 const answers = useAnswers()
 const why = ref<string | null>(null)
 const ends: [string, string] = [job.plan!.sheet.ends.left, job.plan!.sheet.ends.right]
-const parts = computed(() => (job.plan!.steps.get(props.step)!.fits ?? []).map(ref => ({ ...job.plan!.parts.get(ref)!, now: partState(job.state, ref), asked: answers.asked(ref), given: answers.of(ref), free: (job.plan!.matesOf.get(ref) ?? []).filter(mate => mate.rule.kind === 'free') })))
-const standing = ref<{ part: string, mate: Mate } | null>(null)
+const parts = computed(() =>
+  (job.plan!.steps.get(props.step)!.fits ?? []).map(ref => ({
+    ...job.plan!.parts.get(ref)!,
+    now: partState(job.state, ref),
+    asked: answers.asked(ref),
+    given: answers.of(ref),
+    free: (job.plan!.matesOf.get(ref) ?? []).filter(mate => mate.rule.kind === 'free'),
+  })),
+)
+const standing = ref<{ part: string; mate: Mate } | null>(null)
 const deg = ref<number | null>(0)
-const ask = (mate: Mate) => mate.rule.kind === 'statement' ? mate.rule.ask : `Do the marks meet (${mate.title.toLowerCase()})?`
-const needsNew = (one: typeof parts.value[number]) => one.now.where === 'off' && !one.now.renewed && (one.part.renewal === 'always' || one.now.decision?.choice === 'renew')
-const fresh = (one: typeof parts.value[number]) => { why.value = job.act({ kind: 'part.renewed', payload: { part: one.ref, from: sourceOf(one.part.kit) } }) }
+const ask = (mate: Mate) =>
+  mate.rule.kind === 'statement' ? mate.rule.ask : `Do the marks meet (${mate.title.toLowerCase()})?`
+const needsNew = (one: (typeof parts.value)[number]) =>
+  one.now.where === 'off' && !one.now.renewed && (one.part.renewal === 'always' || one.now.decision?.choice === 'renew')
+const fresh = (one: (typeof parts.value)[number]) => {
+  why.value = job.act({ kind: 'part.renewed', payload: { part: one.ref, from: sourceOf(one.part.kit) } })
+}
 const sourceOf = (kit?: string) => job.plan!.sheet.kits.find(one => one.id === kit)?.name ?? 'stock'
 function notMet(part: string, mate: Mate) {
   answers.give(part, { mate: mate.id, met: false })
@@ -24,7 +36,8 @@ function notMet(part: string, mate: Mate) {
   }
 }
 function stand() {
-  if (standing.value && deg.value !== null) answers.give(standing.value.part, { mate: standing.value.mate.id, met: false, deg: deg.value })
+  if (standing.value && deg.value !== null)
+    answers.give(standing.value.part, { mate: standing.value.mate.id, met: false, deg: deg.value })
   standing.value = null
 }
 </script>
@@ -32,17 +45,70 @@ function stand() {
 <template>
   <div class="fitting">
     <h2>How each part goes back</h2>
-    <div v-if="standing" class="dial"><p class="label">Where does the mark of {{ standing.mate.title.toLowerCase() }} stand now? It was made at the blue dot.</p><IndexDial v-model="deg" :held-from="job.state.marks.get(standing.mate.id)!.seenFrom" :ends="ends" :mark="job.state.marks.get(standing.mate.id)!.deg" /><button class="btn now" @click="stand">It stands there</button></div>
+    <div v-if="standing" class="dial">
+      <p class="label">
+        Where does the mark of {{ standing.mate.title.toLowerCase() }} stand now? It was made at the blue dot.
+      </p>
+      <IndexDial
+        v-model="deg"
+        :held-from="job.state.marks.get(standing.mate.id)!.seenFrom"
+        :ends="ends"
+        :mark="job.state.marks.get(standing.mate.id)!.deg"
+      />
+      <button class="btn now" @click="stand">It stands there</button>
+    </div>
     <ul v-else>
       <li v-for="one in parts" :key="one.ref">
-        <div class="row"><strong>{{ one.name }}</strong><span class="soft">{{ one.now.where === 'on' ? 'not off yet' : one.now.where === 'fitted' ? 'fitted' : one.now.renewed ? `new, from ${one.now.renewed.from}` : one.now.kept ? `${one.now.kept.as} ${one.now.kept.label}` : 'same' }}</span><button v-if="needsNew(one)" class="btn" data-test="new" @click="fresh(one)">New from {{ sourceOf(one.part.kit) }}</button></div>
+        <div class="row">
+          <strong>{{ one.name }}</strong>
+          <span class="soft">{{
+            one.now.where === 'on'
+              ? 'not off yet'
+              : one.now.where === 'fitted'
+                ? 'fitted'
+                : one.now.renewed
+                  ? `new, from ${one.now.renewed.from}`
+                  : one.now.kept
+                    ? `${one.now.kept.as} ${one.now.kept.label}`
+                    : 'same'
+          }}</span>
+          <button v-if="needsNew(one)" class="btn" data-test="new" @click="fresh(one)">
+            New from {{ sourceOf(one.part.kit) }}
+          </button>
+        </div>
         <p v-for="face in one.part.faces" :key="face.face" class="soft">{{ face.face }}: {{ face.medium }}</p>
-        <p v-for="mate in one.free" :key="mate.id" class="soft">Any way round: {{ mate.rule.kind === 'free' ? mate.rule.why.toLowerCase() : '' }}.</p>
+        <p v-for="mate in one.free" :key="mate.id" class="soft">
+          Any way round: {{ mate.rule.kind === 'free' ? mate.rule.why.toLowerCase() : '' }}.
+        </p>
         <template v-if="one.now.where === 'off'">
           <div v-for="mate in one.asked" :key="mate.id" class="ask" role="group" :aria-label="ask(mate)">
-            <span>{{ ask(mate) }}<small v-if="job.state.marks.get(mate.id)" class="soft">{{ job.state.marks.get(mate.id)!.carrier }} at {{ clockText(job.state.marks.get(mate.id)!.deg) }} seen from the {{ job.state.marks.get(mate.id)!.seenFrom }}</small><small v-if="one.given.find(answer => answer.mate === mate.id && !answer.met)" class="why">{{ mate.wrong }}.</small></span>
-            <button class="btn" data-test="yes" :class="{ on: one.given.find(answer => answer.mate === mate.id)?.met === true }" :aria-pressed="one.given.find(answer => answer.mate === mate.id)?.met === true" @click="answers.give(one.ref, { mate: mate.id, met: true })">Yes</button>
-            <button class="btn" :class="{ on: one.given.find(answer => answer.mate === mate.id)?.met === false }" :aria-pressed="one.given.find(answer => answer.mate === mate.id)?.met === false" @click="notMet(one.ref, mate)">No</button>
+            <span
+              >{{ ask(mate)
+              }}<small v-if="job.state.marks.get(mate.id)" class="soft"
+                >{{ job.state.marks.get(mate.id)!.carrier }} at {{ clockText(job.state.marks.get(mate.id)!.deg) }} seen
+                from the {{ job.state.marks.get(mate.id)!.seenFrom }}</small
+              >
+              <small v-if="one.given.find(answer => answer.mate === mate.id && !answer.met)" class="why"
+                >{{ mate.wrong }}.</small
+              >
+            </span>
+            <button
+              class="btn"
+              data-test="yes"
+              :class="{ on: one.given.find(answer => answer.mate === mate.id)?.met === true }"
+              :aria-pressed="one.given.find(answer => answer.mate === mate.id)?.met === true"
+              @click="answers.give(one.ref, { mate: mate.id, met: true })"
+            >
+              Yes
+            </button>
+            <button
+              class="btn"
+              :class="{ on: one.given.find(answer => answer.mate === mate.id)?.met === false }"
+              :aria-pressed="one.given.find(answer => answer.mate === mate.id)?.met === false"
+              @click="notMet(one.ref, mate)"
+            >
+              No
+            </button>
           </div>
         </template>
       </li>
@@ -52,6 +118,47 @@ function stand() {
 </template>
 
 <style scoped>
-.fitting { display: grid; gap: 8px; align-content: start; } h2 { font-size: 22px; padding-right: 40px; } li { border-top: 1px solid var(--line); padding: 6px 0; } .row { display: flex; gap: 10px; align-items: center; justify-content: space-between; min-height: 44px; flex-wrap: wrap; } .row strong { font: 600 19px var(--heads); flex: 1; }
-.ask { display: grid; grid-template-columns: 1fr 70px 70px; gap: 8px; align-items: center; padding: 3px 0; } .ask small { display: block; font-size: 15px; } .ask .btn { padding: 0; } .dial { display: grid; gap: 10px; }
+.fitting {
+  display: grid;
+  gap: 8px;
+  align-content: start;
+}
+h2 {
+  font-size: 22px;
+  padding-right: 40px;
+}
+li {
+  border-top: 1px solid var(--line);
+  padding: 6px 0;
+}
+.row {
+  display: flex;
+  gap: 10px;
+  align-items: center;
+  justify-content: space-between;
+  min-height: 44px;
+  flex-wrap: wrap;
+}
+.row strong {
+  font: 600 19px var(--heads);
+  flex: 1;
+}
+.ask {
+  display: grid;
+  grid-template-columns: 1fr 70px 70px;
+  gap: 8px;
+  align-items: center;
+  padding: 3px 0;
+}
+.ask small {
+  display: block;
+  font-size: 15px;
+}
+.ask .btn {
+  padding: 0;
+}
+.dial {
+  display: grid;
+  gap: 10px;
+}
 </style>

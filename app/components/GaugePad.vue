@@ -6,15 +6,17 @@ import { fixed } from '~~/core/quantity'
 import type { Moment } from '~~/core/sheet'
 
 /** One reading being taken: figures in, working, limit, verdict and consequence out. */
-const props = defineProps<{ check: string, moment: Moment }>()
+const props = defineProps<{ check: string; moment: Moment }>()
 const job = useJobStore()
 const bench = useBenchStore()
 const { show, fieldUnit, system } = useDisplay()
 const check = job.plan!.checks.get(props.check)!
 const result = computed(() => job.view!.results.get(readingKey(check.id, props.moment))!)
 const cells = cellsOf(check)
-const taken = (cell: Cell) => job.state.readings.get(readingKey(check.id, props.moment))?.get(cellKey(cell.station, cell.plane))
-const firstOpen = () => cells.find(cell => result.value.missing.some(one => one.station === cell.station && one.plane === cell.plane))
+const taken = (cell: Cell) =>
+  job.state.readings.get(readingKey(check.id, props.moment))?.get(cellKey(cell.station, cell.plane))
+const firstOpen = () =>
+  cells.find(cell => result.value.missing.some(one => one.station === cell.station && one.plane === cell.plane))
 const cell = shallowRef<Cell>(firstOpen() ?? cells[0]!)
 const style = useLocalStorage<'signed readings' | 'travels'>('needler-lift-style', 'signed readings')
 const draft = useReadingDraft(check, props.moment, cell)
@@ -26,31 +28,55 @@ const isRead = computed(() => entered.value !== undefined && !correcting.value)
 const open = computed(() => !isRead.value && check.kind !== 'clearance')
 const field = useTemplateRef<HTMLInputElement>('field')
 
-const valueOf = (row: { value: number }[]): number => check.kind === 'lift'
-  ? ((total => total.ok ? total.value : Number.NaN)(lift(row[0]!.value, row[1]!.value, style.value)))
-  : check.kind === 'endFloat' ? Math.abs(row[0]!.value - row[1]!.value) : check.kind === 'runout' ? Math.max(...row.map(one => one.value)) - Math.min(...row.map(one => one.value)) : row[0]!.value
+const valueOf = (row: { value: number }[]): number =>
+  check.kind === 'lift'
+    ? (total => (total.ok ? total.value : Number.NaN))(lift(row[0]!.value, row[1]!.value, style.value))
+    : check.kind === 'endFloat'
+      ? Math.abs(row[0]!.value - row[1]!.value)
+      : check.kind === 'runout'
+        ? Math.max(...row.map(one => one.value)) - Math.min(...row.map(one => one.value))
+        : row[0]!.value
 const tries = computed(() => draft.rows.value.map(valueOf))
 const kept = computed(() => entered.value?.tries.map(row => valueOf(row.map(value => ({ value })))) ?? [])
-const figures = computed(() => isRead.value ? kept.value : tries.value)
-const width = check.limits.min !== undefined && check.limits.max !== undefined ? check.limits.max - check.limits.min : check.limits.max
+const figures = computed(() => (isRead.value ? kept.value : tries.value))
+const width =
+  check.limits.min !== undefined && check.limits.max !== undefined
+    ? check.limits.max - check.limits.min
+    : check.limits.max
 const agreed = computed(() => {
   const reduced = figures.value.length ? reduceTries(figures.value, { tolerance: width }) : null
   return reduced?.ok ? reduced.value : null
 })
-const typed = computed(() => draft.perTry === 1 && draft.read.value?.ok ? draft.read.value.value.value : null)
+const typed = computed(() => (draft.perTry === 1 && draft.read.value?.ok ? draft.read.value.value.value : null))
 const value = computed(() => typed.value ?? agreed.value?.mean ?? null)
-const here = computed(() => value.value === null ? { verdict: 'Open' as const, share: null, side: null } : judge(value.value, check.limits))
+const here = computed(() =>
+  value.value === null ? { verdict: 'Open' as const, share: null, side: null } : judge(value.value, check.limits),
+)
 const whole = computed(() => result.value.missing.length === 0 && isRead.value)
-const judged = computed(() => whole.value ? result.value.judgement : here.value)
-const consequence = computed(() => judged.value.verdict === 'Thin' || judged.value.verdict === 'Out' ? (judged.value.side === 'low' ? check.low : check.high) ?? null : null)
+const judged = computed(() => (whole.value ? result.value.judgement : here.value))
+const consequence = computed(() =>
+  judged.value.verdict === 'Thin' || judged.value.verdict === 'Out'
+    ? ((judged.value.side === 'low' ? check.low : check.high) ?? null)
+    : null,
+)
 const unit = computed(() => fieldUnit(check.unit))
 const shownValue = computed(() => value.value ?? (check.kind === 'clearance' ? result.value.value : null))
-const big = computed(() => shownValue.value === null ? '–' : show(shownValue.value, check).figure)
-const full = computed(() => draft.figures.value.length >= draft.wanted && draft.figures.value.length % draft.perTry === 0)
-const found = computed(() => props.moment === 'asLeft' ? job.view!.results.get(readingKey(check.id, 'asFound')) : undefined)
+const big = computed(() => (shownValue.value === null ? '–' : show(shownValue.value, check).figure))
+const full = computed(
+  () => draft.figures.value.length >= draft.wanted && draft.figures.value.length % draft.perTry === 0,
+)
+const found = computed(() =>
+  props.moment === 'asLeft' ? job.view!.results.get(readingKey(check.id, 'asFound')) : undefined,
+)
 const askAgain = computed(() => Boolean(agreed.value?.measureAgain) && !isRead.value)
-const hint = computed(() => draft.perTry === 2 ? ['one way', 'the other way'][draft.figures.value.length % 2] : draft.perTry > 2 ? `reading ${draft.figures.value.length % draft.perTry + 1} of ${draft.perTry}` : '')
-const fit = computed(() => check.fit && result.value.span ? { ...check.fit, span: result.value.span } : null)
+const hint = computed(() =>
+  draft.perTry === 2
+    ? ['one way', 'the other way'][draft.figures.value.length % 2]
+    : draft.perTry > 2
+      ? `reading ${(draft.figures.value.length % draft.perTry) + 1} of ${draft.perTry}`
+      : '',
+)
+const fit = computed(() => (check.fit && result.value.span ? { ...check.fit, span: result.value.span } : null))
 
 function enter() {
   if (draft.text.value.trim()) draft.take()
@@ -60,7 +86,10 @@ function keep(allTheSame: boolean) {
   if (draft.text.value.trim() && !draft.take()) return
   if (!full.value) {
     const short = Math.ceil((draft.wanted - draft.figures.value.length) / draft.perTry)
-    draft.why.value = draft.perTry > 1 ? `${counted(short, 'more try', 'more tries')} of ${draft.perTry} figures wanted.` : `${counted(short, 'more try', 'more tries')} wanted.`
+    draft.why.value =
+      draft.perTry > 1
+        ? `${counted(short, 'more try', 'more tries')} of ${draft.perTry} figures wanted.`
+        : `${counted(short, 'more try', 'more tries')} wanted.`
     return
   }
   if (askAgain.value && !allTheSame) {
@@ -69,11 +98,26 @@ function keep(allTheSame: boolean) {
     return
   }
   const payload: ReadingPayload = {
-    check: check.id, moment: props.moment, ...(cell.value.station ? { station: cell.value.station } : {}), ...(cell.value.plane ? { plane: cell.value.plane } : {}),
-    tries: draft.rows.value.map(row => row.map(one => one.value)), texts: draft.rows.value.map(row => row.map(one => one.text)), instrument: check.instrument, ...(check.kind === 'lift' ? { style: style.value } : {}),
+    check: check.id,
+    moment: props.moment,
+    ...(cell.value.station ? { station: cell.value.station } : {}),
+    ...(cell.value.plane ? { plane: cell.value.plane } : {}),
+    tries: draft.rows.value.map(row => row.map(one => one.value)),
+    texts: draft.rows.value.map(row => row.map(one => one.text)),
+    instrument: check.instrument,
+    ...(check.kind === 'lift' ? { style: style.value } : {}),
   }
   draft.why.value = correcting.value
-    ? reason.value.trim() ? job.act({ kind: 'entry.corrected', payload: { target: entered.value!.entry, why: reason.value.trim(), replacement: { kind: 'reading.taken', payload } } }) : 'Say why the first reading is corrected.'
+    ? reason.value.trim()
+      ? job.act({
+          kind: 'entry.corrected',
+          payload: {
+            target: entered.value!.entry,
+            why: reason.value.trim(),
+            replacement: { kind: 'reading.taken', payload },
+          },
+        })
+      : 'Say why the first reading is corrected.'
     : job.act({ kind: 'reading.taken', payload })
   if (draft.why.value) return
   draft.clear()
@@ -87,40 +131,131 @@ function keep(allTheSame: boolean) {
 onMounted(() => field.value?.focus({ preventScroll: true }))
 const cellName = (one: Cell) => [one.station, one.plane].filter(Boolean).join(' ')
 const tryText = (one: number) => show(one, check).figure
+function goTo(place: Cell) {
+  cell.value = place
+  correcting.value = false
+}
 </script>
 
 <template>
   <div class="gauge">
     <div class="reading">
       <h2>{{ check.title }}</h2>
-      <p class="soft">{{ MOMENT_WORDS[moment] }}<template v-if="cell.station">, {{ cell.station }} station</template><template v-if="cell.plane">, plane {{ cell.plane }}</template>. {{ check.instrument }}</p>
+      <p class="soft">
+        {{ MOMENT_WORDS[moment] }}<template v-if="cell.station">, {{ cell.station }} station</template>
+        <template v-if="cell.plane">, plane {{ cell.plane }}</template
+        >. {{ check.instrument }}
+      </p>
       <p v-if="check.how" class="soft how">{{ check.how }}</p>
       <form v-if="open" class="take" @submit.prevent="enter">
         <label class="sr" for="figure">{{ check.title }}, figure in {{ unit }}</label>
-        <input id="figure" ref="field" v-model="draft.text.value" class="big figures" inputmode="decimal" autocomplete="off" :placeholder="value === null ? '–' : big" :style="{ width: `${Math.max(3, (draft.text.value || big).length)}ch` }" data-test="big"><span class="unit">{{ unit }}</span>
+        <input
+          id="figure"
+          ref="field"
+          v-model="draft.text.value"
+          class="big figures"
+          inputmode="decimal"
+          autocomplete="off"
+          :placeholder="value === null ? '–' : big"
+          :style="{ width: `${Math.max(3, (draft.text.value || big).length)}ch` }"
+          data-test="big"
+        />
+        <span class="unit">{{ unit }}</span>
       </form>
-      <p v-else class="big figures" :class="{ none: shownValue === null }" data-test="big">{{ big }}<span class="unit">{{ unit }}</span></p>
+      <p v-else class="big figures" :class="{ none: shownValue === null }" data-test="big">
+        {{ big }}<span class="unit">{{ unit }}</span>
+      </p>
       <p v-if="open && hint" class="soft">Next: {{ hint }}</p>
       <div v-if="isRead ? kept.length > 1 : draft.figures.value.length" class="tries">
-        <template v-if="isRead"><span v-for="(one, i) in kept" :key="i" class="try figures">{{ tryText(one) }}</span></template>
-        <template v-else-if="draft.perTry === 1"><button v-for="(one, i) in tries" :key="i" class="try figures" :class="{ odd: askAgain && agreed?.furthest === i }" :aria-label="`Try ${i + 1}, ${tryText(one)}; take away`" @click="draft.drop(i)">{{ tryText(one) }} ✕</button></template>
-        <template v-else><button v-for="(one, i) in draft.figures.value" :key="i" class="try figures" :aria-label="`Figure ${i + 1}; take its try away`" @click="draft.drop(i)">{{ tryText(one.value) }}</button></template>
+        <template v-if="isRead">
+          <span v-for="(one, i) in kept" :key="i" class="try figures">{{ tryText(one) }}</span>
+        </template>
+        <template v-else-if="draft.perTry === 1">
+          <button
+            v-for="(one, i) in tries"
+            :key="i"
+            class="try figures"
+            :class="{ odd: askAgain && agreed?.furthest === i }"
+            :aria-label="`Try ${i + 1}, ${tryText(one)}; take away`"
+            @click="draft.drop(i)"
+          >
+            {{ tryText(one) }} ✕
+          </button>
+        </template>
+        <template v-else>
+          <button
+            v-for="(one, i) in draft.figures.value"
+            :key="i"
+            class="try figures"
+            :aria-label="`Figure ${i + 1}; take its try away`"
+            @click="draft.drop(i)"
+          >
+            {{ tryText(one.value) }}
+          </button>
+        </template>
       </div>
-      <p v-if="agreed && figures.length > 1" class="soft">{{ counted(figures.length, 'try', 'tries') }}, range {{ fixed(agreed.range * 1000, 0) }} µm. Mean {{ tryText(agreed.mean) }}.</p>
+      <p v-if="agreed && figures.length > 1" class="soft">
+        {{ counted(figures.length, 'try', 'tries') }}, range {{ fixed(agreed.range * 1000, 0) }} µm. Mean
+        {{ tryText(agreed.mean) }}.
+      </p>
     </div>
     <KeyPad v-if="open" v-model="draft.text.value" :sign="draft.perTry > 1" />
     <div class="under">
       <div v-if="cells.length > 1" class="cells" role="group" aria-label="Places to measure">
-        <button v-for="one in cells" :key="cellName(one)" class="btn" :class="{ on: one === cell }" :aria-pressed="one === cell" @click="cell = one; correcting = false"><VerdictMark :verdict="taken(one) ? 'Holds' : 'Open'" :word="false" />{{ cellName(one) }}</button>
+        <button
+          v-for="one in cells"
+          :key="cellName(one)"
+          class="btn"
+          :class="{ on: one === cell }"
+          :aria-pressed="one === cell"
+          @click="goTo(one)"
+        >
+          <VerdictMark :verdict="taken(one) ? 'Holds' : 'Open'" :word="false" />{{ cellName(one) }}
+        </button>
       </div>
-      <ReadingBand :limits="check.limits" :value="shownValue" :others="figures.length > 1 ? figures : []" :verdict="judged.verdict" :decimals="show(0, check).figure.split('.')[1]?.length ?? 0" :scale="one => Number(show(one, check).figure)" :ghost="found?.value != null ? { value: found.value, text: `as found ${show(found.value, check).figure}` } : null" />
-      <div class="verdict"><VerdictMark class="word" :verdict="judged.verdict" /><p><template v-if="judged.share !== null">{{ Math.round(judged.share * 100) }} % of the allowance is gone. </template>Limit {{ showLimits(check, system) }}, {{ check.source }}. <strong v-if="consequence">{{ consequence }}.</strong></p></div>
+      <ReadingBand
+        :limits="check.limits"
+        :value="shownValue"
+        :others="figures.length > 1 ? figures : []"
+        :verdict="judged.verdict"
+        :decimals="show(0, check).figure.split('.')[1]?.length ?? 0"
+        :scale="one => Number(show(one, check).figure)"
+        :ghost="
+          found?.value != null ? { value: found.value, text: `as found ${show(found.value, check).figure}` } : null
+        "
+      />
+      <div class="verdict">
+        <VerdictMark class="word" :verdict="judged.verdict" />
+        <p>
+          <template v-if="judged.share !== null"
+            >{{ Math.round(judged.share * 100) }} % of the allowance is gone. </template
+          >Limit {{ showLimits(check, system) }}, {{ check.source }}.
+          <strong v-if="consequence">{{ consequence }}.</strong>
+        </p>
+      </div>
       <FitBar v-if="fit" :fit="fit" />
-      <ol v-if="working" class="working figures"><li v-for="(line, i) in result.working" :key="i"><span>{{ line.what }}</span><span>{{ line.sum }}</span><b>{{ line.gives }}</b></li><li v-for="note in result.notes" :key="note"><em>{{ note }}</em></li></ol>
-      <div v-if="correcting"><label class="label" for="reason">Why is it corrected?</label><input id="reason" v-model="reason" class="field" maxlength="400"></div>
+      <ol v-if="working" class="working figures">
+        <li v-for="(line, i) in result.working" :key="i">
+          <span>{{ line.what }}</span>
+          <span>{{ line.sum }}</span>
+          <b>{{ line.gives }}</b>
+        </li>
+        <li v-for="note in result.notes" :key="note">
+          <em>{{ note }}</em>
+        </li>
+      </ol>
+      <div v-if="correcting">
+        <label class="label" for="reason">Why is it corrected?</label>
+        <input id="reason" v-model="reason" class="field" maxlength="400" />
+      </div>
       <p v-if="draft.why.value" class="why" role="alert">{{ draft.why.value }}</p>
       <div class="pad-acts">
-        <template v-if="open"><button v-if="draft.text.value.trim() || !full" class="btn now" data-test="take" @click="enter">Take</button><button v-else class="btn now" data-test="keep" @click="keep(false)">{{ correcting ? 'Keep as correction' : result.missing.length > 1 ? 'Keep, next place' : 'Keep' }}</button></template>
+        <template v-if="open">
+          <button v-if="draft.text.value.trim() || !full" class="btn now" data-test="take" @click="enter">Take</button>
+          <button v-else class="btn now" data-test="keep" @click="keep(false)">
+            {{ correcting ? 'Keep as correction' : result.missing.length > 1 ? 'Keep, next place' : 'Keep' }}
+          </button>
+        </template>
         <button v-if="askAgain && full" class="btn" @click="keep(true)">Keep all the same</button>
         <button v-if="isRead && entered && !job.state.signed" class="btn" @click="correcting = true">Correct it</button>
         <button v-if="correcting" class="btn" @click="correcting = false">Leave it</button>
@@ -133,11 +268,116 @@ const tryText = (one: number) => show(one, check).figure
 </template>
 
 <style scoped>
-.gauge { display: grid; grid-template-columns: 1fr auto; gap: 6px 14px; } .under { grid-column: 1 / -1; display: grid; gap: 6px; } h2 { font-size: 22px; } .how { font-size: 15px; }
-.big { font-size: 54px; font-weight: 500; line-height: 1.1; letter-spacing: -.04em; margin: 0; overflow-wrap: anywhere; } .unit { font: 600 22px var(--heads); color: var(--soft); margin-left: 8px; letter-spacing: 0; } .big.none, .big::placeholder { color: var(--steel-ink); opacity: 1; }
-.take { display: flex; align-items: baseline; } .take .big { max-width: calc(100% - 50px); min-width: 0; border: 0; border-bottom: 3px solid var(--brass); background: none; padding: 0; outline: none; } .take .big:focus-visible { border-bottom-width: 5px; } .tries { display: flex; flex-wrap: wrap; gap: 6px; margin-top: 6px; }
-.try { border: 1px solid var(--line); background: var(--chalk); border-radius: 4px; padding: 4px 9px; font-size: 17px; min-height: 44px; display: inline-flex; align-items: center; } button.try { cursor: pointer; } .try.odd { border: 2px solid var(--out); }
-.cells { display: grid; grid-template-columns: repeat(auto-fit, minmax(74px, 1fr)); gap: 5px; } .cells .btn { min-height: 46px; padding: 0 4px; font-size: 15px; gap: 4px; }
-.verdict { display: flex; gap: 12px; } .verdict .word { font: 600 26px var(--heads); align-self: flex-start; } .working { font-size: 14px; max-height: 150px; overflow: auto; } .working li { display: flex; gap: 12px; justify-content: space-between; border-top: 1px solid var(--line); padding: 3px 0; } .working em { font-family: var(--words); }
-@media (max-width: 560px) { .gauge { grid-template-columns: 1fr; } }
+.gauge {
+  display: grid;
+  grid-template-columns: 1fr auto;
+  gap: 6px 14px;
+}
+.under {
+  grid-column: 1 / -1;
+  display: grid;
+  gap: 6px;
+}
+h2 {
+  font-size: 22px;
+}
+.how {
+  font-size: 15px;
+}
+.big {
+  font-size: 54px;
+  font-weight: 500;
+  line-height: 1.1;
+  letter-spacing: -0.04em;
+  margin: 0;
+  overflow-wrap: anywhere;
+}
+.unit {
+  font: 600 22px var(--heads);
+  color: var(--soft);
+  margin-left: 8px;
+  letter-spacing: 0;
+}
+.big.none,
+.big::placeholder {
+  color: var(--steel-ink);
+  opacity: 1;
+}
+.take {
+  display: flex;
+  align-items: baseline;
+}
+.take .big {
+  max-width: calc(100% - 50px);
+  min-width: 0;
+  border: 0;
+  border-bottom: 3px solid var(--brass);
+  background: none;
+  padding: 0;
+  outline: none;
+}
+.take .big:focus-visible {
+  border-bottom-width: 5px;
+}
+.tries {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
+  margin-top: 6px;
+}
+.try {
+  border: 1px solid var(--line);
+  background: var(--chalk);
+  border-radius: 4px;
+  padding: 4px 9px;
+  font-size: 17px;
+  min-height: 44px;
+  display: inline-flex;
+  align-items: center;
+}
+button.try {
+  cursor: pointer;
+}
+.try.odd {
+  border: 2px solid var(--out);
+}
+.cells {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(74px, 1fr));
+  gap: 5px;
+}
+.cells .btn {
+  min-height: 46px;
+  padding: 0 4px;
+  font-size: 15px;
+  gap: 4px;
+}
+.verdict {
+  display: flex;
+  gap: 12px;
+}
+.verdict .word {
+  font: 600 26px var(--heads);
+  align-self: flex-start;
+}
+.working {
+  font-size: 14px;
+  max-height: 150px;
+  overflow: auto;
+}
+.working li {
+  display: flex;
+  gap: 12px;
+  justify-content: space-between;
+  border-top: 1px solid var(--line);
+  padding: 3px 0;
+}
+.working em {
+  font-family: var(--words);
+}
+@media (max-width: 560px) {
+  .gauge {
+    grid-template-columns: 1fr;
+  }
+}
 </style>

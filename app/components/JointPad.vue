@@ -11,11 +11,22 @@ const progress = computed(() => progressOf(joint, job.state))
 const text = useLocalStorage(`needler-bolt-${job.about?.job.id}-${joint.id}`, '')
 const why = ref<string | null>(null)
 const field = useTemplateRef<HTMLInputElement>('field')
-const read = computed(() => text.value.trim() ? parseQuantity(text.value, fieldOf()) : null)
-const value = computed(() => read.value?.ok ? read.value.value.value : null)
+const read = computed(() => (text.value.trim() ? parseQuantity(text.value, fieldOf()) : null))
+const value = computed(() => (read.value?.ok ? read.value.value.value : null))
 const begun = computed(() => job.state.joints.get(joint.id)?.passes.some(pass => pass.length))
-const limits = computed(() => ({ min: progress.value.wanted.leastNm, max: progress.value.wanted.mostNm, best: progress.value.wanted.targetNm, warningShare: 0 }))
-const verdict = computed(() => value.value === null ? 'Open' as const : value.value < limits.value.min - 1e-9 || value.value > limits.value.max + 1e-9 ? 'Out' as const : 'Holds' as const)
+const limits = computed(() => ({
+  min: progress.value.wanted.leastNm,
+  max: progress.value.wanted.mostNm,
+  best: progress.value.wanted.targetNm,
+  warningShare: 0,
+}))
+const verdict = computed(() =>
+  value.value === null
+    ? ('Open' as const)
+    : value.value < limits.value.min - 1e-9 || value.value > limits.value.max + 1e-9
+      ? ('Out' as const)
+      : ('Holds' as const),
+)
 const newest = computed(() => progress.value.pulled.slice(-2).toReversed())
 /** The turns after the next one. */
 const then = computed(() => {
@@ -30,38 +41,132 @@ function keep(bolt = progress.value.next) {
   const parsed = parseQuantity(text.value, fieldOf())
   why.value = parsed.ok ? null : parsed.why
   if (!parsed.ok || bolt === null || progress.value.pass === null) return
-  why.value = job.act({ kind: 'bolt.pulled', payload: { joint: joint.id, pass: progress.value.pass, bolt, torqueNm: parsed.value.value, text: text.value.trim() } })
+  why.value = job.act({
+    kind: 'bolt.pulled',
+    payload: {
+      joint: joint.id,
+      pass: progress.value.pass,
+      bolt,
+      torqueNm: parsed.value.value,
+      text: text.value.trim(),
+    },
+  })
   if (!why.value) text.value = ''
   void nextTick(() => field.value?.focus({ preventScroll: true }))
 }
-const slacken = () => { why.value = job.act({ kind: 'joint.slackened', payload: { joint: joint.id } }) }
+const slacken = () => {
+  why.value = job.act({ kind: 'joint.slackened', payload: { joint: joint.id } })
+}
 onMounted(() => field.value?.focus({ preventScroll: true }))
-watch(text, () => { why.value = null }, { flush: 'sync' })
+watch(
+  text,
+  () => {
+    why.value = null
+  },
+  { flush: 'sync' },
+)
 </script>
 
 <template>
   <div class="joint">
-    <h2>{{ joint.title }}<template v-if="progress.pass">, pass {{ progress.pass }} of {{ joint.passes.length }}: to {{ Math.round(joint.passes[progress.pass - 1]! * 100) }} %</template></h2>
-    <p class="soft">{{ joint.hand === 'left' ? 'Left-hand' : 'Right-hand' }} {{ joint.thread }}, class {{ joint.class }}, {{ joint.lubricant }}. {{ joint.pattern.charAt(0).toUpperCase() + joint.pattern.slice(1) }} order, seen from {{ joint.seenFrom === 'above' ? 'above' : `the ${joint.seenFrom}` }}: {{ PATTERN_REASONS[joint.pattern] }}.</p>
+    <h2>
+      {{ joint.title
+      }}<template v-if="progress.pass"
+        >, pass {{ progress.pass }} of {{ joint.passes.length }}: to
+        {{ Math.round(joint.passes[progress.pass - 1]! * 100) }} %</template
+      >
+    </h2>
+    <p class="soft">
+      {{ joint.hand === 'left' ? 'Left-hand' : 'Right-hand' }} {{ joint.thread }}, class {{ joint.class }},
+      {{ joint.lubricant }}. {{ joint.pattern.charAt(0).toUpperCase() + joint.pattern.slice(1) }} order, seen from
+      {{ joint.seenFrom === 'above' ? 'above' : `the ${joint.seenFrom}` }}: {{ PATTERN_REASONS[joint.pattern] }}.
+    </p>
     <div class="work">
       <BoltRing :joint="joint" :progress="progress" />
       <div>
         <template v-if="progress.next">
-          <p class="next" data-test="bolt" :data-bolt="progress.next" :data-target="progress.wanted.targetNm">Bolt {{ progress.next }}</p><p v-if="then.length" class="soft">then {{ then.join(', ') }}</p>
-          <p class="soft">wanted <span class="figures">{{ fixed(progress.wanted.targetNm, 1) }}</span> N·m, <span class="figures">{{ fixed(progress.wanted.leastNm, 1) }} to {{ fixed(progress.wanted.mostNm, 1) }}</span></p>
-          <form @submit.prevent="keep()"><label class="sr" for="torque">Torque of bolt {{ progress.next }}, N·m</label><input id="torque" ref="field" v-model="text" class="field figures" inputmode="decimal" autocomplete="off" placeholder="N·m"><button class="btn now" data-test="pull" type="submit">Keep</button></form>
+          <p class="next" data-test="bolt" :data-bolt="progress.next" :data-target="progress.wanted.targetNm">
+            Bolt {{ progress.next }}
+          </p>
+          <p v-if="then.length" class="soft">then {{ then.join(', ') }}</p>
+          <p class="soft">
+            wanted <span class="figures">{{ fixed(progress.wanted.targetNm, 1) }}</span> N·m,
+            <span class="figures"
+              >{{ fixed(progress.wanted.leastNm, 1) }} to {{ fixed(progress.wanted.mostNm, 1) }}</span
+            >
+          </p>
+          <form @submit.prevent="keep()">
+            <label class="sr" for="torque">Torque of bolt {{ progress.next }}, N·m</label>
+            <input
+              id="torque"
+              ref="field"
+              v-model="text"
+              class="field figures"
+              inputmode="decimal"
+              autocomplete="off"
+              placeholder="N·m"
+            />
+            <button class="btn now" data-test="pull" type="submit">Keep</button>
+          </form>
         </template>
-        <p v-else-if="progress.verdict === 'Holds'" class="whole"><VerdictMark verdict="Holds" /> every bolt in order and in its span.</p>
-        <ul class="newest"><li v-for="one in newest" :key="one.bolt"><span class="figures">{{ one.bolt }}</span><span class="figures">{{ fixed(one.torqueNm, 1) }}</span><VerdictMark :verdict="one.verdict" :word="false" /></li></ul>
+        <p v-else-if="progress.verdict === 'Holds'" class="whole">
+          <VerdictMark verdict="Holds" /> every bolt in order and in its span.
+        </p>
+        <ul class="newest">
+          <li v-for="one in newest" :key="one.bolt">
+            <span class="figures">{{ one.bolt }}</span>
+            <span class="figures">{{ fixed(one.torqueNm, 1) }}</span>
+            <VerdictMark :verdict="one.verdict" :word="false" />
+          </li>
+        </ul>
       </div>
     </div>
     <ReadingBand v-if="progress.next" :limits="limits" :value="value" :verdict="verdict" :decimals="0" />
     <p v-for="fault in progress.faults" :key="fault" class="why" role="alert">{{ fault }}</p>
     <p v-if="why" class="why" role="alert">{{ why }}</p>
-    <div><button v-if="begun && !job.state.signed" class="btn" @click="slacken">Slacken and start again</button></div>
+    <div>
+      <button v-if="begun && !job.state.signed" class="btn" @click="slacken">Slacken and start again</button>
+    </div>
   </div>
 </template>
 
 <style scoped>
-.joint { display: grid; gap: 7px; align-content: start; } h2 { font-size: 22px; padding-right: 40px; } .work { display: grid; grid-template-columns: 1.25fr 1fr; gap: 14px; align-items: start; } .next { font: 600 44px/1 var(--heads); } form { display: grid; grid-template-columns: 1fr auto; gap: 8px; margin: 6px 0; } form .field { font-size: 24px; min-width: 0; } .newest li { display: flex; gap: 16px; border-top: 1px solid var(--line); padding: 4px 2px; } .whole { font-size: 18px; padding: 10px 0; }
+.joint {
+  display: grid;
+  gap: 7px;
+  align-content: start;
+}
+h2 {
+  font-size: 22px;
+  padding-right: 40px;
+}
+.work {
+  display: grid;
+  grid-template-columns: 1.25fr 1fr;
+  gap: 14px;
+  align-items: start;
+}
+.next {
+  font: 600 44px/1 var(--heads);
+}
+form {
+  display: grid;
+  grid-template-columns: 1fr auto;
+  gap: 8px;
+  margin: 6px 0;
+}
+form .field {
+  font-size: 24px;
+  min-width: 0;
+}
+.newest li {
+  display: flex;
+  gap: 16px;
+  border-top: 1px solid var(--line);
+  padding: 4px 2px;
+}
+.whole {
+  font-size: 18px;
+  padding: 10px 0;
+}
 </style>

@@ -15,7 +15,10 @@ const heldFrom = mate.mark?.seenFrom ?? 'drive end'
 const ends: [string, string] = [job.plan!.sheet.ends.left, job.plan!.sheet.ends.right]
 function make() {
   if (deg.value === null) return
-  why.value = job.act({ kind: 'mark.made', payload: { mate: mate.id, deg: deg.value, seenFrom: heldFrom, carrier: method.value } })
+  why.value = job.act({
+    kind: 'mark.made',
+    payload: { mate: mate.id, deg: deg.value, seenFrom: heldFrom, carrier: method.value },
+  })
   if (!why.value && bench.hindered.some(one => one.settle.to === 'mark')) bench.look(null)
 }
 </script>
@@ -24,17 +27,67 @@ function make() {
   <div class="marking">
     <h2>{{ mate.title }}</h2>
     <p class="soft">Mark {{ mate.mark?.on }}. {{ mate.wrong }}.</p>
-    <template v-if="made"><p class="was"><VerdictMark verdict="Holds" :word="false" /> {{ made.carrier }} at {{ clockText(made.deg) }} seen from the {{ made.seenFrom }}, by {{ job.names.get(made.by) }}.</p><IndexDial :model-value="made.deg" :held-from="made.seenFrom" :ends="ends" /></template>
+    <template v-if="made">
+      <p class="was">
+        <VerdictMark verdict="Holds" :word="false" /> {{ made.carrier }} at {{ clockText(made.deg) }} seen from the
+        {{ made.seenFrom }}, by {{ job.names.get(made.by) }}.
+      </p>
+      <IndexDial :model-value="made.deg" :held-from="made.seenFrom" :ends="ends" />
+    </template>
     <template v-else>
       <IndexDial v-model="deg" :held-from="heldFrom" :ends="ends" />
-      <div class="methods" role="group" aria-label="Made with"><button v-for="one in [...new Set([method, mate.mark?.method ?? method, ...METHODS])]" :key="one" class="btn" :class="{ on: one === method }" :aria-pressed="one === method" @click="method = one">{{ one }}</button></div>
-      <p v-if="method === 'washable pen'" class="warn">It will not survive the wash. Scribe it as well, or photograph it.</p>
+      <div class="methods" role="group" aria-label="Made with">
+        <button
+          v-for="one in [...new Set([method, mate.mark?.method ?? method, ...METHODS])]"
+          :key="one"
+          class="btn"
+          :class="{ on: one === method }"
+          :aria-pressed="one === method"
+          @click="method = one"
+        >
+          {{ one }}
+        </button>
+      </div>
+      <p v-if="method === 'washable pen'" class="warn">
+        It will not survive the wash. Scribe it as well, or photograph it.
+      </p>
       <p v-if="why" class="why" role="alert">{{ why }}</p>
-      <div class="pad-acts"><button class="btn now" data-test="mark" @click="make">Mark it</button><EvidenceLost :lost="{ mate: mate.id }" /></div>
+      <div class="pad-acts">
+        <button class="btn now" data-test="mark" @click="make">Mark it</button>
+        <EvidenceLost :lost="{ mate: mate.id }" />
+      </div>
     </template>
   </div>
 </template>
 
 <style scoped>
-.marking { display: grid; gap: 7px; align-content: start; } h2 { font-size: 22px; padding-right: 40px; } .methods { display: flex; flex-wrap: wrap; gap: 8px; } .methods .btn { min-height: 44px; font-size: 16px; padding: 0 12px; } .warn { border-left: 5px solid var(--thin); background: var(--brass-wash); padding: 6px 10px; } .was { display: flex; gap: 8px; align-items: center; }
+.marking {
+  display: grid;
+  gap: 7px;
+  align-content: start;
+}
+h2 {
+  font-size: 22px;
+  padding-right: 40px;
+}
+.methods {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+}
+.methods .btn {
+  min-height: 44px;
+  font-size: 16px;
+  padding: 0 12px;
+}
+.warn {
+  border-left: 5px solid var(--thin);
+  background: var(--brass-wash);
+  padding: 6px 10px;
+}
+.was {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+}
 </style>

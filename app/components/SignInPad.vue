@@ -7,7 +7,11 @@ const why = ref<string | null>(null)
 const asking = ref(false)
 const entry = useTemplateRef<HTMLInputElement>('entry')
 
-onMounted(() => session.loadPeople().catch((error) => { why.value = sayWhy(error) }))
+onMounted(() =>
+  session.loadPeople().catch(error => {
+    why.value = sayWhy(error)
+  }),
+)
 
 function choose(id: string) {
   chosen.value = id
@@ -39,14 +43,42 @@ function press(key: string) {
   <form class="pad" @submit.prevent="enter">
     <ul class="names" aria-label="Your name">
       <li v-for="one in session.people" :key="one.id">
-        <button type="button" class="btn" :class="{ on: one.id === chosen }" :aria-pressed="one.id === chosen" @click="choose(one.id)"><span>{{ one.name }}</span><small>{{ one.role }}</small></button>
+        <button
+          type="button"
+          class="btn"
+          :class="{ on: one.id === chosen }"
+          :aria-pressed="one.id === chosen"
+          @click="choose(one.id)"
+        >
+          <span>{{ one.name }}</span>
+          <small>{{ one.role }}</small>
+        </button>
       </li>
     </ul>
     <template v-if="chosen">
       <label class="label" for="pin">PIN</label>
-      <input id="pin" ref="entry" v-model="pin" class="field figures pin" type="password" inputmode="numeric" autocomplete="off" maxlength="4" @input="pin.length === 4 && enter()">
+      <input
+        id="pin"
+        ref="entry"
+        v-model="pin"
+        class="field figures pin"
+        type="password"
+        inputmode="numeric"
+        autocomplete="off"
+        maxlength="4"
+        @input="pin.length === 4 && enter()"
+      />
       <div class="keys" aria-label="PIN keypad">
-        <button v-for="key in ['1', '2', '3', '4', '5', '6', '7', '8', '9', '⌫', '0']" :key="key" type="button" class="btn figures" :aria-label="key === '⌫' ? 'Take back' : key" @click="press(key)">{{ key }}</button>
+        <button
+          v-for="key in ['1', '2', '3', '4', '5', '6', '7', '8', '9', '⌫', '0']"
+          :key="key"
+          type="button"
+          class="btn figures"
+          :aria-label="key === '⌫' ? 'Take back' : key"
+          @click="press(key)"
+        >
+          {{ key }}
+        </button>
         <button class="btn now" type="submit" :disabled="asking">Sign in</button>
       </div>
     </template>
@@ -55,12 +87,39 @@ function press(key: string) {
 </template>
 
 <style scoped>
-.pad { display: grid; gap: 12px; }
-.names { display: grid; grid-template-columns: 1fr 1fr; gap: 8px; }
-.names .btn { width: 100%; flex-direction: column; gap: 1px; min-height: 56px; }
-.names small { font: 400 15px var(--words); }
-.pin { font-size: 28px; letter-spacing: .3em; text-align: center; }
-.keys { display: grid; grid-template-columns: repeat(3, 1fr); gap: 8px; }
-.keys .btn { min-height: 54px; font-size: 22px; }
-.keys .now { font: 600 19px var(--heads); }
+.pad {
+  display: grid;
+  gap: 12px;
+}
+.names {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 8px;
+}
+.names .btn {
+  width: 100%;
+  flex-direction: column;
+  gap: 1px;
+  min-height: 56px;
+}
+.names small {
+  font: 400 15px var(--words);
+}
+.pin {
+  font-size: 28px;
+  letter-spacing: 0.3em;
+  text-align: center;
+}
+.keys {
+  display: grid;
+  grid-template-columns: repeat(3, 1fr);
+  gap: 8px;
+}
+.keys .btn {
+  min-height: 54px;
+  font-size: 22px;
+}
+.keys .now {
+  font: 600 19px var(--heads);
+}
 </style>

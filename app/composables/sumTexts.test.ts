@@ -3,20 +3,50 @@ import { describe, expect, it } from 'vitest'
 import { must, refused } from '../../tests/must.ts'
 import { SUMS, sumNamed } from '../../core/sums/index.ts'
 import { choice, fallback, flag, list, number, optional, rows, text, whole } from '../../core/sums/fields.ts'
-import { carryOver, fromQuery, readField, readFields, readNumber, shownUnit, toQuery, writeFields, writeNumber, type Texts } from './sumTexts.ts'
+import {
+  carryOver,
+  fromQuery,
+  readField,
+  readFields,
+  readNumber,
+  shownUnit,
+  toQuery,
+  writeFields,
+  writeNumber,
+  type Texts,
+} from './sumTexts.ts'
 
 const JOURNAL = number('Journal', 'mm', [1, 500])
 const GAP = number('Gap', 'µm', [-500, 500])
 
 describe('a figure as it is typed', () => {
   it.each([
-    ['60.012', 'mm', 60.012], ['60,012', 'mm', 60.012], ['2 3/8 in', 'mm', 60.325], ['2.3627', 'inch', 60.01258], ['60 mm', 'inch', 60], ['2 3/8', 'inch', 60.325],
-  ] as const)('%s on a screen in %s', (typed, lengths, mm) => expect(must(readNumber(typed, JOURNAL, lengths))).toBeCloseTo(mm, 9))
-  it.each([['1', 'inch', 25.4], ['1', 'mm', 1], ['0.02 mm', 'mm', 20], ['-2', 'inch', -50.8]] as const)('%s in a field of micrometres, screen in %s', (typed, lengths, um) => expect(must(readNumber(typed, GAP, lengths))).toBeCloseTo(um, 9))
+    ['60.012', 'mm', 60.012],
+    ['60,012', 'mm', 60.012],
+    ['2 3/8 in', 'mm', 60.325],
+    ['2.3627', 'inch', 60.01258],
+    ['60 mm', 'inch', 60],
+    ['2 3/8', 'inch', 60.325],
+  ] as const)('%s on a screen in %s', (typed, lengths, mm) =>
+    expect(must(readNumber(typed, JOURNAL, lengths))).toBeCloseTo(mm, 9),
+  )
   it.each([
-    ['0.06', /believable is 1 to 500 mm/], ['6000', /believable/], ['60 Nm', /unit of torque/], ['1.234,5', /both a point and a comma/], ['about 60', /not a figure/],
+    ['1', 'inch', 25.4],
+    ['1', 'mm', 1],
+    ['0.02 mm', 'mm', 20],
+    ['-2', 'inch', -50.8],
+  ] as const)('%s in a field of micrometres, screen in %s', (typed, lengths, um) =>
+    expect(must(readNumber(typed, GAP, lengths))).toBeCloseTo(um, 9),
+  )
+  it.each([
+    ['0.06', /believable is 1 to 500 mm/],
+    ['6000', /believable/],
+    ['60 Nm', /unit of torque/],
+    ['1.234,5', /both a point and a comma/],
+    ['about 60', /not a figure/],
   ])('%s is refused in words', (typed, why) => refused(readNumber(typed, JOURNAL, 'mm'), why))
-  it('names the span in the unit that was typed', () => refused(readNumber('600 in', JOURNAL, 'inch'), /0.03937008 to 19.68504 in/))
+  it('names the span in the unit that was typed', () =>
+    refused(readNumber('600 in', JOURNAL, 'inch'), /0.03937008 to 19.68504 in/))
   it('only lengths follow the screen', () => {
     expect(shownUnit('mm', 'inch')).toBe('in')
     expect(shownUnit('µm', 'inch')).toBe('thou')
@@ -24,9 +54,11 @@ describe('a figure as it is typed', () => {
     expect(shownUnit('mm', 'mm')).toBe('mm')
   })
   it('goes over to inches and back without losing a hair', () => {
-    fc.assert(fc.property(fc.integer({ min: 1000, max: 500_000 }), (um) => {
-      expect(must(readNumber(writeNumber(um / 1000, 'mm', 'inch'), JOURNAL, 'inch'))).toBeCloseTo(um / 1000, 5)
-    }))
+    fc.assert(
+      fc.property(fc.integer({ min: 1000, max: 500_000 }), um => {
+        expect(must(readNumber(writeNumber(um / 1000, 'mm', 'inch'), JOURNAL, 'inch'))).toBeCloseTo(um / 1000, 5)
+      }),
+    )
   })
 })
 
@@ -37,36 +69,61 @@ describe('one field', () => {
     expect(readField(list('Tries', 'mm', [0, 9], [1, 5]), [], 'mm')).toEqual({ state: 'empty' })
     expect(readField(text('Class', 6), '', 'mm')).toEqual({ state: 'empty' })
   })
-  it('that is a flag is never empty', () => expect(readField(flag('Sealed'), undefined, 'mm')).toEqual({ state: 'value', value: false }))
+  it('that is a flag is never empty', () =>
+    expect(readField(flag('Sealed'), undefined, 'mm')).toEqual({ state: 'value', value: false }))
   it('that counts takes whole numbers only', () => {
     expect(readField(whole('Bolts', [2, 200]), '12', 'mm')).toEqual({ state: 'value', value: 12 })
-    expect(readField(whole('Bolts', [2, 200]), '12.5', 'mm')).toMatchObject({ state: 'wrong', why: expect.stringMatching(/whole number/) })
+    expect(readField(whole('Bolts', [2, 200]), '12.5', 'mm')).toMatchObject({
+      state: 'wrong',
+      why: expect.stringMatching(/whole number/),
+    })
   })
   it('that is a list says how many are wanted, and which is wrong', () => {
     const strips = list('Widths', 'mm', [0, 9], [3, 3])
     expect(readField(strips, ['0.5', '0.6'], 'mm')).toMatchObject({ state: 'wrong', why: 'Widths: 3 wanted, 2 given.' })
-    expect(readField(strips, ['0.5', '0.6', '60'], 'mm')).toMatchObject({ state: 'wrong', why: expect.stringMatching(/believable/) })
+    expect(readField(strips, ['0.5', '0.6', '60'], 'mm')).toMatchObject({
+      state: 'wrong',
+      why: expect.stringMatching(/believable/),
+    })
     expect(readField(strips, ['0.5', '0,6', '.7'], 'mm')).toEqual({ state: 'value', value: [0.5, 0.6, 0.7] })
   })
   it('that is a table is read row by row', () => {
     const ends = rows('Ends', { wireMm: JOURNAL, note: optional(text('Note', 9)) }, [1, 4])
-    expect(readField(ends, [{ wireMm: '2', note: '' }, { wireMm: '3', note: 'x' }], 'mm')).toEqual({ state: 'value', value: [{ wireMm: 2 }, { wireMm: 3, note: 'x' }] })
+    expect(
+      readField(
+        ends,
+        [
+          { wireMm: '2', note: '' },
+          { wireMm: '3', note: 'x' },
+        ],
+        'mm',
+      ),
+    ).toEqual({ state: 'value', value: [{ wireMm: 2 }, { wireMm: 3, note: 'x' }] })
     expect(readField(ends, [{ wireMm: '' }], 'mm')).toMatchObject({ state: 'wrong', why: 'Still wanted: journal.' })
   })
 })
 
 describe('all fields together', () => {
   const fields = { boreMm: JOURNAL, load: fallback(choice('Load', ['light', 'heavy']), 'light'), minUm: optional(GAP) }
-  it('say what is still wanted', () => refused(readFields(fields, { boreMm: '', load: '', minUm: '' }, 'mm'), /Still wanted: journal/))
-  it('take the usual value where none is given, and leave out what may be left out', () => expect(must(readFields(fields, { boreMm: '60', load: '', minUm: '' }, 'mm'))).toEqual({ boreMm: 60, load: 'light' }))
-  it('stop at what is wrong even where it may be left out', () => refused(readFields(fields, { boreMm: '60', load: '', minUm: 'x' }, 'mm'), /not a figure/))
+  it('say what is still wanted', () =>
+    refused(readFields(fields, { boreMm: '', load: '', minUm: '' }, 'mm'), /Still wanted: journal/))
+  it('take the usual value where none is given, and leave out what may be left out', () =>
+    expect(must(readFields(fields, { boreMm: '60', load: '', minUm: '' }, 'mm'))).toEqual({
+      boreMm: 60,
+      load: 'light',
+    }))
+  it('stop at what is wrong even where it may be left out', () =>
+    refused(readFields(fields, { boreMm: '60', load: '', minUm: 'x' }, 'mm'), /not a figure/))
 })
 
 describe.each(SUMS.map(sum => ({ name: sum.name, sum })))('$name', ({ sum }) => {
-  it('reads its own example back from the fields', () => expect(must(readFields(sum.fields, writeFields(sum.fields, sum.example, 'mm'), 'mm'))).toMatchObject(sum.example))
+  it('reads its own example back from the fields', () =>
+    expect(must(readFields(sum.fields, writeFields(sum.fields, sum.example, 'mm'), 'mm'))).toMatchObject(sum.example))
   it('reads it back from fields in inches, as near as nine figures go', () => {
     const back = must(readFields(sum.fields, writeFields(sum.fields, sum.example, 'inch'), 'inch'))
-    for (const [key, value] of Object.entries(sum.example)) if (typeof value === 'number') expect(Math.abs(Number(back[key]) - value)).toBeLessThanOrEqual(1e-6 * Math.max(1, Math.abs(value)))
+    for (const [key, value] of Object.entries(sum.example))
+      if (typeof value === 'number')
+        expect(Math.abs(Number(back[key]) - value)).toBeLessThanOrEqual(1e-6 * Math.max(1, Math.abs(value)))
   })
   it('comes through an address unchanged', () => {
     const query = Object.fromEntries(new URLSearchParams(new URLSearchParams(toQuery(sum.example)).toString()))
@@ -76,37 +133,78 @@ describe.each(SUMS.map(sum => ({ name: sum.name, sum })))('$name', ({ sum }) => 
 
 describe('a broken address', () => {
   const { fields } = sumNamed('stack')!
-  it.each([['links', '{broken'], ['links', '7'], ['links', 'null'], ['links', '[1,null,"x"]'], ['minMm', 'heavy'], ['minMm', 'Infinity'], ['minMm', '1e999'], ['minMm', '']])('%s=%s is left empty, not believed', (key, value) => {
+  it.each([
+    ['links', '{broken'],
+    ['links', '7'],
+    ['links', 'null'],
+    ['links', '[1,null,"x"]'],
+    ['minMm', 'heavy'],
+    ['minMm', 'Infinity'],
+    ['minMm', '1e999'],
+    ['minMm', ''],
+  ])('%s=%s is left empty, not believed', (key, value) => {
     const texts = fromQuery(fields, { [key]: value }, 'mm')
     expect(texts[key]).toEqual(key === 'links' ? [] : '')
   })
-  it('keeps a list no longer than its field', () => expect(fromQuery(sumNamed('tries')!.fields, { triesMm: JSON.stringify(new Array(500).fill(1)) }, 'mm').triesMm).toHaveLength(20))
+  it('keeps a list no longer than its field', () =>
+    expect(
+      fromQuery(sumNamed('tries')!.fields, { triesMm: JSON.stringify(new Array(500).fill(1)) }, 'mm').triesMm,
+    ).toHaveLength(20))
   it('leaves out a choice that there is not', () => {
     const { fields: bearing } = sumNamed('bearing-fit')!
-    expect(fromQuery(bearing, { load: 'crushing', elements: 'ball' }, 'mm')).toMatchObject({ load: '', elements: 'ball' })
+    expect(fromQuery(bearing, { load: 'crushing', elements: 'ball' }, 'mm')).toMatchObject({
+      load: '',
+      elements: 'ball',
+    })
   })
   it('never makes an input that was not read through its fields', () => {
-    fc.assert(fc.property(fc.dictionary(fc.constantFrom('links', 'minMm', 'maxMm', 'nonsense'), fc.string({ maxLength: 30 })), (query) => {
-      const read = readFields(fields, fromQuery(fields, query, 'mm'), 'mm')
-      if (!read.ok) expect(read.why.length).toBeGreaterThan(5)
-    }))
+    fc.assert(
+      fc.property(
+        fc.dictionary(fc.constantFrom('links', 'minMm', 'maxMm', 'nonsense'), fc.string({ maxLength: 30 })),
+        query => {
+          const read = readFields(fields, fromQuery(fields, query, 'mm'), 'mm')
+          if (!read.ok) expect(read.why.length).toBeGreaterThan(5)
+        },
+      ),
+    )
   })
 })
 
 describe('going over to inches', () => {
   const { fields } = sumNamed('stack')!
-  const half: Texts = { links: [{ name: 'spacer', sign: 'opens', nominalMm: '25.4', plusMm: '', minusMm: '0.0254', distribution: 'normal' }, { name: '', sign: 'closes', nominalMm: 'about 3', plusMm: '', minusMm: '', distribution: 'even' }], minMm: '', maxMm: '60 Nm' }
+  const half: Texts = {
+    links: [
+      { name: 'spacer', sign: 'opens', nominalMm: '25.4', plusMm: '', minusMm: '0.0254', distribution: 'normal' },
+      { name: '', sign: 'closes', nominalMm: 'about 3', plusMm: '', minusMm: '', distribution: 'even' },
+    ],
+    minMm: '',
+    maxMm: '60 Nm',
+  }
   it('keeps the size of what can be read in a half-filled page, and the words of the rest', () => {
     expect(carryOver(fields, half, 'mm', 'inch')).toEqual({
-      links: [{ name: 'spacer', sign: 'opens', nominalMm: '1', plusMm: '', minusMm: '0.001', distribution: 'normal' }, { name: '', sign: 'closes', nominalMm: 'about 3', plusMm: '', minusMm: '', distribution: 'even' }],
-      minMm: '', maxMm: '60 Nm',
+      links: [
+        { name: 'spacer', sign: 'opens', nominalMm: '1', plusMm: '', minusMm: '0.001', distribution: 'normal' },
+        { name: '', sign: 'closes', nominalMm: 'about 3', plusMm: '', minusMm: '', distribution: 'even' },
+      ],
+      minMm: '',
+      maxMm: '60 Nm',
     })
   })
-  it('and back is where it was', () => expect(carryOver(fields, carryOver(fields, half, 'mm', 'inch'), 'inch', 'mm')).toEqual(half))
+  it('and back is where it was', () =>
+    expect(carryOver(fields, carryOver(fields, half, 'mm', 'inch'), 'inch', 'mm')).toEqual(half))
   it('carries each figure of a list by itself', () => {
-    expect(carryOver(sumNamed('tries')!.fields, { triesMm: ['25.4', 'x', '50.8'] }, 'mm', 'inch')).toEqual({ triesMm: ['1', 'x', '2'] })
+    expect(carryOver(sumNamed('tries')!.fields, { triesMm: ['25.4', 'x', '50.8'] }, 'mm', 'inch')).toEqual({
+      triesMm: ['1', 'x', '2'],
+    })
   })
   it('leaves what is no length', () => {
-    expect(carryOver(sumNamed('mounting-temperature')!.fields, { ambientC: '20', interferenceUm: '25.4', greasedOrSealed: true }, 'mm', 'inch')).toEqual({ ambientC: '20', interferenceUm: '1', greasedOrSealed: true })
+    expect(
+      carryOver(
+        sumNamed('mounting-temperature')!.fields,
+        { ambientC: '20', interferenceUm: '25.4', greasedOrSealed: true },
+        'mm',
+        'inch',
+      ),
+    ).toEqual({ ambientC: '20', interferenceUm: '1', greasedOrSealed: true })
   })
 })

@@ -4,7 +4,9 @@ import type { Field, Fields, NumberField } from '~~/core/sums'
 
 /** What stands in a field as it was typed: kept whatever it says. */
 export type Text = string | boolean | string[] | Texts[]
-export interface Texts { [key: string]: Text }
+export interface Texts {
+  [key: string]: Text
+}
 
 export type Lengths = 'mm' | 'inch'
 type Measured = Pick<NumberField, 'unit' | 'span' | 'label'>
@@ -33,7 +35,7 @@ export function writeNumber(value: number, unit: UnitName, lengths: Lengths): st
   return String(Number((shown === unit ? value : fromBase(toBase(value, unit), shown)).toPrecision(9)))
 }
 
-export type Reading = { state: 'value', value: unknown } | { state: 'empty' } | { state: 'wrong', why: string }
+export type Reading = { state: 'value'; value: unknown } | { state: 'empty' } | { state: 'wrong'; why: string }
 
 const value = (one: unknown): Reading => ({ state: 'value', value: one })
 
@@ -42,20 +44,27 @@ export function readField(field: Field, text: Text | undefined, lengths: Lengths
   const blank = text === undefined || text === '' || (Array.isArray(text) && text.length === 0)
   if (blank) return field.type === 'flag' ? value(false) : { state: 'empty' }
   switch (field.type) {
-    case 'flag': return value(text === true)
-    case 'many': return value(text)
-    case 'choice': case 'text': return value(text)
+    case 'flag':
+      return value(text === true)
+    case 'many':
+      return value(text)
+    case 'choice':
+    case 'text':
+      return value(text)
     case 'number': {
       const read = readNumber(text as string, field, lengths)
       if (!read.ok) return { state: 'wrong', why: read.why }
-      return field.whole && !Number.isInteger(read.value) ? { state: 'wrong', why: `${field.label} is a whole number. Count again.` } : value(read.value)
+      return field.whole && !Number.isInteger(read.value)
+        ? { state: 'wrong', why: `${field.label} is a whole number. Count again.` }
+        : value(read.value)
     }
     case 'list': {
       const read = (text as string[]).filter(one => one !== '').map(one => readNumber(one, field, lengths))
       const bad = read.find(one => !one.ok)
       if (bad && !bad.ok) return { state: 'wrong', why: bad.why }
-      if (read.length < field.least) return { state: 'wrong', why: `${field.label}: ${field.least} wanted, ${read.length} given.` }
-      return value(read.flatMap(one => one.ok ? [one.value] : []))
+      if (read.length < field.least)
+        return { state: 'wrong', why: `${field.label}: ${field.least} wanted, ${read.length} given.` }
+      return value(read.flatMap(one => (one.ok ? [one.value] : [])))
     }
     case 'rows': {
       const rows: Record<string, unknown>[] = []
@@ -64,7 +73,9 @@ export function readField(field: Field, text: Text | undefined, lengths: Lengths
         if (!read.ok) return { state: 'wrong', why: read.why }
         rows.push(read.value)
       }
-      return rows.length < field.least ? { state: 'wrong', why: `${field.label}: at least ${field.least} wanted.` } : value(rows)
+      return rows.length < field.least
+        ? { state: 'wrong', why: `${field.label}: at least ${field.least} wanted.` }
+        : value(rows)
     }
   }
 }
@@ -89,12 +100,20 @@ export function writeFields(fields: Fields, input: Record<string, unknown>, leng
 
 function writeField(field: Field, one: unknown, lengths: Lengths): Text {
   switch (field.type) {
-    case 'flag': return one === true
-    case 'number': return typeof one === 'number' ? writeNumber(one, field.unit, lengths) : ''
-    case 'list': return Array.isArray(one) ? one.map(each => writeNumber(Number(each), field.unit, lengths)) : []
-    case 'many': return Array.isArray(one) ? one.map(String) : []
-    case 'rows': return Array.isArray(one) ? one.map(row => writeFields(field.columns, row as Record<string, unknown>, lengths)) : []
-    default: return one === undefined || one === null ? '' : String(one)
+    case 'flag':
+      return one === true
+    case 'number':
+      return typeof one === 'number' ? writeNumber(one, field.unit, lengths) : ''
+    case 'list':
+      return Array.isArray(one) ? one.map(each => writeNumber(Number(each), field.unit, lengths)) : []
+    case 'many':
+      return Array.isArray(one) ? one.map(String) : []
+    case 'rows':
+      return Array.isArray(one)
+        ? one.map(row => writeFields(field.columns, row as Record<string, unknown>, lengths))
+        : []
+    default:
+      return one === undefined || one === null ? '' : String(one)
   }
 }
 
@@ -107,38 +126,50 @@ export function carryOver(fields: Fields, texts: Texts, from: Lengths, to: Lengt
     const read = text === '' ? null : readNumber(text, field, from)
     return read?.ok ? writeNumber(read.value, field.unit, to) : text
   }
-  return Object.fromEntries(Object.entries(texts).map(([key, text]): [string, Text] => {
-    const field = fields[key]
-    if (field?.type === 'number') return [key, figure(text as string, field)]
-    if (field?.type === 'list') return [key, (text as string[]).map(one => figure(one, field))]
-    if (field?.type === 'rows') return [key, (text as Texts[]).map(row => carryOver(field.columns, row, from, to))]
-    return [key, text]
-  }))
+  return Object.fromEntries(
+    Object.entries(texts).map(([key, text]): [string, Text] => {
+      const field = fields[key]
+      if (field?.type === 'number') return [key, figure(text as string, field)]
+      if (field?.type === 'list') return [key, (text as string[]).map(one => figure(one, field))]
+      if (field?.type === 'rows') return [key, (text as Texts[]).map(row => carryOver(field.columns, row, from, to))]
+      return [key, text]
+    }),
+  )
 }
 
 /** An input as the query of an address: plain figures as they are, lists and rows as JSON. */
 export function toQuery(input: Record<string, unknown>): Record<string, string> {
-  return Object.fromEntries(Object.entries(input).flatMap(([key, one]) => one === undefined ? [] : [[key, typeof one === 'object' ? JSON.stringify(one) : String(one)]]))
+  return Object.fromEntries(
+    Object.entries(input).flatMap(([key, one]) =>
+      one === undefined ? [] : [[key, typeof one === 'object' ? JSON.stringify(one) : String(one)]],
+    ),
+  )
 }
 
 /** An address's query as texts; what does not fit a field is shown as it stands, to be mended. */
 export function fromQuery(fields: Fields, query: Record<string, string>, lengths: Lengths): Texts {
-  const input = Object.fromEntries(Object.entries(fields).flatMap(([key, field]) => {
-    const text = query[key]
-    if (text === undefined) return []
-    if (field.type === 'number') return [[key, text.trim() !== '' && Number.isFinite(Number(text)) ? Number(text) : undefined]]
-    if (field.type === 'flag') return [[key, text === 'true']]
-    if (field.type === 'choice') return field.choices.includes(text) ? [[key, text]] : []
-    if (field.type === 'text') return [[key, text.slice(0, field.most)]]
-    return [[key, listFrom(text, field)]]
-  }))
+  const input = Object.fromEntries(
+    Object.entries(fields).flatMap(([key, field]) => {
+      const text = query[key]
+      if (text === undefined) return []
+      if (field.type === 'number')
+        return [[key, text.trim() !== '' && Number.isFinite(Number(text)) ? Number(text) : undefined]]
+      if (field.type === 'flag') return [[key, text === 'true']]
+      if (field.type === 'choice') return field.choices.includes(text) ? [[key, text]] : []
+      if (field.type === 'text') return [[key, text.slice(0, field.most)]]
+      return [[key, listFrom(text, field)]]
+    }),
+  )
   return writeFields(fields, input, lengths)
 }
 
 function listFrom(text: string, field: Field & { type: 'list' | 'many' | 'rows' }): unknown {
   let list: unknown
-  try { list = JSON.parse(text) }
-  catch { return undefined }
+  try {
+    list = JSON.parse(text)
+  } catch {
+    return undefined
+  }
   if (!Array.isArray(list)) return undefined
   if (field.type === 'many') return list.filter(one => field.choices.includes(one as string))
   if (field.type === 'list') return list.filter(one => Number.isFinite(one)).slice(0, field.most)

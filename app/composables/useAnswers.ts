@@ -9,7 +9,10 @@ export function useAnswers() {
 
   const asked = (part: string) => (job.plan?.matesOf.get(part) ?? []).filter(mate => mate.rule.kind !== 'free')
   const of = (part: string) => asked(part).flatMap(mate => given.value[key(part, mate.id)] ?? [])
-  const complete = (step: Step) => (step.fits ?? []).filter(part => job.state.parts.get(part)?.where === 'off').every(part => of(part).length === asked(part).length)
+  const complete = (step: Step) =>
+    (step.fits ?? [])
+      .filter(part => job.state.parts.get(part)?.where === 'off')
+      .every(part => of(part).length === asked(part).length)
   function give(part: string, answer: MateAnswer) {
     given.value = { ...given.value, [key(part, answer.mate)]: answer }
   }

@@ -18,8 +18,10 @@ export function useDisplay() {
   }
 
   /** The unit a bare number is read in. */
-  const fieldUnit = (unit: UnitName): UnitName => isLength(unit) && system.value === 'inch' ? 'in' : unit
+  const fieldUnit = (unit: UnitName): UnitName => (isLength(unit) && system.value === 'inch' ? 'in' : unit)
 
-  const toggleSystem = () => { system.value = system.value === 'mm' ? 'inch' : 'mm' }
+  const toggleSystem = () => {
+    system.value = system.value === 'mm' ? 'inch' : 'mm'
+  }
   return { system, dark, show, text, fieldUnit, toggleSystem }
 }

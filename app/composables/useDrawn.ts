@@ -1,6 +1,9 @@
 import { verdictOf, type Answer } from '~~/core/sums'
 
-export interface Drawn { input: Record<string, unknown>, answer: Answer }
+export interface Drawn {
+  input: Record<string, unknown>
+  answer: Answer
+}
 
 /** What a drawing is made from: the figures given, the figures got, and the verdict's class. */
 export function useDrawn(props: Drawn) {
@@ -20,6 +23,6 @@ export function useDrawn(props: Drawn) {
 export function scaleOf(values: readonly number[], from: number, to: number, room = 0.08): (value: number) => number {
   const finite = values.filter(Number.isFinite)
   const [low, high] = [Math.min(...finite), Math.max(...finite)]
-  const width = (high - low) || Math.abs(high) || 1
-  return value => from + (value - low + width * room) / (width * (1 + 2 * room)) * (to - from)
+  const width = high - low || Math.abs(high) || 1
+  return value => from + ((value - low + width * room) / (width * (1 + 2 * room))) * (to - from)
 }

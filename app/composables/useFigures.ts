@@ -2,7 +2,10 @@ import { displayLength, fixed } from '~~/core/quantity'
 import type { Figure } from '~~/core/sums'
 
 /** A figure of an answer as the screen shows it: lengths in the chosen system, everything else as it is. */
-export function showFigureOf({ value, unit = '', decimals: wanted, as }: Pick<Figure, 'value' | 'unit' | 'decimals' | 'as'>, lengths: 'mm' | 'inch'): { figure: string, unit: string } {
+export function showFigureOf(
+  { value, unit = '', decimals: wanted, as }: Pick<Figure, 'value' | 'unit' | 'decimals' | 'as'>,
+  lengths: 'mm' | 'inch',
+): { figure: string; unit: string } {
   if (typeof value === 'boolean') return { figure: value ? 'yes' : 'no', unit: '' }
   if (value === null) return { figure: '–', unit: '' }
   if (typeof value === 'string') return { figure: value, unit: '' }
@@ -12,12 +15,20 @@ export function showFigureOf({ value, unit = '', decimals: wanted, as }: Pick<Fi
   if (unit === 'µm' && lengths === 'inch') return displayLength(value / 1000, 'inch', 3, 'thou')
   const text = fixed(value, decimals)
   const [whole = '', part] = text.split('.')
-  return { figure: `${whole.replace(/\B(?=(\d{3})+$)/g, ' ')}${part === undefined ? '' : `.${part}`}`, unit: unit === '1' ? '' : unit }
+  return {
+    figure: `${whole.replace(/\B(?=(\d{3})+$)/g, ' ')}${part === undefined ? '' : `.${part}`}`,
+    unit: unit === '1' ? '' : unit,
+  }
 }
 
 /** Limits in words, in the chosen system. */
-export function limitWords(held: NonNullable<Figure['held']>, figure: Pick<Figure, 'value' | 'unit' | 'decimals' | 'as'>, lengths: 'mm' | 'inch'): string {
-  const say = (value: number) => showFigureOf({ value, unit: figure.unit, decimals: figure.decimals, as: figure.as }, lengths)
+export function limitWords(
+  held: NonNullable<Figure['held']>,
+  figure: Pick<Figure, 'value' | 'unit' | 'decimals' | 'as'>,
+  lengths: 'mm' | 'inch',
+): string {
+  const say = (value: number) =>
+    showFigureOf({ value, unit: figure.unit, decimals: figure.decimals, as: figure.as }, lengths)
   if (typeof figure.value !== 'number') return ''
   const unit = say(0).unit
   const { min, max } = held.limits

@@ -4,7 +4,7 @@
  */
 export function useKeys(keys: Record<string, () => void>, { always = [] as string[] } = {}) {
   let before = ''
-  useEventListener(window, 'keydown', (event) => {
+  useEventListener(window, 'keydown', event => {
     if (event.ctrlKey || event.metaKey || event.altKey || event.defaultPrevented) return
     const target = event.target as HTMLElement
     const typing = target.matches('input, textarea, select, [contenteditable]')

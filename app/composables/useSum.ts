@@ -6,19 +6,29 @@ import { carryOver, fromQuery, readField, readFields, toQuery, writeFields, type
 export function useSum(sum: AnySum) {
   const { system } = useDisplay()
   const route = useRoute()
-  const given = Object.fromEntries(Object.entries(route.query).flatMap(([key, value]) => typeof value === 'string' && key in sum.fields ? [[key, value]] : []))
+  const given = Object.fromEntries(
+    Object.entries(route.query).flatMap(([key, value]) =>
+      typeof value === 'string' && key in sum.fields ? [[key, value]] : [],
+    ),
+  )
   const isExample = ref(Object.keys(given).length === 0)
-  const texts = ref<Texts>(isExample.value ? writeFields(sum.fields, sum.example, system.value) : fromQuery(sum.fields, given, system.value))
+  const texts = ref<Texts>(
+    isExample.value ? writeFields(sum.fields, sum.example, system.value) : fromQuery(sum.fields, given, system.value),
+  )
   const result = shallowRef<Result<Answer>>(refuse(''))
   const worker = useSumWorker()
   /** What was typed is put aside while the example is shown, and comes back. */
   const mine = shallowRef<Texts | null>(null)
 
   const input = computed(() => readFields(sum.fields, texts.value, system.value))
-  const errors = computed(() => Object.fromEntries(Object.entries(sum.fields).map(([key, field]) => {
-    const read = readField(field, texts.value[key], system.value)
-    return [key, read.state === 'wrong' ? read.why : null]
-  })))
+  const errors = computed(() =>
+    Object.fromEntries(
+      Object.entries(sum.fields).map(([key, field]) => {
+        const read = readField(field, texts.value[key], system.value)
+        return [key, read.state === 'wrong' ? read.why : null]
+      }),
+    ),
+  )
 
   async function work() {
     const now = input.value
@@ -31,24 +41,34 @@ export function useSum(sum: AnySum) {
     }
   }
   const soon = useDebounceFn(work, 250)
-  watch(input, () => sum.cost ? void soon() : void work())
+  watch(input, () => (sum.cost ? void soon() : void work()))
   void work()
 
   const address = useDebounceFn(() => {
     if (isExample.value || !input.value.ok || route.params.craft !== sum.craft) return
     void navigateTo({ path: route.path, query: { sum: sum.name, ...toQuery(input.value.value) } }, { replace: true })
   }, 400)
-  watch(texts, () => {
-    isExample.value = false
-    void address()
-  }, { deep: true })
+  watch(
+    texts,
+    () => {
+      isExample.value = false
+      void address()
+    },
+    { deep: true },
+  )
 
-  watch(system, (now, before) => {
-    const stillExample = isExample.value
-    texts.value = carryOver(sum.fields, texts.value, before, now)
-    if (mine.value) mine.value = carryOver(sum.fields, mine.value, before, now)
-    void nextTick(() => { isExample.value = stillExample })
-  }, { flush: 'sync' })
+  watch(
+    system,
+    (now, before) => {
+      const stillExample = isExample.value
+      texts.value = carryOver(sum.fields, texts.value, before, now)
+      if (mine.value) mine.value = carryOver(sum.fields, mine.value, before, now)
+      void nextTick(() => {
+        isExample.value = stillExample
+      })
+    },
+    { flush: 'sync' },
+  )
 
   function clear() {
     texts.value = writeFields(sum.fields, {}, system.value)
@@ -56,12 +76,16 @@ export function useSum(sum: AnySum) {
   function example() {
     mine.value = texts.value
     texts.value = writeFields(sum.fields, sum.example, system.value)
-    void nextTick(() => { isExample.value = true })
+    void nextTick(() => {
+      isExample.value = true
+    })
   }
   function back() {
     if (mine.value) texts.value = mine.value
     mine.value = null
   }
-  const set = (key: string, value: Texts[string]) => { texts.value = { ...texts.value, [key]: value } }
+  const set = (key: string, value: Texts[string]) => {
+    texts.value = { ...texts.value, [key]: value }
+  }
   return { texts, set, input, errors, result, worker, work, clear, example, mine, back, isExample }
 }

@@ -29,11 +29,20 @@ export function useSumWorker() {
     progress.value = 0
     worker ??= new Worker(new URL('../workers/sums.worker.ts', import.meta.url), { type: 'module' })
     desk ??= wrap<SumDesk>(worker)
-    const ended = new Promise<null>((resolve) => { release = resolve })
-    const answer = await Promise.race([ended, desk.run(name, JSON.parse(JSON.stringify(input)), proxy((share) => {
-      // A report may come after the answer.
-      if (mine === turn && progress.value !== null) progress.value = share
-    })) as Promise<Result<Answer>>])
+    const ended = new Promise<null>(resolve => {
+      release = resolve
+    })
+    const answer = await Promise.race([
+      ended,
+      desk.run(
+        name,
+        JSON.parse(JSON.stringify(input)),
+        proxy(share => {
+          // A report may come after the answer.
+          if (mine === turn && progress.value !== null) progress.value = share
+        }),
+      ) as Promise<Result<Answer>>,
+    ])
     if (mine !== turn) return null
     progress.value = null
     return answer

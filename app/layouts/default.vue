@@ -8,16 +8,22 @@ useKeys({
   'g y': () => navigateTo('/'),
   'g b': () => navigateTo('/bench'),
   'g r': () => navigateTo('/gauge-room'),
-  '/': () => { finding.value = true },
+  '/': () => {
+    finding.value = true
+  },
   'i': toggleSystem,
-  '?': () => { helping.value = !helping.value },
+  '?': () => {
+    helping.value = !helping.value
+  },
 })
 </script>
 
 <template>
   <div class="house">
     <TopBar v-if="session.person" @find="finding = true" @help="helping = true" />
-    <main class="room"><slot /></main>
+    <main class="room">
+      <slot />
+    </main>
     <FindAnything v-model="finding" />
     <KeyList v-model="helping" />
     <el-dialog v-model="session.changing" title="Who is signing?" width="440" align-center append-to-body>
@@ -27,6 +33,15 @@ useKeys({
 </template>
 
 <style scoped>
-.house { min-height: 100vh; display: flex; flex-direction: column; }
-.room { flex: 1; min-height: 0; display: flex; flex-direction: column; }
+.house {
+  min-height: 100vh;
+  display: flex;
+  flex-direction: column;
+}
+.room {
+  flex: 1;
+  min-height: 0;
+  display: flex;
+  flex-direction: column;
+}
 </style>

@@ -3,7 +3,15 @@ import { hindrances, nextStep, type Hindrance, type Settle } from '~~/core/job'
 import type { Station, Step } from '~~/core/sheet'
 
 /** What the middle of the bench shows. */
-export type Focus = Settle | { to: 'joint', joint: string } | { to: 'fit', step: string } | { to: 'decide' } | { to: 'gate' } | { to: 'ledger' } | { to: 'parts' } | null
+export type Focus =
+  | Settle
+  | { to: 'joint'; joint: string }
+  | { to: 'fit'; step: string }
+  | { to: 'decide' }
+  | { to: 'gate' }
+  | { to: 'ledger' }
+  | { to: 'parts' }
+  | null
 
 /** Which step is on the card and what the pad is turned to, on this screen. */
 export const useBenchStore = defineStore('bench', () => {
@@ -17,7 +25,11 @@ export const useBenchStore = defineStore('bench', () => {
     return chosen ?? nextStep(job.plan, job.state)
   })
   const isDone = computed(() => step.value !== null && job.state.steps.has(step.value.id))
-  const hindered = computed((): Hindrance[] => job.plan && job.view && step.value && !isDone.value ? hindrances(job.plan, job.state, job.view.owed, step.value) : [])
+  const hindered = computed((): Hindrance[] =>
+    job.plan && job.view && step.value && !isDone.value
+      ? hindrances(job.plan, job.state, job.view.owed, step.value)
+      : [],
+  )
 
   /** What the step itself wants of the pad, when nothing else was asked for. */
   const ownFocus = computed((): Focus => {
@@ -29,7 +41,9 @@ export const useBenchStore = defineStore('bench', () => {
     if (one.station === 'decide') return { to: 'decide' }
     if (one.joint?.act === 'pull') return { to: 'joint', joint: one.joint.id }
     if (one.fits?.length) return { to: 'fit', step: one.id }
-    const measured = (job.plan.checksAt.get(one.id) ?? []).findLast(({ check, moment }) => job.view!.results.get(`${check.id} ${moment}`)?.value !== null)
+    const measured = (job.plan.checksAt.get(one.id) ?? []).findLast(
+      ({ check, moment }) => job.view!.results.get(`${check.id} ${moment}`)?.value !== null,
+    )
     if (measured) return { to: 'reading', check: measured.check.id, moment: measured.moment }
     return null
   })
@@ -54,9 +68,12 @@ export const useBenchStore = defineStore('bench', () => {
   }
 
   // A step once done hands the card to the next one.
-  watch(() => job.state.steps.size, (now, before) => {
-    if (now > before) choose(null)
-  })
+  watch(
+    () => job.state.steps.size,
+    (now, before) => {
+      if (now > before) choose(null)
+    },
+  )
 
   return { step, isDone, hindered, focus, chosenFocus, look, choose, settle, openStation }
 })

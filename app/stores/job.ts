@@ -1,17 +1,29 @@
 import { defineStore } from 'pinia'
 import { v7 as uuid } from 'uuid'
-import { emptyFold, extend, refusalOf, viewJob, type AnyEntry, type EntryKind, type Folded, type Payloads } from '~~/core/job'
+import {
+  emptyFold,
+  extend,
+  refusalOf,
+  viewJob,
+  type AnyEntry,
+  type EntryKind,
+  type Folded,
+  type Payloads,
+} from '~~/core/job'
 import { planFor, type Plan, type Sheet } from '~~/core/sheet'
 import type { Person } from './session'
 
-export type Act = { [K in EntryKind]: { kind: K, payload: Payloads[K] } }[EntryKind]
+export type Act = { [K in EntryKind]: { kind: K; payload: Payloads[K] } }[EntryKind]
 
 /** Acts done together and sent together: all are kept, or none. */
-interface Batch { entries: AnyEntry[], refused: string | null }
+interface Batch {
+  entries: AnyEntry[]
+  refused: string | null
+}
 
 interface JobAnswer {
-  job: { id: string, number: number, equipmentTag: string, signedAt: string | null }
-  equipment: { tag: string, name: string, line: string, hoursRun: number }
+  job: { id: string; number: number; equipmentTag: string; signedAt: string | null }
+  equipment: { tag: string; name: string; line: string; hoursRun: number }
   sheet: Sheet
   entries: AnyEntry[]
   people: Person[]
@@ -33,9 +45,17 @@ export const useJobStore = defineStore('job', () => {
 
   const waiting = computed(() => outbox.value.filter(batch => !batch.refused))
   const refused = computed(() => outbox.value.filter(batch => batch.refused))
-  const folded = computed(() => plan.value ? extend(plan.value, confirmed.value, waiting.value.flatMap(batch => batch.entries)) : confirmed.value)
+  const folded = computed(() =>
+    plan.value
+      ? extend(
+          plan.value,
+          confirmed.value,
+          waiting.value.flatMap(batch => batch.entries),
+        )
+      : confirmed.value,
+  )
   const state = computed(() => folded.value.state)
-  const view = computed(() => plan.value ? viewJob(plan.value, state.value) : null)
+  const view = computed(() => (plan.value ? viewJob(plan.value, state.value) : null))
   const names = computed(() => new Map(about.value?.people.map(one => [one.id, one.name]) ?? []))
   const lastSeq = () => confirmed.value.entries.at(-1)?.seq ?? 0
 
@@ -77,13 +97,18 @@ export const useJobStore = defineStore('job', () => {
     stream = new EventSource(`/api/jobs/${id}/stream`)
     stream.onmessage = ({ data }) => {
       reached.value = true
-      if (Number(data) > lastSeq()) void catchUp().catch(() => { reached.value = false })
+      if (Number(data) > lastSeq())
+        void catchUp().catch(() => {
+          reached.value = false
+        })
     }
     stream.onopen = () => {
       reached.value = true
       void flush()
     }
-    stream.onerror = () => { reached.value = false }
+    stream.onerror = () => {
+      reached.value = false
+    }
   }
 
   function close() {
@@ -125,7 +150,10 @@ export const useJobStore = defineStore('job', () => {
         const batch = waiting.value[0]
         if (!batch || batch.entries[0]!.madeBy !== session.person?.id) return
         const body = batch.entries.map(({ id, kind, payload, madeAt }) => ({ id, kind, payload, madeAt }))
-        const answer = await $fetch<{ entries: { id: string, seq: number }[] }>(`/api/jobs/${about.value.job.id}/entries`, { method: 'POST', body })
+        const answer = await $fetch<{ entries: { id: string; seq: number }[] }>(
+          `/api/jobs/${about.value.job.id}/entries`,
+          { method: 'POST', body },
+        )
         reached.value = true
         const seqs = new Map(answer.entries.map(one => [one.id, one.seq]))
         const kept = batch.entries.map(one => ({ ...one, seq: seqs.get(one.id)! }))
@@ -133,22 +161,19 @@ export const useJobStore = defineStore('job', () => {
         if (kept[0]!.seq === lastSeq() + 1) take(kept)
         else await catchUp()
       }
-    }
-    catch (error) {
+    } catch (error) {
       const status = (error as { statusCode?: number }).statusCode
       if (status && status >= 400 && status < 500 && status !== 401 && status !== 429) {
         const batch = waiting.value[0]!
-        outbox.value = outbox.value.map(one => one === batch ? { ...one, refused: sayWhy(error) } : one)
+        outbox.value = outbox.value.map(one => (one === batch ? { ...one, refused: sayWhy(error) } : one))
         keepOutbox()
         await catchUp().catch(() => {})
-      }
-      else {
+      } else {
         reached.value = false
         if (status === 401) session.changing = true
         else setTimeout(() => void flush(), 3000)
       }
-    }
-    finally {
+    } finally {
       sending = false
     }
     if (waiting.value.length && reached.value) void flush()
@@ -160,8 +185,10 @@ export const useJobStore = defineStore('job', () => {
     keepOutbox()
   }
 
-  watch(() => session.person?.id, () => void flush())
+  watch(
+    () => session.person?.id,
+    () => void flush(),
+  )
 
   return { about, plan, folded, state, view, names, waiting, refused, reached, open, close, act, dismiss }
-
 })

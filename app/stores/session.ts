@@ -1,10 +1,18 @@
 import { defineStore } from 'pinia'
 import type { Role } from '~~/core/job'
 
-export interface Person { id: string, name: string, role: Role }
+export interface Person {
+  id: string
+  name: string
+  role: Role
+}
 
 declare module '#auth-utils' {
-  interface User { id: string, name: string, role: Role }
+  interface User {
+    id: string
+    name: string
+    role: Role
+  }
 }
 
 /** Who is signed in on this screen, and the changing of it. */
@@ -28,8 +36,7 @@ export const useSessionStore = defineStore('session', () => {
       await refresh()
       changing.value = false
       return null
-    }
-    catch (error) {
+    } catch (error) {
       return sayWhy(error)
     }
   }

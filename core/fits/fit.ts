@@ -12,7 +12,10 @@ export interface Fit {
   kind: FitKind
 }
 
-export interface ClassFit extends Fit { hole: ToleranceLimits, shaft: ToleranceLimits }
+export interface ClassFit extends Fit {
+  hole: ToleranceLimits
+  shaft: ToleranceLimits
+}
 
 /** Least clearance 0 or more: clearance; greatest 0 or less: interference; else transition. µm. */
 export function fitKind(minClearanceUm: number, maxClearanceUm: number): FitKind {
@@ -35,10 +38,17 @@ export function fitOfClasses(nominalMm: number, hole: string, shaft: string): Re
   if (!holeLimits.ok) return holeLimits
   const shaftLimits = limitsOfClass(nominalMm, shaft)
   if (!shaftLimits.ok) return shaftLimits
-  return accept({ hole: holeLimits.value, shaft: shaftLimits.value, ...fitOfLimits(holeLimits.value, shaftLimits.value) })
+  return accept({
+    hole: holeLimits.value,
+    shaft: shaftLimits.value,
+    ...fitOfLimits(holeLimits.value, shaftLimits.value),
+  })
 }
 
-export interface Extremes { leastMm: number, greatestMm: number }
+export interface Extremes {
+  leastMm: number
+  greatestMm: number
+}
 
 export interface MeasuredFit extends Fit {
   meanClearanceUm: number
@@ -51,16 +61,26 @@ export interface MeasuredFit extends Fit {
   againstClasses: Judgement | null
 }
 
-export interface WantedFit { nominalMm: number, hole?: string, shaft?: string, makerUm?: Limits }
+export interface WantedFit {
+  nominalMm: number
+  hole?: string
+  shaft?: string
+  makerUm?: Limits
+}
 
 /**
  * The fit that measured parts really make, by their extremes and means: clearance = hole − shaft, µm.
  * Held against the wanted classes and, where given, the maker's least and greatest clearance; both are kept.
  * Refused: a size that is not above nought, extremes the wrong way round, a class without limits.
  */
-export function measuredFit(hole: Extremes & { meanMm: number }, shaft: Extremes & { meanMm: number }, wanted: WantedFit): Result<MeasuredFit> {
+export function measuredFit(
+  hole: Extremes & { meanMm: number },
+  shaft: Extremes & { meanMm: number },
+  wanted: WantedFit,
+): Result<MeasuredFit> {
   for (const part of [hole, shaft]) {
-    if (!(part.leastMm > 0) || part.greatestMm < part.leastMm) return refuse('Both parts need a least and a greatest size above nought. Measure again.')
+    if (!(part.leastMm > 0) || part.greatestMm < part.leastMm)
+      return refuse('Both parts need a least and a greatest size above nought. Measure again.')
   }
   const minClearanceUm = (hole.leastMm - shaft.greatestMm) * 1000
   const maxClearanceUm = (hole.greatestMm - shaft.leastMm) * 1000
@@ -68,7 +88,12 @@ export function measuredFit(hole: Extremes & { meanMm: number }, shaft: Extremes
     if (!text) return accept(null)
     const limits = limitsOfClass(wanted.nominalMm, text)
     if (!limits.ok) return limits
-    return accept(worseEnd((part.leastMm - wanted.nominalMm) * 1000, (part.greatestMm - wanted.nominalMm) * 1000, { min: limits.value.lowerUm, max: limits.value.upperUm }))
+    return accept(
+      worseEnd((part.leastMm - wanted.nominalMm) * 1000, (part.greatestMm - wanted.nominalMm) * 1000, {
+        min: limits.value.lowerUm,
+        max: limits.value.upperUm,
+      }),
+    )
   }
   const holeInClass = inClass(hole, wanted.hole)
   if (!holeInClass.ok) return holeInClass
@@ -83,14 +108,19 @@ export function measuredFit(hole: Extremes & { meanMm: number }, shaft: Extremes
     holeInClass: holeInClass.value,
     shaftInClass: shaftInClass.value,
     againstMaker: wanted.makerUm ? worseEnd(minClearanceUm, maxClearanceUm, wanted.makerUm) : null,
-    againstClasses: classes?.ok ? worseEnd(minClearanceUm, maxClearanceUm, { min: classes.value.minClearanceUm, max: classes.value.maxClearanceUm }) : null,
+    againstClasses: classes?.ok
+      ? worseEnd(minClearanceUm, maxClearanceUm, {
+          min: classes.value.minClearanceUm,
+          max: classes.value.maxClearanceUm,
+        })
+      : null,
   })
 }
 
 /** Judges both ends of a span and returns the worse: by verdict, then by share used. */
 export function worseEnd(low: number, high: number, limits: Limits): Judgement {
   const ends = [judge(low, limits), judge(high, limits)]
-  const rank = (one: Judgement) => one.verdict === 'Out' ? 10 : one.share ?? 0
+  const rank = (one: Judgement) => (one.verdict === 'Out' ? 10 : (one.share ?? 0))
   return rank(ends[0]!) >= rank(ends[1]!) ? ends[0]! : ends[1]!
 }
 
@@ -106,5 +136,7 @@ export function classOfMeasured(nominalMm: number, side: Side, letter: Letter, p
     const limits = limitsOfClass(nominalMm, text)
     if (limits.ok && limits.value.lowerUm <= low + 2e-6 && limits.value.upperUm >= high - 2e-6) return accept(text)
   }
-  return refuse(`No grade of ${side === 'hole' ? letter.toUpperCase() : letter} holds a ${side} from ${part.leastMm} to ${part.greatestMm} mm at nominal ${nominalMm} mm.`)
+  return refuse(
+    `No grade of ${side === 'hole' ? letter.toUpperCase() : letter} holds a ${side} from ${part.leastMm} to ${part.greatestMm} mm at nominal ${nominalMm} mm.`,
+  )
 }

@@ -1,7 +1,15 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import vectors from '../../tests/vectors/limits-and-fits.json'
-import { bearingRingLimits, classOfMeasured, fitOfClasses, fitOfLimits, limitsOfClass, measuredFit, standardTolerance } from './index.ts'
+import {
+  bearingRingLimits,
+  classOfMeasured,
+  fitOfClasses,
+  fitOfLimits,
+  limitsOfClass,
+  measuredFit,
+  standardTolerance,
+} from './index.ts'
 
 const limits = (nominal: number, text: string) => {
   const got = limitsOfClass(nominal, text)
@@ -14,21 +22,61 @@ describe('worked cases', () => {
     if ('refused' in wanted) return expect(got.ok).toBe(false)
     if (!got.ok) throw new Error(got.why)
     const { hole, shaft, ...fit } = got.value
-    expect({ holeUpperUm: hole.upperUm + 0, holeLowerUm: hole.lowerUm + 0, shaftUpperUm: shaft.upperUm + 0, shaftLowerUm: shaft.lowerUm + 0, ...fit }).toEqual(wanted)
+    expect({
+      holeUpperUm: hole.upperUm + 0,
+      holeLowerUm: hole.lowerUm + 0,
+      shaftUpperUm: shaft.upperUm + 0,
+      shaftLowerUm: shaft.lowerUm + 0,
+      ...fit,
+    }).toEqual(wanted)
   })
 })
 
 describe('size steps: over one, up to and including the next', () => {
   it.each([
-    [3, 'h6', [0, -6]], [3.001, 'h6', [0, -8]], [50, 'H7', [25, 0]], [50.001, 'H7', [30, 0]], [120, 's6', [101, 79]], [120.01, 's6', [117, 92]],
-    [140, 'r6', [88, 63]], [140.01, 'r6', [90, 65]], [500, 'k6', [45, 5]], [250, 'M6', [-8, -37]], [300, 'M6', [-9, -41]], [60, 'JS7', [15, -15]], [8, 'js7', [7.5, -7.5]],
-    [60, 'k8', [46, 0]], [60, 'k3', [5, 0]], [2, 'K9', [0, -25]], [2, 'j8', [8, -6]], [60, 'J7', [18, -12]], [60, 'c11', [-140, -330]], [60, 'C11', [330, 140]],
-    [60, 'P8', [-32, -78]], [60, 'P7', [-21, -51]], [60, 'N10', [0, -120]], [2, 'N9', [-4, -29]],
+    [3, 'h6', [0, -6]],
+    [3.001, 'h6', [0, -8]],
+    [50, 'H7', [25, 0]],
+    [50.001, 'H7', [30, 0]],
+    [120, 's6', [101, 79]],
+    [120.01, 's6', [117, 92]],
+    [140, 'r6', [88, 63]],
+    [140.01, 'r6', [90, 65]],
+    [500, 'k6', [45, 5]],
+    [250, 'M6', [-8, -37]],
+    [300, 'M6', [-9, -41]],
+    [60, 'JS7', [15, -15]],
+    [8, 'js7', [7.5, -7.5]],
+    [60, 'k8', [46, 0]],
+    [60, 'k3', [5, 0]],
+    [2, 'K9', [0, -25]],
+    [2, 'j8', [8, -6]],
+    [60, 'J7', [18, -12]],
+    [60, 'c11', [-140, -330]],
+    [60, 'C11', [330, 140]],
+    [60, 'P8', [-32, -78]],
+    [60, 'P7', [-21, -51]],
+    [60, 'N10', [0, -120]],
+    [2, 'N9', [-4, -29]],
   ] as [number, string, number[]][])('%s %s', (nominal, text, wanted) => expect(limits(nominal, text)).toEqual(wanted))
 })
 
 describe('refused by name', () => {
-  it.each([[60, 'K9'], [0.8, 'N9'], [60, 'j8'], [60, 'J9'], [60, 'Z7'], [60, 'H19'], [60, 'Hj7'], [600, 'H7'], [0, 'H7'], [-3, 'H7'], [0.9, 'H14'], [60, 'K2'], [60, 'h']] as [number, string][])('%s %s', (nominal, text) => {
+  it.each([
+    [60, 'K9'],
+    [0.8, 'N9'],
+    [60, 'j8'],
+    [60, 'J9'],
+    [60, 'Z7'],
+    [60, 'H19'],
+    [60, 'Hj7'],
+    [600, 'H7'],
+    [0, 'H7'],
+    [-3, 'H7'],
+    [0.9, 'H14'],
+    [60, 'K2'],
+    [60, 'h'],
+  ] as [number, string][])('%s %s', (nominal, text) => {
     const got = limits(nominal, text)
     expect(typeof got).toBe('string')
     expect(got).toMatch(/class|defined|outside/)
@@ -38,25 +86,42 @@ describe('refused by name', () => {
 describe('laws', () => {
   const size = fc.double({ min: 0.5, max: 500, noNaN: true })
   it('a class is as wide as its grade', () => {
-    fc.assert(fc.property(size, fc.constantFrom('c', 'd', 'e', 'f', 'g', 'h', 'js', 'k', 'm', 'n', 'p', 'r', 's'), fc.constantFrom('5', '6', '7', '8') as fc.Arbitrary<'5'>, fc.boolean(), (mm, letter, grade, hole) => {
-      const got = limitsOfClass(mm, `${hole ? letter.toUpperCase() : letter}${grade}`)
-      const it = standardTolerance(mm, grade)
-      if (got.ok && it.ok) expect(got.value.upperUm - got.value.lowerUm).toBeCloseTo(it.value, 9)
-    }))
+    fc.assert(
+      fc.property(
+        size,
+        fc.constantFrom('c', 'd', 'e', 'f', 'g', 'h', 'js', 'k', 'm', 'n', 'p', 'r', 's'),
+        fc.constantFrom('5', '6', '7', '8') as fc.Arbitrary<'5'>,
+        fc.boolean(),
+        (mm, letter, grade, hole) => {
+          const got = limitsOfClass(mm, `${hole ? letter.toUpperCase() : letter}${grade}`)
+          const it = standardTolerance(mm, grade)
+          if (got.ok && it.ok) expect(got.value.upperUm - got.value.lowerUm).toBeCloseTo(it.value, 9)
+        },
+      ),
+    )
   })
   it('turning hole into shaft turns clearance into interference', () => {
     const one = fc.record({ upperUm: fc.integer({ min: 0, max: 99 }), lowerUm: fc.integer({ min: -99, max: 0 }) })
-    fc.assert(fc.property(one, one, (a, b) => {
-      const fit = fitOfLimits(a, b)
-      const turned = fitOfLimits(b, a)
-      expect(turned.maxClearanceUm + fit.minClearanceUm).toBe(0)
-      expect(turned.minClearanceUm + fit.maxClearanceUm).toBe(0)
-    }))
+    fc.assert(
+      fc.property(one, one, (a, b) => {
+        const fit = fitOfLimits(a, b)
+        const turned = fitOfLimits(b, a)
+        expect(turned.maxClearanceUm + fit.minClearanceUm).toBe(0)
+        expect(turned.minClearanceUm + fit.maxClearanceUm).toBe(0)
+      }),
+    )
   })
 })
 
 describe('bearing rings run from nought downwards', () => {
-  it.each([[18, 'bore', -8], [18.1, 'bore', -10], [60, 'bore', -15], [110, 'outside', -15], [150, 'outside', -18], [150.5, 'outside', -25]] as const)('%s %s', (mm, ring, lower) => {
+  it.each([
+    [18, 'bore', -8],
+    [18.1, 'bore', -10],
+    [60, 'bore', -15],
+    [110, 'outside', -15],
+    [150, 'outside', -18],
+    [150.5, 'outside', -25],
+  ] as const)('%s %s', (mm, ring, lower) => {
     expect(bearingRingLimits(mm, ring)).toEqual({ ok: true, value: { upperUm: 0, lowerUm: lower } })
   })
   it('refuses beyond 500', () => expect(bearingRingLimits(501, 'bore').ok).toBe(false))

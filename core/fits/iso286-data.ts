@@ -2,10 +2,33 @@
 export const SIZE_STEPS_MM = [3, 6, 10, 18, 30, 50, 80, 120, 180, 250, 315, 400, 500] as const
 
 /** The finer steps that c, r and s are given in. */
-export const FINE_STEPS_MM = [3, 6, 10, 14, 18, 24, 30, 40, 50, 65, 80, 100, 120, 140, 160, 180, 200, 225, 250, 280, 315, 355, 400, 450, 500] as const
+export const FINE_STEPS_MM = [
+  3, 6, 10, 14, 18, 24, 30, 40, 50, 65, 80, 100, 120, 140, 160, 180, 200, 225, 250, 280, 315, 355, 400, 450, 500,
+] as const
 
-export const GRADES = ['01', '0', '1', '2', '3', '4', '5', '6', '7', '8', '9', '10', '11', '12', '13', '14', '15', '16', '17', '18'] as const
-export type Grade = typeof GRADES[number]
+export const GRADES = [
+  '01',
+  '0',
+  '1',
+  '2',
+  '3',
+  '4',
+  '5',
+  '6',
+  '7',
+  '8',
+  '9',
+  '10',
+  '11',
+  '12',
+  '13',
+  '14',
+  '15',
+  '16',
+  '17',
+  '18',
+] as const
+export type Grade = (typeof GRADES)[number]
 
 /** Standard tolerances, Table 1. */
 export const IT_UM: Record<Grade, readonly number[]> = {
@@ -33,7 +56,10 @@ export const IT_UM: Record<Grade, readonly number[]> = {
 
 /** Upper deviations es of shafts c to h (c in FINE_STEPS), Table 4; holes C to H are their mirror. */
 export const SHAFT_UPPER_UM = {
-  c: [-60, -70, -80, -95, -95, -110, -110, -120, -130, -140, -150, -170, -180, -200, -210, -230, -240, -260, -280, -300, -330, -360, -400, -440, -480],
+  c: [
+    -60, -70, -80, -95, -95, -110, -110, -120, -130, -140, -150, -170, -180, -200, -210, -230, -240, -260, -280, -300,
+    -330, -360, -400, -440, -480,
+  ],
   d: [-20, -30, -40, -50, -65, -80, -100, -120, -145, -170, -190, -210, -230],
   e: [-14, -20, -25, -32, -40, -50, -60, -72, -85, -100, -110, -125, -135],
   f: [-6, -10, -13, -16, -20, -25, -30, -36, -43, -50, -56, -62, -68],
@@ -69,5 +95,11 @@ export const HOLE_J_UPPER_UM: Partial<Record<Grade, readonly number[]>> = {
 export const HOLE_M6_250_TO_315_UPPER_UM = -9
 
 /** Rolling-bearing rings, ISO 492 Normal class: nought downwards. Cylindrical bores of radial bearings; mean diameter. */
-export const BEARING_BORE_LOWER_UM = { upToMm: [18, 30, 50, 80, 120, 180, 250, 315, 400, 500], um: [-8, -10, -12, -15, -20, -25, -30, -35, -40, -45] } as const
-export const BEARING_OUTSIDE_LOWER_UM = { upToMm: [18, 30, 50, 80, 120, 150, 180, 250, 315, 400, 500], um: [-8, -9, -11, -13, -15, -18, -25, -30, -35, -40, -45] } as const
+export const BEARING_BORE_LOWER_UM = {
+  upToMm: [18, 30, 50, 80, 120, 180, 250, 315, 400, 500],
+  um: [-8, -10, -12, -15, -20, -25, -30, -35, -40, -45],
+} as const
+export const BEARING_OUTSIDE_LOWER_UM = {
+  upToMm: [18, 30, 50, 80, 120, 150, 180, 250, 315, 400, 500],
+  um: [-8, -9, -11, -13, -15, -18, -25, -30, -35, -40, -45],
+} as const

@@ -1,28 +1,47 @@
 import { accept, refuse, type Result } from '../result.ts'
 import {
-  BEARING_BORE_LOWER_UM, BEARING_OUTSIDE_LOWER_UM, FINE_STEPS_MM, GRADES, HOLE_J_UPPER_UM, HOLE_M6_250_TO_315_UPPER_UM, IT_UM,
-  SHAFT_J_LOWER_UM, SHAFT_LOWER_UM, SHAFT_UPPER_UM, SIZE_STEPS_MM, type Grade,
+  BEARING_BORE_LOWER_UM,
+  BEARING_OUTSIDE_LOWER_UM,
+  FINE_STEPS_MM,
+  GRADES,
+  HOLE_J_UPPER_UM,
+  HOLE_M6_250_TO_315_UPPER_UM,
+  IT_UM,
+  SHAFT_J_LOWER_UM,
+  SHAFT_LOWER_UM,
+  SHAFT_UPPER_UM,
+  SIZE_STEPS_MM,
+  type Grade,
 } from './iso286-data.ts'
 
-export interface ToleranceLimits { upperUm: number, lowerUm: number }
+export interface ToleranceLimits {
+  upperUm: number
+  lowerUm: number
+}
 export type Side = 'hole' | 'shaft'
 
 export const LETTERS = ['c', 'd', 'e', 'f', 'g', 'h', 'js', 'j', 'k', 'm', 'n', 'p', 'r', 's'] as const
-export type Letter = typeof LETTERS[number]
+export type Letter = (typeof LETTERS)[number]
 
-export interface ToleranceClass { side: Side, letter: Letter, grade: Grade }
+export interface ToleranceClass {
+  side: Side
+  letter: Letter
+  grade: Grade
+}
 
 const column = (steps: readonly number[], nominalMm: number) => steps.findIndex(upTo => nominalMm <= upTo)
 
-const gradeNumber = (grade: Grade) => grade === '01' ? -1 : Number(grade)
+const gradeNumber = (grade: Grade) => (grade === '01' ? -1 : Number(grade))
 
 /**
  * Standard tolerance IT of ISO 286-1 for a size over 0 and up to 500 mm, in µm.
  * Refused: a size outside that, and IT14 to IT18 up to 1 mm, for which the standard gives none.
  */
 export function standardTolerance(nominalMm: number, grade: Grade): Result<number> {
-  if (!(nominalMm > 0 && nominalMm <= 500)) return refuse(`ISO 286 limits here run over 0 up to 500 mm; ${nominalMm} mm lies outside.`)
-  if (nominalMm <= 1 && gradeNumber(grade) >= 14) return refuse(`IT${grade} is not defined for sizes up to 1 mm (ISO 286-1).`)
+  if (!(nominalMm > 0 && nominalMm <= 500))
+    return refuse(`ISO 286 limits here run over 0 up to 500 mm; ${nominalMm} mm lies outside.`)
+  if (nominalMm <= 1 && gradeNumber(grade) >= 14)
+    return refuse(`IT${grade} is not defined for sizes up to 1 mm (ISO 286-1).`)
   return accept(IT_UM[grade][column(SIZE_STEPS_MM, nominalMm)]!)
 }
 
@@ -34,7 +53,9 @@ export function parseClass(text: string): Result<ToleranceClass> {
   const grade = match?.[2] as Grade
   const known = match && LETTERS.includes(letter) && GRADES.includes(grade)
   if (!known || (letters !== letters.toLowerCase() && letters !== letters.toUpperCase()))
-    return refuse(`“${text}” is not a class known here. Write a letter and a grade, such as H7 for a hole or k6 for a shaft (letters C to H, JS, J, K, M, N, P, R, S; grades 01 to 18).`)
+    return refuse(
+      `“${text}” is not a class known here. Write a letter and a grade, such as H7 for a hole or k6 for a shaft (letters C to H, JS, J, K, M, N, P, R, S; grades 01 to 18).`,
+    )
   return accept({ side: letters === letter ? 'shaft' : 'hole', letter, grade })
 }
 
@@ -123,6 +144,7 @@ export function limitsOfClass(nominalMm: number, text: string): Result<Tolerance
 export function bearingRingLimits(nominalMm: number, ring: 'bore' | 'outside'): Result<ToleranceLimits> {
   const table = ring === 'bore' ? BEARING_BORE_LOWER_UM : BEARING_OUTSIDE_LOWER_UM
   const lower = table.um[column(table.upToMm, nominalMm)]
-  if (!(nominalMm > 0) || lower === undefined) return refuse(`Bearing ring limits here run over 0 up to 500 mm; ${nominalMm} mm lies outside.`)
+  if (!(nominalMm > 0) || lower === undefined)
+    return refuse(`Bearing ring limits here run over 0 up to 500 mm; ${nominalMm} mm lies outside.`)
   return accept({ upperUm: 0, lowerUm: lower })
 }

@@ -36,11 +36,25 @@ export interface Pressed {
  * figures or a friction that cannot be.
  */
 export function pressFit(fit: PressFit): Result<Pressed> {
-  const { interferenceMm, interfaceMm: d, innerBoreMm: di, outerMm: Do, lengthMm, innerEMPa, innerPoisson, outerEMPa, outerPoisson, friction } = fit
+  const {
+    interferenceMm,
+    interfaceMm: d,
+    innerBoreMm: di,
+    outerMm: Do,
+    lengthMm,
+    innerEMPa,
+    innerPoisson,
+    outerEMPa,
+    outerPoisson,
+    friction,
+  } = fit
   if (!(interferenceMm >= 0)) return refuse('There is no interference: the parts are loose, and nothing presses.')
-  if (!(di >= 0 && di < d && d < Do)) return refuse('The bore must lie inside the fitted diameter, and that inside the outside diameter.')
-  if (!(lengthMm > 0 && innerEMPa > 0 && outerEMPa > 0)) return refuse('Length and both moduli of elasticity must be above nought.')
-  if (![innerPoisson, outerPoisson].every(nu => nu >= 0 && nu < 0.5) || !(friction > 0 && friction < 1)) return refuse('Poisson\'s ratio lies from 0 to below 0.5, friction between 0 and 1.')
+  if (!(di >= 0 && di < d && d < Do))
+    return refuse('The bore must lie inside the fitted diameter, and that inside the outside diameter.')
+  if (!(lengthMm > 0 && innerEMPa > 0 && outerEMPa > 0))
+    return refuse('Length and both moduli of elasticity must be above nought.')
+  if (![innerPoisson, outerPoisson].every(nu => nu >= 0 && nu < 0.5) || !(friction > 0 && friction < 1))
+    return refuse("Poisson's ratio lies from 0 to below 0.5, friction between 0 and 1.")
   const hub = (Do ** 2 + d ** 2) / (Do ** 2 - d ** 2)
   const inner = (d ** 2 + di ** 2) / (d ** 2 - di ** 2)
   const pressureMPa = interferenceMm / (d * ((hub + outerPoisson) / outerEMPa + (inner - innerPoisson) / innerEMPa))
@@ -49,11 +63,11 @@ export function pressFit(fit: PressFit): Result<Pressed> {
   return accept({
     pressureMPa,
     forceN,
-    torqueNm: forceN * d / 2000,
-    boreClosureMm: 2 * pressureMPa * d ** 2 * di / ((d ** 2 - di ** 2) * innerEMPa),
-    outerGrowthMm: 2 * pressureMPa * d ** 2 * Do / ((Do ** 2 - d ** 2) * outerEMPa),
+    torqueNm: (forceN * d) / 2000,
+    boreClosureMm: (2 * pressureMPa * d ** 2 * di) / ((d ** 2 - di ** 2) * innerEMPa),
+    outerGrowthMm: (2 * pressureMPa * d ** 2 * Do) / ((Do ** 2 - d ** 2) * outerEMPa),
     hubHoopMPa,
     hubEquivalentMPa: Math.sqrt(hubHoopMPa ** 2 + hubHoopMPa * pressureMPa + pressureMPa ** 2),
-    innerHoopMPa: di === 0 ? pressureMPa : 2 * pressureMPa * d ** 2 / (d ** 2 - di ** 2),
+    innerHoopMPa: di === 0 ? pressureMPa : (2 * pressureMPa * d ** 2) / (d ** 2 - di ** 2),
   })
 }

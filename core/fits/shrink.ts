@@ -57,24 +57,50 @@ export interface Shrunk {
  * Refused: no interference left after smoothing, sizes the wrong way round, and whatever {@link pressFit} refuses.
  */
 export function shrinkFit(fit: ShrinkFit): Result<Shrunk> {
-  if (fit.shaftGreatestMm < fit.shaftLeastMm || fit.hubGreatestMm < fit.hubLeastMm) return refuse('A least reading stands above its greatest. Change them round.')
+  if (fit.shaftGreatestMm < fit.shaftLeastMm || fit.hubGreatestMm < fit.hubLeastMm)
+    return refuse('A least reading stands above its greatest. Change them round.')
   const leastUm = (fit.shaftLeastMm - fit.hubGreatestMm) * 1000
   const strainUm = (fit.shaftGreatestMm - fit.hubLeastMm) * 1000
   const gripUm = leastUm - 0.8 * (fit.rzShaftUm + fit.rzHubUm)
-  if (!(gripUm > 0)) return refuse(`Of ${Math.round(leastUm)} µm interference nothing is left once the surfaces are pressed smooth: it would not hold.`)
+  if (!(gripUm > 0))
+    return refuse(
+      `Of ${Math.round(leastUm)} µm interference nothing is left once the surfaces are pressed smooth: it would not hold.`,
+    )
   const [shaft, hub] = [FIT_MATERIALS[fit.shaftOf], FIT_MATERIALS[fit.hubOf]]
   const d = (fit.hubLeastMm + fit.hubGreatestMm) / 2
-  const rings: PressFit = { interferenceMm: 0, interfaceMm: d, innerBoreMm: fit.shaftBoreMm, outerMm: fit.hubOutsideMm, lengthMm: fit.lengthMm, innerEMPa: shaft.modulusMPa, innerPoisson: shaft.poisson, outerEMPa: hub.modulusMPa, outerPoisson: hub.poisson, friction: fit.friction }
+  const rings: PressFit = {
+    interferenceMm: 0,
+    interfaceMm: d,
+    innerBoreMm: fit.shaftBoreMm,
+    outerMm: fit.hubOutsideMm,
+    lengthMm: fit.lengthMm,
+    innerEMPa: shaft.modulusMPa,
+    innerPoisson: shaft.poisson,
+    outerEMPa: hub.modulusMPa,
+    outerPoisson: hub.poisson,
+    friction: fit.friction,
+  }
   const grip = pressFit({ ...rings, interferenceMm: gripUm / 1000 })
   if (!grip.ok) return grip
   const strain = pressFit({ ...rings, interferenceMm: strainUm / 1000 })
   if (!strain.ok) return strain
-  const runningGripUm = gripUm + d * (shaft.expansion * (fit.shaftRunningC - 20) - hub.expansion * (fit.hubRunningC - 20)) / 1000
+  const runningGripUm =
+    gripUm + (d * (shaft.expansion * (fit.shaftRunningC - 20) - hub.expansion * (fit.hubRunningC - 20))) / 1000
   const running = runningGripUm > 0 ? pressFit({ ...rings, interferenceMm: runningGripUm / 1000 }) : null
-  const moveK = (expansion: number) => (strainUm + fit.assemblyClearanceUm) * 1000 / (expansion * d)
+  const moveK = (expansion: number) => ((strainUm + fit.assemblyClearanceUm) * 1000) / (expansion * d)
   const plainCool = fit.ambientC - moveK(shaft.expansion)
-  const coolShaftToC = plainCool < -80 && fit.shaftOf === 'carbon steel' ? fit.ambientC - moveK(DEEP_COLD_STEEL) : plainCool
-  return accept({ gripUm, grip: grip.value, strainUm, strain: strain.value, runningGripUm, runningTorqueNm: running?.ok ? running.value.torqueNm : 0, heatHubToC: fit.ambientC + moveK(hub.expansion), coolShaftToC })
+  const coolShaftToC =
+    plainCool < -80 && fit.shaftOf === 'carbon steel' ? fit.ambientC - moveK(DEEP_COLD_STEEL) : plainCool
+  return accept({
+    gripUm,
+    grip: grip.value,
+    strainUm,
+    strain: strain.value,
+    runningGripUm,
+    runningTorqueNm: running?.ok ? running.value.torqueNm : 0,
+    heatHubToC: fit.ambientC + moveK(hub.expansion),
+    coolShaftToC,
+  })
 }
 
 /**
@@ -82,7 +108,8 @@ export function shrinkFit(fit: ShrinkFit): Result<Shrunk> {
  * Refused: no interference, a taper not from 1 in 4 to 1 in 100.
  */
 export function taperAdvanceMm(interferenceMm: number, oneIn: number): Result<number> {
-  if (!(interferenceMm > 0 && interferenceMm <= 1)) return refuse('The interference wanted lies over 0 and up to 1 mm on the diameter.')
+  if (!(interferenceMm > 0 && interferenceMm <= 1))
+    return refuse('The interference wanted lies over 0 and up to 1 mm on the diameter.')
   if (!(oneIn >= 4 && oneIn <= 100)) return refuse('A taper is given as 1 in x on the diameter, x from 4 to 100.')
   return accept(interferenceMm * oneIn)
 }

@@ -1,6 +1,9 @@
 import { judge, type Limits } from '../verdict.ts'
 
-export interface Comparison { change: number, moved: 'toward the limit' | 'away from the limit' | 'not at all' }
+export interface Comparison {
+  change: number
+  moved: 'toward the limit' | 'away from the limit' | 'not at all'
+}
 
 /**
  * As found against as left of one check: the change, and whether it went toward the limit or away from it.

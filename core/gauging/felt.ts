@@ -13,7 +13,11 @@ export const FELT_FITS = {
 export type FeltFit = keyof typeof FELT_FITS
 export const FELT_WORDS = Object.keys(FELT_FITS) as [FeltFit, ...FeltFit[]]
 
-export interface FeltJudgement { verdict: Verdict, steps: number, says: string }
+export interface FeltJudgement {
+  verdict: Verdict
+  steps: number
+  says: string
+}
 
 /**
  * A felt fit against the wanted one: the same grade holds, one grade off is thin, more is out; what knocks or wobbles is
@@ -24,7 +28,14 @@ export function judgeFelt(found: FeltFit, wanted: FeltFit, mateIsNew: boolean): 
   const steps = FELT_WORDS.indexOf(found) - FELT_WORDS.indexOf(wanted)
   const worn = found === 'wobbles' || found === 'knocks'
   const verdict = worn || Math.abs(steps) > 1 ? 'Out' : steps === 0 ? 'Holds' : 'Thin'
-  const culprit = mateIsNew ? 'The mate is new, so this part is the worn one.' : 'Try it on a new mate to learn which of the two is worn.'
-  const says = verdict === 'Holds' ? 'As wanted.' : steps < 0 ? `Looser than wanted. ${culprit}` : 'Tighter than wanted. Look for a burr, dirt or a wrong part before forcing it.'
+  const culprit = mateIsNew
+    ? 'The mate is new, so this part is the worn one.'
+    : 'Try it on a new mate to learn which of the two is worn.'
+  const says =
+    verdict === 'Holds'
+      ? 'As wanted.'
+      : steps < 0
+        ? `Looser than wanted. ${culprit}`
+        : 'Tighter than wanted. Look for a burr, dirt or a wrong part before forcing it.'
   return { verdict, steps, says }
 }

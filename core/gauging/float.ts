@@ -17,7 +17,9 @@ export type LiftStyle = 'signed readings' | 'travels'
  * Unit in = unit out. Refused: travels with a sign, a lever ratio that is not above nought.
  */
 export function lift(up: number, down: number, style: LiftStyle, lever = 1): Result<number> {
-  if (!(lever > 0)) return refuse('The lever ratio must be more than nought: distance to the bearing over distance to the dial.')
-  if (style === 'travels' && (up < 0 || down < 0)) return refuse('A travel has no sign. If the dial went below nought, choose signed readings.')
+  if (!(lever > 0))
+    return refuse('The lever ratio must be more than nought: distance to the bearing over distance to the dial.')
+  if (style === 'travels' && (up < 0 || down < 0))
+    return refuse('A travel has no sign. If the dial went below nought, choose signed readings.')
   return accept((style === 'travels' ? up + down : Math.abs(up - down)) * lever)
 }

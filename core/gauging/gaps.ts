@@ -6,7 +6,7 @@ export interface Gaps {
   greatestMm: number
   spreadMm: number
   /** Which way the inner part sits off centre, seen from the stated end: clockwise from top. Null where places have no opposites. */
-  offset: { mm: number, towardDeg: number } | null
+  offset: { mm: number; towardDeg: number } | null
 }
 
 /**
@@ -28,10 +28,11 @@ export function reduceGaps(gapsMm: readonly number[]): Result<Gaps> {
 /** For a round rotor gap(θ) = g₀ − e·cos(θ − θe): the first harmonic, and with four places exactly the half-differences. */
 function offsetOf(gapsMm: readonly number[]) {
   const n = gapsMm.length
-  const sum = (part: (angle: number) => number) => -2 / n * gapsMm.reduce((total, gap, i) => total + gap * part(2 * Math.PI * i / n), 0)
+  const sum = (part: (angle: number) => number) =>
+    (-2 / n) * gapsMm.reduce((total, gap, i) => total + gap * part((2 * Math.PI * i) / n), 0)
   const up = sum(Math.cos)
   const right = sum(Math.sin)
-  return { mm: Math.hypot(up, right), towardDeg: (Math.atan2(right, up) * 180 / Math.PI + 360) % 360 }
+  return { mm: Math.hypot(up, right), towardDeg: ((Math.atan2(right, up) * 180) / Math.PI + 360) % 360 }
 }
 
 /**
@@ -40,5 +41,5 @@ function offsetOf(gapsMm: readonly number[]) {
  */
 export function tiltMmPerM(oppositeMm: readonly [number, number], diameterMm: number): Result<number> {
   if (!(diameterMm > 0)) return refuse('Give the diameter on which the heights were read.')
-  return accept((oppositeMm[0] - oppositeMm[1]) / diameterMm * 1000)
+  return accept(((oppositeMm[0] - oppositeMm[1]) / diameterMm) * 1000)
 }

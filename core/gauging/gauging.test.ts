@@ -2,7 +2,23 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import vectors from '../../tests/vectors/runout.json'
 import { must } from '../../tests/must.ts'
-import { compareFoundLeft, endFloat, followRounds, judgeFelt, judgeWithUncertainty, lengthAt20, lift, reduceGaps, reduceRoundPart, reduceRunout, reduceTries, seriesStands, shaftShape, tiltMmPerM, uncertaintyOfDifference } from './index.ts'
+import {
+  compareFoundLeft,
+  endFloat,
+  followRounds,
+  judgeFelt,
+  judgeWithUncertainty,
+  lengthAt20,
+  lift,
+  reduceGaps,
+  reduceRoundPart,
+  reduceRunout,
+  reduceTries,
+  seriesStands,
+  shaftShape,
+  tiltMmPerM,
+  uncertaintyOfDifference,
+} from './index.ts'
 
 const reading = fc.double({ min: -500, max: 500, noNaN: true })
 
@@ -25,12 +41,14 @@ describe('tries', () => {
     expect(reduceTries([1, Number.NaN]).ok).toBe(false)
   })
   it('has its mean between the extremes, in any order', () => {
-    fc.assert(fc.property(fc.array(reading, { minLength: 1, maxLength: 8 }), (values) => {
-      const { mean } = must(reduceTries(values))
-      expect(mean).toBeGreaterThanOrEqual(Math.min(...values) - 1e-9)
-      expect(mean).toBeLessThanOrEqual(Math.max(...values) + 1e-9)
-      expect(must(reduceTries([...values].reverse())).mean).toBeCloseTo(mean, 9)
-    }))
+    fc.assert(
+      fc.property(fc.array(reading, { minLength: 1, maxLength: 8 }), values => {
+        const { mean } = must(reduceTries(values))
+        expect(mean).toBeGreaterThanOrEqual(Math.min(...values) - 1e-9)
+        expect(mean).toBeLessThanOrEqual(Math.max(...values) + 1e-9)
+        expect(must(reduceTries([...values].reverse())).mean).toBeCloseTo(mean, 9)
+      }),
+    )
   })
 })
 
@@ -51,7 +69,16 @@ describe('before a comparison', () => {
 describe('journals and bores', () => {
   const at = (station: string, plane: string, mm: number) => ({ station, plane, mm })
   it('works out taper, barrel and out-of-round', () => {
-    const part = must(reduceRoundPart([at('1', 'A', 60), at('1', 'B', 59.99), at('2', 'A', 60.01), at('2', 'B', 60.01), at('3', 'A', 59.98), at('3', 'B', 59.98)]))
+    const part = must(
+      reduceRoundPart([
+        at('1', 'A', 60),
+        at('1', 'B', 59.99),
+        at('2', 'A', 60.01),
+        at('2', 'B', 60.01),
+        at('3', 'A', 59.98),
+        at('3', 'B', 59.98),
+      ]),
+    )
     expect(part.taperUm).toBeCloseTo(15, 6)
     expect(part.barrelUm).toBeCloseTo(22.5, 6)
     expect(part.outOfRoundUm).toBeCloseTo(10, 6)
@@ -70,7 +97,11 @@ describe('journals and bores', () => {
 
 describe('float and lift', () => {
   it('float is the same whichever way one starts', () => {
-    fc.assert(fc.property(reading, reading, (a, b) => { expect(endFloat(a, b)).toBe(endFloat(b, a)) }))
+    fc.assert(
+      fc.property(reading, reading, (a, b) => {
+        expect(endFloat(a, b)).toBe(endFloat(b, a))
+      }),
+    )
   })
   it('never mixes the two ways of writing lift', () => {
     expect(must(lift(0.12, -0.09, 'signed readings'))).toBeCloseTo(0.21, 9)
@@ -88,19 +119,36 @@ describe('run-out', () => {
       expect(Math.abs(got[key] - wanted[key])).toBeLessThan(tolerance)
   })
   it('finds a pure bend and nothing else in it', () => {
-    fc.assert(fc.property(fc.integer({ min: 4, max: 36 }), fc.integer({ min: 0, max: 359 }), fc.integer({ min: 1, max: 400 }), (n, high, e) => {
-      const got = must(reduceRunout(Array.from({ length: n }, (_, i) => e * Math.cos((360 * i / n - high) * Math.PI / 180))))
-      expect(got.eccentricityUm).toBeCloseTo(e, 6)
-      expect(Math.abs(((got.highSpotDeg - high + 540) % 360) - 180)).toBeLessThan(1e-6)
-      expect(got.formErrorUm).toBeLessThan(1e-6)
-    }))
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 4, max: 36 }),
+        fc.integer({ min: 0, max: 359 }),
+        fc.integer({ min: 1, max: 400 }),
+        (n, high, e) => {
+          const got = must(
+            reduceRunout(Array.from({ length: n }, (_, i) => e * Math.cos((((360 * i) / n - high) * Math.PI) / 180))),
+          )
+          expect(got.eccentricityUm).toBeCloseTo(e, 6)
+          expect(Math.abs(((got.highSpotDeg - high + 540) % 360) - 180)).toBeLessThan(1e-6)
+          expect(got.formErrorUm).toBeLessThan(1e-6)
+        },
+      ),
+    )
   })
   it('refuses three readings and calls four coarse', () => {
     expect(reduceRunout([1, 2, 3]).ok).toBe(false)
     expect(must(reduceRunout([1, 2, 3, 2])).coarse).toBe(true)
     expect(reduceRunout([1, 2, 3, Number.POSITIVE_INFINITY]).ok).toBe(false)
   })
-  const sweep = (e: number, high: number, lobes = 0) => must(reduceRunout(Array.from({ length: 12 }, (_, i) => e * Math.cos((30 * i - high) * Math.PI / 180) + lobes * Math.cos(i * 60 * Math.PI / 180))))
+  const sweep = (e: number, high: number, lobes = 0) =>
+    must(
+      reduceRunout(
+        Array.from(
+          { length: 12 },
+          (_, i) => e * Math.cos(((30 * i - high) * Math.PI) / 180) + lobes * Math.cos((i * 60 * Math.PI) / 180),
+        ),
+      ),
+    )
   it('tells a bend from cocked centres from wear', () => {
     expect(shaftShape([sweep(5, 0), sweep(4, 90)], 20)).toBe('true')
     expect(shaftShape([sweep(15, 10), sweep(40, 20), sweep(15, 355)], 20)).toBe('bent')
@@ -134,7 +182,17 @@ describe('as found against as left', () => {
 })
 
 describe('felt fits', () => {
-  it.each([['snug', 'snug', 'Holds'], ['slides', 'snug', 'Thin'], ['drops on', 'snug', 'Out'], ['taps home', 'snug', 'Thin'], ['presses', 'snug', 'Out'], ['knocks', 'drops on', 'Out'], ['wobbles', 'wobbles', 'Out']] as const)('%s where %s is wanted: %s', (found, wanted, verdict) => expect(judgeFelt(found, wanted, false).verdict).toBe(verdict))
+  it.each([
+    ['snug', 'snug', 'Holds'],
+    ['slides', 'snug', 'Thin'],
+    ['drops on', 'snug', 'Out'],
+    ['taps home', 'snug', 'Thin'],
+    ['presses', 'snug', 'Out'],
+    ['knocks', 'drops on', 'Out'],
+    ['wobbles', 'wobbles', 'Out'],
+  ] as const)('%s where %s is wanted: %s', (found, wanted, verdict) =>
+    expect(judgeFelt(found, wanted, false).verdict).toBe(verdict),
+  )
   it('loose on a new mate says which of the two is worn', () => {
     expect(judgeFelt('drops on', 'snug', true).says).toMatch(/this part is the worn one/)
     expect(judgeFelt('drops on', 'snug', false).says).toMatch(/which of the two/)
@@ -143,13 +201,37 @@ describe('felt fits', () => {
 
 describe('fit-up rounds', () => {
   it('judge the last that stands, with what each changed; a void one is kept with its cause', () => {
-    const followed = followRounds([{ value: 0.02 }, { value: 0.09, voidBecause: 'bolt 4 loose' }, { value: 0.07, changed: 'shim out' }])
-    expect(followed).toMatchObject({ ok: true, value: { last: 0.07, steps: [{ round: 1, change: null }, { round: 3, change: expect.closeTo(0.05, 12), changed: 'shim out' }], voids: [{ round: 2, because: 'bolt 4 loose' }] } })
+    const followed = followRounds([
+      { value: 0.02 },
+      { value: 0.09, voidBecause: 'bolt 4 loose' },
+      { value: 0.07, changed: 'shim out' },
+    ])
+    expect(followed).toMatchObject({
+      ok: true,
+      value: {
+        last: 0.07,
+        steps: [
+          { round: 1, change: null },
+          { round: 3, change: expect.closeTo(0.05, 12), changed: 'shim out' },
+        ],
+        voids: [{ round: 2, because: 'bolt 4 loose' }],
+      },
+    })
   })
-  it.each([[[]], [[{ value: 1, voidBecause: 'x' }]], [[{ value: Number.NaN }]]])('refuse %j', rounds => expect(followRounds(rounds).ok).toBe(false))
+  it.each([[[]], [[{ value: 1, voidBecause: 'x' }]], [[{ value: Number.NaN }]]])('refuse %j', rounds =>
+    expect(followRounds(rounds).ok).toBe(false),
+  )
 })
 
 describe('uncertainty', () => {
-  it.each([[0.05, 'Holds'], [0.0079, 'Open'], [0.0921, 'Open'], [-0.005, 'Open'], [-0.02, 'Out']])('%s of 0 to 0.1 with 0.008: %s', (value, verdict) => expect(judgeWithUncertainty(value, { min: 0, max: 0.1 }, 0.008).verdict).toBe(verdict))
+  it.each([
+    [0.05, 'Holds'],
+    [0.0079, 'Open'],
+    [0.0921, 'Open'],
+    [-0.005, 'Open'],
+    [-0.02, 'Out'],
+  ])('%s of 0 to 0.1 with 0.008: %s', (value, verdict) =>
+    expect(judgeWithUncertainty(value, { min: 0, max: 0.1 }, 0.008).verdict).toBe(verdict),
+  )
   it('none changes nothing', () => expect(judgeWithUncertainty(0, { min: 0, max: 0.1 }, 0).verdict).toBe('Thin'))
 })

@@ -1,5 +1,13 @@
 export { reduceTries, meanOf, rangeOf, type Tries } from './tries.ts'
-export { lengthAt20, seriesStands, uncertaintyOfDifference, judgeWithUncertainty, EXPANSION_PER_K, MATERIALS, type ExpansionMaterial } from './temperature.ts'
+export {
+  lengthAt20,
+  seriesStands,
+  uncertaintyOfDifference,
+  judgeWithUncertainty,
+  EXPANSION_PER_K,
+  MATERIALS,
+  type ExpansionMaterial,
+} from './temperature.ts'
 export { reduceRoundPart, type RoundPart, type RoundReading, type StationReading } from './round-part.ts'
 export { endFloat, lift, type LiftStyle } from './float.ts'
 export { reduceRunout, shaftShape, type Runout, type ShaftShape } from './runout.ts'

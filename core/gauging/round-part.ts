@@ -2,9 +2,17 @@ import { accept, refuse, type Result } from '../result.ts'
 import { meanOf, rangeOf } from './tries.ts'
 
 /** One gauge place on a journal or in a bore: a station along the length, a plane round it. */
-export interface RoundReading { station: string, plane: string, mm: number }
+export interface RoundReading {
+  station: string
+  plane: string
+  mm: number
+}
 
-export interface StationReading { station: string, meanMm: number, outOfRoundUm: number | null }
+export interface StationReading {
+  station: string
+  meanMm: number
+  outOfRoundUm: number | null
+}
 
 export interface RoundPart {
   stations: StationReading[]
@@ -28,7 +36,8 @@ export function reduceRoundPart(readings: readonly RoundReading[]): Result<Round
   if (!readings.length) return refuse('Nothing measured yet. Read at least one station.')
   if (readings.some(({ mm }) => !(mm > 0))) return refuse('A diameter must be more than nought. Read that place again.')
   const places = readings.map(({ station, plane }) => `${station}\n${plane}`)
-  if (new Set(places).size !== places.length) return refuse('The same station and plane is in twice. Correct the first reading instead.')
+  if (new Set(places).size !== places.length)
+    return refuse('The same station and plane is in twice. Correct the first reading instead.')
   const names = [...new Set(readings.map(reading => reading.station))]
   const stations = names.map((station): StationReading => {
     const here = readings.filter(reading => reading.station === station).map(reading => reading.mm)

@@ -22,14 +22,14 @@ export function reduceRunout(readingsUm: readonly number[]): Result<Runout> {
   if (n < 4) return refuse(`A sweep needs at least 4 readings round the turn; 8 are better. There are ${n}.`)
   if (!readingsUm.every(Number.isFinite)) return refuse('One of the readings is not a figure. Take it again.')
   const mean = meanOf(readingsUm)
-  const angle = (index: number) => 2 * Math.PI * index / n
-  const a = 2 / n * readingsUm.reduce((sum, r, i) => sum + r * Math.cos(angle(i)), 0)
-  const b = 2 / n * readingsUm.reduce((sum, r, i) => sum + r * Math.sin(angle(i)), 0)
+  const angle = (index: number) => (2 * Math.PI * index) / n
+  const a = (2 / n) * readingsUm.reduce((sum, r, i) => sum + r * Math.cos(angle(i)), 0)
+  const b = (2 / n) * readingsUm.reduce((sum, r, i) => sum + r * Math.sin(angle(i)), 0)
   const rest = readingsUm.map((r, i) => r - mean - a * Math.cos(angle(i)) - b * Math.sin(angle(i)))
   return accept({
     tirUm: rangeOf(readingsUm),
     eccentricityUm: Math.hypot(a, b),
-    highSpotDeg: (Math.atan2(b, a) * 180 / Math.PI + 360) % 360,
+    highSpotDeg: ((Math.atan2(b, a) * 180) / Math.PI + 360) % 360,
     formErrorUm: rangeOf(rest),
     coarse: n < 8,
   })

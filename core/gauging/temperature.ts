@@ -22,7 +22,8 @@ export const MATERIALS = Object.keys(EXPANSION_PER_K) as [ExpansionMaterial, ...
  */
 export function lengthAt20(lengthMm: number, temperatureC: number, material: ExpansionMaterial): Result<number> {
   if (!(lengthMm > 0)) return refuse('A length must be more than nought.')
-  if (!(temperatureC >= -60 && temperatureC <= 200)) return refuse('The part must be between −60 and 200 °C for this correction. Let it come nearer room temperature.')
+  if (!(temperatureC >= -60 && temperatureC <= 200))
+    return refuse('The part must be between −60 and 200 °C for this correction. Let it come nearer room temperature.')
   return accept(lengthMm / (1 + EXPANSION_PER_K[material] * (temperatureC - 20)))
 }
 
@@ -42,6 +43,8 @@ export function uncertaintyOfDifference(first: number, second: number): number {
  */
 export function judgeWithUncertainty(value: number, limits: Limits, uncertainty: number): Judgement {
   const plain = judge(value, limits)
-  const near = [limits.min, limits.max].some(limit => limit !== undefined && Math.abs(value - limit) < uncertainty - 1e-12)
+  const near = [limits.min, limits.max].some(
+    limit => limit !== undefined && Math.abs(value - limit) < uncertainty - 1e-12,
+  )
   return near ? { ...plain, verdict: 'Open' } : plain
 }

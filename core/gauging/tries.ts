@@ -17,7 +17,10 @@ export interface Tries {
  *
  * @example reduceTries([59.984, 59.983, 59.983], { tolerance: 0.02 })
  */
-export function reduceTries(values: readonly number[], { tolerance, share = 0.25 }: { tolerance?: number, share?: number } = {}): Result<Tries> {
+export function reduceTries(
+  values: readonly number[],
+  { tolerance, share = 0.25 }: { tolerance?: number; share?: number } = {},
+): Result<Tries> {
   if (!values.length) return refuse('No try yet. Take at least one reading.')
   if (!values.every(Number.isFinite)) return refuse('One of the tries is not a figure. Take it again.')
   const mean = meanOf(values)

@@ -18,7 +18,9 @@ export function refusalOf(plan: Plan, folded: Folded, entry: AnyEntry): string |
   if (isKind(entry, 'step.done')) return stepRefusal(plan, folded, entry.payload.step)
   if (isKind(entry, 'job.signed')) {
     const { gate } = viewJob(plan, folded.state)
-    return gate.open && gate.guards === 'hand-back' ? null : `The gate is shut: ${gate.reasons.length || 1} to settle first${gate.reasons[0] ? `, beginning with “${gate.reasons[0].what}”` : ''}.`
+    return gate.open && gate.guards === 'hand-back'
+      ? null
+      : `The gate is shut: ${gate.reasons.length || 1} to settle first${gate.reasons[0] ? `, beginning with “${gate.reasons[0].what}”` : ''}.`
   }
   return null
 }
@@ -26,8 +28,12 @@ export function refusalOf(plan: Plan, folded: Folded, entry: AnyEntry): string |
 function stepRefusal(plan: Plan, { state }: Folded, id: string): string | null {
   const step = plan.steps.get(id)!
   const unmoved = [
-    ...(step.removes ?? []).filter(ref => state.parts.get(ref)?.where !== 'off').map(ref => `${plan.parts.get(ref)!.name} is not off yet`),
-    ...(step.fits ?? []).filter(ref => state.parts.get(ref)?.where !== 'fitted').map(ref => `${plan.parts.get(ref)!.name} is not fitted yet`),
+    ...(step.removes ?? [])
+      .filter(ref => state.parts.get(ref)?.where !== 'off')
+      .map(ref => `${plan.parts.get(ref)!.name} is not off yet`),
+    ...(step.fits ?? [])
+      .filter(ref => state.parts.get(ref)?.where !== 'fitted')
+      .map(ref => `${plan.parts.get(ref)!.name} is not fitted yet`),
   ]
   const { owed } = viewJob(plan, state)
   const why = [...hindrances(plan, state, owed, step).map(one => one.text), ...unmoved]
@@ -39,7 +45,8 @@ function correctionRefusal(plan: Plan, folded: Folded, entry: Entry<'entry.corre
   if (!target) return 'The entry to correct is not in this job. Reload and try again.'
   if (folded.state.signed) return 'The job is signed; write an addendum instead.'
   if (target.kind === 'job.opened') return 'The opening of a job cannot be taken back.'
-  if (!isKind(target, 'entry.corrected') && !effectiveEntries(folded.entries).some(one => one.id === target.id)) return 'That entry is corrected already. Correct the correction instead.'
+  if (!isKind(target, 'entry.corrected') && !effectiveEntries(folded.entries).some(one => one.id === target.id))
+    return 'That entry is corrected already. Correct the correction instead.'
   if (!entry.payload.why.trim()) return 'Say why it is corrected.'
   const flagged = new Set(folded.state.flags.map(one => one.entry))
   const broken = extend(plan, folded, [entry as AnyEntry]).state.flags.find(one => !flagged.has(one.entry))

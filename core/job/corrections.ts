@@ -17,12 +17,10 @@ export function effectiveEntries(entries: readonly AnyEntry[]): AnyEntry[] {
     if (corrected) {
       const { replacement } = corrected.payload
       if (replacement) counted.push({ ...entry, ...replacement } as AnyEntry)
-    }
-    else if (isCorrection(entry)) {
+    } else if (isCorrection(entry)) {
       // Of two corrections of one entry the newer counts.
       if (!corrections.has(entry.payload.target)) corrections.set(entry.payload.target, entry)
-    }
-    else counted.push(entry)
+    } else counted.push(entry)
   }
   return counted.reverse()
 }
@@ -33,6 +31,9 @@ export function effectiveEntries(entries: readonly AnyEntry[]): AnyEntry[] {
  */
 export function lastAct(entries: readonly AnyEntry[], person: string): AnyEntry[] {
   const counted = new Set(effectiveEntries(entries).map(entry => entry.id))
-  const mine = entries.filter(entry => counted.has(entry.id) && entry.madeBy === person && entry.kind !== 'job.opened' && entry.kind !== 'job.signed')
+  const mine = entries.filter(
+    entry =>
+      counted.has(entry.id) && entry.madeBy === person && entry.kind !== 'job.opened' && entry.kind !== 'job.signed',
+  )
   return mine.filter(entry => entry.madeAt === mine.at(-1)!.madeAt).reverse()
 }

@@ -8,8 +8,14 @@ import { branchState, emptyState, type JobState } from './state.ts'
 function take(plan: Plan, state: JobState, entry: AnyEntry): void {
   const rule = RULES[entry.kind] as (typeof RULES)[EntryKind] | undefined
   if (!rule) return
-  const typed = rule as { sense: (p: Plan, s: JobState, e: AnyEntry) => string | null, apply: (s: JobState, e: AnyEntry, p: Plan) => void }
-  const why = state.signed && entry.kind !== 'addendum.written' ? 'The job is signed; only an addendum may follow.' : typed.sense(plan, state, entry)
+  const typed = rule as {
+    sense: (p: Plan, s: JobState, e: AnyEntry) => string | null
+    apply: (s: JobState, e: AnyEntry, p: Plan) => void
+  }
+  const why =
+    state.signed && entry.kind !== 'addendum.written'
+      ? 'The job is signed; only an addendum may follow.'
+      : typed.sense(plan, state, entry)
   if (why) state.flags.push({ entry: entry.id, kind: entry.kind, why })
   else typed.apply(state, entry, plan)
 }
@@ -22,7 +28,10 @@ export function fold(plan: Plan, entries: readonly AnyEntry[]): JobState {
 }
 
 /** A ledger with its state, kept up to date as entries come. */
-export interface Folded { entries: readonly AnyEntry[], state: JobState }
+export interface Folded {
+  entries: readonly AnyEntry[]
+  state: JobState
+}
 
 /**
  * Adds entries to a folded ledger without changing it. Equal to folding the whole ledger at once, however it is cut:

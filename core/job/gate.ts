@@ -3,7 +3,11 @@ import type { Obligation } from './obligations.ts'
 import type { JobState } from './state.ts'
 
 /** The one gate: shut with its reasons, or open. Before the cover is on it guards the cover, afterwards the hand-back. */
-export interface Gate { guards: 'cover' | 'hand-back', open: boolean, reasons: Obligation[] }
+export interface Gate {
+  guards: 'cover' | 'hand-back'
+  open: boolean
+  reasons: Obligation[]
+}
 
 export function gateOf(plan: Plan, state: JobState, owed: readonly Obligation[]): Gate {
   const guards = plan.closing && !state.steps.has(plan.closing.step.id) ? 'cover' : 'hand-back'

@@ -3,12 +3,28 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { parse } from 'yaml'
 import { planFor, type Check, type Mate, type Sheet } from '../sheet/index.ts'
-import { checkResults, emptyFold, extend, hindrances, mateMet, nextStep, refusalOf, stepsLeft, trayOf, viewJob, type AnyEntry, type Payloads } from './index.ts'
+import {
+  checkResults,
+  emptyFold,
+  extend,
+  hindrances,
+  mateMet,
+  nextStep,
+  refusalOf,
+  stepsLeft,
+  trayOf,
+  viewJob,
+  type AnyEntry,
+  type Payloads,
+} from './index.ts'
 
-const sheet = parse(readFileSync(new URL('../../library/m14-axially-split-pump.yaml', import.meta.url), 'utf8')) as Sheet
+const sheet = parse(
+  readFileSync(new URL('../../library/m14-axially-split-pump.yaml', import.meta.url), 'utf8'),
+) as Sheet
 const plan = planFor(sheet)
 let n = 0
-const entry = (kind: string, payload: unknown, role = 'lead') => ({ id: `l${++n}`, kind, payload, madeBy: 'a', role, madeAt: '2026-05-01T08:00:00.000Z', seq: null }) as AnyEntry
+const entry = (kind: string, payload: unknown, role = 'lead') =>
+  ({ id: `l${++n}`, kind, payload, madeBy: 'a', role, madeAt: '2026-05-01T08:00:00.000Z', seq: null }) as AnyEntry
 const refs = [...plan.parts.keys()]
 const steps = [...plan.steps.keys()]
 const mates = [...plan.mates.keys()]
@@ -18,61 +34,95 @@ const anyAct = fc.oneof(
   fc.constantFrom(...steps).map(step => entry('step.done', { step })),
   fc.tuple(fc.constantFrom(...steps), fc.nat(2)).map(([step, caution]) => entry('caution.read', { step, caution })),
   fc.subarray(refs, { minLength: 1, maxLength: 3 }).map(parts => entry('part.lifted', { parts, step: 'guard-off' })),
-  fc.tuple(fc.constantFrom(...refs), fc.boolean()).map(([part, met]) => entry('part.refitted', { part, step: 'guard-on', answers: [{ mate: mates[0], met }] })),
+  fc
+    .tuple(fc.constantFrom(...refs), fc.boolean())
+    .map(([part, met]) => entry('part.refitted', { part, step: 'guard-on', answers: [{ mate: mates[0], met }] })),
   fc.constantFrom(...refs).map(part => entry('part.renewed', { part, from: 'stock' })),
-  fc.tuple(fc.constantFrom(...refs), fc.constantFrom('reuse', 'renew')).map(([part, choice]) => entry('part.decided', { parts: [part], choice })),
-  fc.tuple(fc.constantFrom(...mates), fc.nat(359)).map(([mate, deg]) => entry('mark.made', { mate, deg, seenFrom: 'drive end', carrier: 'paint' })),
-  fc.tuple(fc.nat(12), fc.nat(4), fc.nat(100)).map(([bolt, pass, torqueNm]) => entry('bolt.pulled', { joint: 'case-joint', bolt, pass, torqueNm, text: '' })),
-  fc.double({ min: -10, max: 10, noNaN: true }).map(value => entry('reading.taken', { check: 'seal-setting', moment: 'asFound', tries: [[value], [42]], texts: [] })),
+  fc
+    .tuple(fc.constantFrom(...refs), fc.constantFrom('reuse', 'renew'))
+    .map(([part, choice]) => entry('part.decided', { parts: [part], choice })),
+  fc
+    .tuple(fc.constantFrom(...mates), fc.nat(359))
+    .map(([mate, deg]) => entry('mark.made', { mate, deg, seenFrom: 'drive end', carrier: 'paint' })),
+  fc
+    .tuple(fc.nat(12), fc.nat(4), fc.nat(100))
+    .map(([bolt, pass, torqueNm]) => entry('bolt.pulled', { joint: 'case-joint', bolt, pass, torqueNm, text: '' })),
+  fc
+    .double({ min: -10, max: 10, noNaN: true })
+    .map(value =>
+      entry('reading.taken', { check: 'seal-setting', moment: 'asFound', tries: [[value], [42]], texts: [] }),
+    ),
 )
 
 describe('what the server takes', () => {
   it('is never flagged by the fold, and what it refuses changes nothing', () => {
-    fc.assert(fc.property(fc.array(anyAct, { maxLength: 40 }), (acts) => {
-      let folded = emptyFold()
-      for (const act of acts) {
-        const why = refusalOf(plan, folded, act)
-        const after = extend(plan, folded, [act])
-        if (why === null) {
-          expect(after.state.flags).toEqual([])
-          folded = after
+    fc.assert(
+      fc.property(fc.array(anyAct, { maxLength: 40 }), acts => {
+        let folded = emptyFold()
+        for (const act of acts) {
+          const why = refusalOf(plan, folded, act)
+          const after = extend(plan, folded, [act])
+          if (why === null) {
+            expect(after.state.flags).toEqual([])
+            folded = after
+          } else expect(why).toMatch(/[.)]$/)
         }
-        else expect(why).toMatch(/[.)]$/)
-      }
-      expect(folded.state.steps.size + stepsLeft(plan, folded.state).length).toBe(plan.steps.size)
-    }), { numRuns: 60 })
+        expect(folded.state.steps.size + stepsLeft(plan, folded.state).length).toBe(plan.steps.size)
+      }),
+      { numRuns: 60 },
+    )
   })
   it('a step that hides behind nothing may be done, and one that hides may not', () => {
-    fc.assert(fc.property(fc.array(anyAct, { maxLength: 25 }), fc.constantFrom(...steps), (acts, id) => {
-      let folded = emptyFold()
-      for (const act of acts) if (refusalOf(plan, folded, act) === null) folded = extend(plan, folded, [act])
-      const step = plan.steps.get(id)!
-      // Parts to move are asked for beside the hindrances.
-      if (folded.state.steps.has(id) || step.removes?.length || step.fits?.length) return
-      const free = hindrances(plan, folded.state, viewJob(plan, folded.state).owed, step).length === 0
-      expect(refusalOf(plan, folded, entry('step.done', { step: id })) === null).toBe(free)
-    }), { numRuns: 60 })
+    fc.assert(
+      fc.property(fc.array(anyAct, { maxLength: 25 }), fc.constantFrom(...steps), (acts, id) => {
+        let folded = emptyFold()
+        for (const act of acts) if (refusalOf(plan, folded, act) === null) folded = extend(plan, folded, [act])
+        const step = plan.steps.get(id)!
+        // Parts to move are asked for beside the hindrances.
+        if (folded.state.steps.has(id) || step.removes?.length || step.fits?.length) return
+        const free = hindrances(plan, folded.state, viewJob(plan, folded.state).owed, step).length === 0
+        expect(refusalOf(plan, folded, entry('step.done', { step: id })) === null).toBe(free)
+      }),
+      { numRuns: 60 },
+    )
   })
   it('the card always shows a step whose needs are met, until none is left', () => {
-    fc.assert(fc.property(fc.subarray(steps), (done) => {
-      const folded = extend(plan, emptyFold(), done.map(step => entry('step.done', { step })))
-      const next = nextStep(plan, folded.state)
-      expect(next === null).toBe(done.length === steps.length)
-      if (!next) return
-      expect(done).not.toContain(next.id)
-      expect((next.needs ?? []).every(id => done.includes(id))).toBe(true)
-    }), { numRuns: 60 })
+    fc.assert(
+      fc.property(fc.subarray(steps), done => {
+        const folded = extend(
+          plan,
+          emptyFold(),
+          done.map(step => entry('step.done', { step })),
+        )
+        const next = nextStep(plan, folded.state)
+        expect(next === null).toBe(done.length === steps.length)
+        if (!next) return
+        expect(done).not.toContain(next.id)
+        expect((next.needs ?? []).every(id => done.includes(id))).toBe(true)
+      }),
+      { numRuns: 60 },
+    )
   })
 })
 
 describe('mating rules', () => {
-  const mate = (rule: Mate['rule']) => ({ id: 'm', title: 'm', a: 'a', b: 'b', rule, carriedBy: 'mark', wrong: '' }) as Mate
-  const met = (rule: Mate['rule'], mark: number, at: number) => mateMet(mate(rule), { deg: mark }, { mate: 'm', met: true, deg: at })
+  const mate = (rule: Mate['rule']) =>
+    ({ id: 'm', title: 'm', a: 'a', b: 'b', rule, carriedBy: 'mark', wrong: '' }) as Mate
+  const met = (rule: Mate['rule'], mark: number, at: number) =>
+    mateMet(mate(rule), { deg: mark }, { mate: 'm', met: true, deg: at })
   it.each([
-    ['in line', { kind: 'aligned' }, 90, 90, true], ['within five degrees', { kind: 'aligned' }, 90, 95, true], ['outside them', { kind: 'aligned' }, 90, 95.1, false],
-    ['across twelve o\'clock', { kind: 'aligned' }, 358, 2, true], ['opposed', { kind: 'aligned', deg: 180 }, 10, 190, true], ['opposed, but in line', { kind: 'aligned', deg: 180 }, 10, 10, false],
-    ['a part of three, one step on', { kind: 'aligned', symmetry: 3 }, 0, 120, true], ['a part of three, half a step on', { kind: 'aligned', symmetry: 3 }, 0, 60, false], ['its own tolerance', { kind: 'aligned', toleranceDeg: 20 }, 0, 19, true],
-  ] as [string, Mate['rule'], number, number, boolean][])('%s', (_, rule, mark, at, wanted) => expect(met(rule, mark, at)).toBe(wanted))
+    ['in line', { kind: 'aligned' }, 90, 90, true],
+    ['within five degrees', { kind: 'aligned' }, 90, 95, true],
+    ['outside them', { kind: 'aligned' }, 90, 95.1, false],
+    ["across twelve o'clock", { kind: 'aligned' }, 358, 2, true],
+    ['opposed', { kind: 'aligned', deg: 180 }, 10, 190, true],
+    ['opposed, but in line', { kind: 'aligned', deg: 180 }, 10, 10, false],
+    ['a part of three, one step on', { kind: 'aligned', symmetry: 3 }, 0, 120, true],
+    ['a part of three, half a step on', { kind: 'aligned', symmetry: 3 }, 0, 60, false],
+    ['its own tolerance', { kind: 'aligned', toleranceDeg: 20 }, 0, 19, true],
+  ] as [string, Mate['rule'], number, number, boolean][])('%s', (_, rule, mark, at, wanted) =>
+    expect(met(rule, mark, at)).toBe(wanted),
+  )
   it('a statement is met as it was answered', () => {
     expect(mateMet(mate({ kind: 'statement', ask: '?' }), undefined, { mate: 'm', met: false })).toBe(false)
     expect(mateMet(mate({ kind: 'aligned' }), undefined, { mate: 'm', met: true, deg: 70 })).toBe(true)
@@ -80,18 +130,42 @@ describe('mating rules', () => {
 })
 
 describe('results by kind of check', () => {
-  const base: Check = { id: 'x', title: 'X', kind: 'single', unit: 'mm', decimals: 2, span: [-100, 100], limits: { max: 0.3 }, source: 's', at: [{ moment: 'asFound', step: 'found-float' }], instrument: 'dial', high: 'bad' }
+  const base: Check = {
+    id: 'x',
+    title: 'X',
+    kind: 'single',
+    unit: 'mm',
+    decimals: 2,
+    span: [-100, 100],
+    limits: { max: 0.3 },
+    source: 's',
+    at: [{ moment: 'asFound', step: 'found-float' }],
+    instrument: 'dial',
+    high: 'bad',
+  }
   const result = (check: Partial<Check>, ...readings: Partial<Payloads['reading.taken']>[]) => {
-    const own = planFor({ ...sheet, checks: [{ ...base, ...check }], steps: sheet.steps.map(step => ({ ...step, destroys: [] })) })
-    const folded = extend(own, emptyFold(), readings.map(one => entry('reading.taken', { check: 'x', moment: 'asFound', texts: [], ...one })))
+    const own = planFor({
+      ...sheet,
+      checks: [{ ...base, ...check }],
+      steps: sheet.steps.map(step => ({ ...step, destroys: [] })),
+    })
+    const folded = extend(
+      own,
+      emptyFold(),
+      readings.map(one => entry('reading.taken', { check: 'x', moment: 'asFound', texts: [], ...one })),
+    )
     expect(folded.state.flags).toEqual([])
     return checkResults(own, folded.state).get('x asFound')!
   }
-  it('nothing measured is open and has no value', () => expect(result({})).toMatchObject({ value: null, judgement: { verdict: 'Open' }, missing: [{}] }))
+  it('nothing measured is open and has no value', () =>
+    expect(result({})).toMatchObject({ value: null, judgement: { verdict: 'Open' }, missing: [{}] }))
   it('a lift is written one of two ways', () => {
     expect(result({ kind: 'lift' }, { tries: [[0.12, -0.09]], style: 'signed readings' }).value).toBeCloseTo(0.21, 9)
     expect(result({ kind: 'lift' }, { tries: [[0.12, 0.09]], style: 'travels' }).value).toBeCloseTo(0.21, 9)
-    expect(result({ kind: 'lift' }, { tries: [[0.12, -0.09]], style: 'travels' })).toMatchObject({ value: null, judgement: { verdict: 'Open' } })
+    expect(result({ kind: 'lift' }, { tries: [[0.12, -0.09]], style: 'travels' })).toMatchObject({
+      value: null,
+      judgement: { verdict: 'Open' },
+    })
   })
   it('a sweep gives its run-out and says when it is coarse', () => {
     const sweep = result({ kind: 'runout', sweep: 4 }, { tries: [[0, 0.2, 0.4, 0.2]] })
@@ -100,19 +174,45 @@ describe('results by kind of check', () => {
     expect(sweep.notes.join()).toMatch(/three lobes/)
   })
   it('a round part is judged by its worst reading, not by its mean', () => {
-    const journal = result({ kind: 'round', stations: ['1', '2'], planes: ['A'], span: [50, 70], limits: { min: 59.98, max: 60, best: 60 }, low: 'creeps' }, { station: '1', plane: 'A', tries: [[60]] }, { station: '2', plane: 'A', tries: [[59.97]] })
+    const journal = result(
+      {
+        kind: 'round',
+        stations: ['1', '2'],
+        planes: ['A'],
+        span: [50, 70],
+        limits: { min: 59.98, max: 60, best: 60 },
+        low: 'creeps',
+      },
+      { station: '1', plane: 'A', tries: [[60]] },
+      { station: '2', plane: 'A', tries: [[59.97]] },
+    )
     expect(journal.value).toBeCloseTo(59.985, 9)
-    expect(journal).toMatchObject({ span: [59.97, 60], judgement: { verdict: 'Out', side: 'low' }, consequence: 'creeps' })
+    expect(journal).toMatchObject({
+      span: [59.97, 60],
+      judgement: { verdict: 'Out', side: 'low' },
+      consequence: 'creeps',
+    })
     expect(journal.working.at(-1)!.gives).toMatch(/open: one plane/)
   })
   it('is open while a place is missing, however bad the others are', () => {
-    expect(result({ kind: 'round', stations: ['1', '2'], planes: ['A'], span: [50, 70], limits: { min: 59.98, max: 60 } }, { station: '1', plane: 'A', tries: [[55]] })).toMatchObject({ judgement: { verdict: 'Open' }, missing: [{ station: '2', plane: 'A' }] })
+    expect(
+      result(
+        { kind: 'round', stations: ['1', '2'], planes: ['A'], span: [50, 70], limits: { min: 59.98, max: 60 } },
+        { station: '1', plane: 'A', tries: [[55]] },
+      ),
+    ).toMatchObject({ judgement: { verdict: 'Open' }, missing: [{ station: '2', plane: 'A' }] })
   })
 })
 
 it('the tray gives the newest part first and forgets nothing', () => {
-  fc.assert(fc.property(fc.shuffledSubarray(refs), (order) => {
-    const folded = extend(plan, emptyFold(), order.map(ref => entry('part.lifted', { parts: [ref], step: 'guard-off' })))
-    expect(trayOf(plan, folded.state).off.map(one => one.ref)).toEqual([...order].reverse())
-  }))
+  fc.assert(
+    fc.property(fc.shuffledSubarray(refs), order => {
+      const folded = extend(
+        plan,
+        emptyFold(),
+        order.map(ref => entry('part.lifted', { parts: [ref], step: 'guard-off' })),
+      )
+      expect(trayOf(plan, folded.state).off.map(one => one.ref)).toEqual([...order].reverse())
+    }),
+  )
 })

@@ -4,22 +4,49 @@ import { parse } from 'yaml'
 import { wornFindings } from '../../demo/findings.ts'
 import { Technician } from '../../demo/technician.ts'
 import { planFor, type Sheet } from '../sheet/index.ts'
-import { entryWords, projectJob, recordOf, showLimits, showValue, worstCheck, type AnyEntry, type JobRecord } from './index.ts'
+import {
+  entryWords,
+  projectJob,
+  recordOf,
+  showLimits,
+  showValue,
+  worstCheck,
+  type AnyEntry,
+  type JobRecord,
+} from './index.ts'
 
-const sheet = parse(readFileSync(new URL('../../library/m14-axially-split-pump.yaml', import.meta.url), 'utf8')) as Sheet
+const sheet = parse(
+  readFileSync(new URL('../../library/m14-axially-split-pump.yaml', import.meta.url), 'utf8'),
+) as Sheet
 const plan = planFor(sheet, { faces: 'carbon', injection: 'water' })
-const names = new Map([['rena', 'R. Okell'], ['odd', 'O. Hallam']])
+const names = new Map([
+  ['rena', 'R. Okell'],
+  ['odd', 'O. Hallam'],
+])
 
 function overhaul() {
   let n = 0
-  const worker = new Technician(plan, wornFindings({ general: 0.4, checks: { 'bush-bore': 1.2 }, renewed: ['throttle-bush'] }, { fitter: 'rena', lead: 'odd' }), { id: () => `e${++n}`, now: () => new Date(Date.UTC(2026, 4, 1, 7) + n * 60_000).toISOString() })
+  const worker = new Technician(
+    plan,
+    wornFindings(
+      { general: 0.4, checks: { 'bush-bore': 1.2 }, renewed: ['throttle-bush'] },
+      { fitter: 'rena', lead: 'odd' },
+    ),
+    { id: () => `e${++n}`, now: () => new Date(Date.UTC(2026, 4, 1, 7) + n * 60_000).toISOString() },
+  )
   worker.open('P-214B', 'Seal weeps')
   worker.workUntil('found-lift')
   const slip = worker.act('note.written', { text: 'Juice gritty at the drain' })
   worker.act('entry.corrected', { target: slip.id, why: 'Wrong machine' })
   worker.act('note.written', { text: 'Clear water pressure low' })
   worker.workUntil('look-seal')
-  worker.act('part.observed', { part: 'rotary-face', finding: 'track wider than the face', severity: 'worn', deg: 75, seenFrom: 'drive end' })
+  worker.act('part.observed', {
+    part: 'rotary-face',
+    finding: 'track wider than the face',
+    severity: 'worn',
+    deg: 75,
+    seenFrom: 'drive end',
+  })
   worker.workUntil()
   worker.sign('yes', 'Bush worn')
   return worker
@@ -33,15 +60,26 @@ describe('the record', () => {
     record = recordOf(plan, worker.folded.entries, names)
   })
   it('says what was reported, who signed and whether it helped', () => {
-    expect(record).toMatchObject({ complaint: 'Seal weeps', signed: { who: 'R. Okell', cured: 'yes', cause: 'Bush worn' } })
+    expect(record).toMatchObject({
+      complaint: 'Seal weeps',
+      signed: { who: 'R. Okell', cured: 'yes', cause: 'Bush worn' },
+    })
   })
   it('sets as found beside as left', () => {
-    expect(record.compared.map(one => one.title)).toEqual(['End float', 'Lift, drive end', 'Lift, outer end', 'Gap between hubs'])
+    expect(record.compared.map(one => one.title)).toEqual([
+      'End float',
+      'Lift, drive end',
+      'Lift, outer end',
+      'Gap between hubs',
+    ])
     expect(record.compared[0]).toMatchObject({ moved: 'away from the limit' })
   })
   it('keeps the out reading and the new one after it', () => {
     const bush = record.readings.filter(one => one.title === 'Throttle bush bore')
-    expect(bush.map(one => [one.moment, one.verdict])).toEqual([['at inspection', 'Out'], ['at build', 'Holds']])
+    expect(bush.map(one => [one.moment, one.verdict])).toEqual([
+      ['at inspection', 'Out'],
+      ['at build', 'Holds'],
+    ])
     expect(bush[0]!.consequence).toMatch(/clear water/)
   })
   it('shows the working of every reading', () => {
@@ -49,9 +87,17 @@ describe('the record', () => {
     expect(record.readings.find(one => one.title === 'End float')!.working[0]!.sum).toMatch(/\|0\.00 − /)
   })
   it('says of each part where it went', () => {
-    expect(record.parts.find(one => one.name === 'Throttle bush')).toMatchObject({ decision: 'renew', wentBack: 'new, from stock', who: 'R. Okell' })
+    expect(record.parts.find(one => one.name === 'Throttle bush')).toMatchObject({
+      decision: 'renew',
+      wentBack: 'new, from stock',
+      who: 'R. Okell',
+    })
     expect(record.parts.find(one => one.name === 'Tab washer')).toMatchObject({ decision: 'always new' })
-    expect(record.parts.find(one => one.name === 'Coupling hub')).toMatchObject({ decision: 'reuse', wentBack: 'same', kept: expect.stringMatching(/^tag /) })
+    expect(record.parts.find(one => one.name === 'Coupling hub')).toMatchObject({
+      decision: 'reuse',
+      wentBack: 'same',
+      kept: expect.stringMatching(/^tag /),
+    })
     expect(record.parts.every(one => one.wentBack !== 'still off')).toBe(true)
   })
   it('says of each mark where it was, and that it was met', () => {
@@ -61,10 +107,14 @@ describe('the record', () => {
   })
   it('has every joint with its torques by bolt', () => {
     expect(record.joints.map(one => one.verdict)).toEqual(['Holds', 'Holds', 'Holds', 'Holds'])
-    expect(record.joints.find(one => one.title.startsWith('Seal plate'))!.torques).toBe('1: 42.0, 2: 42.0, 3: 42.0, 4: 42.0, 5: 42.0, 6: 42.0')
+    expect(record.joints.find(one => one.title.startsWith('Seal plate'))!.torques).toBe(
+      '1: 42.0, 2: 42.0, 3: 42.0, 4: 42.0, 5: 42.0, 6: 42.0',
+    )
   })
   it('keeps corrections with their reason, and notes that still count', () => {
-    expect(record.corrections).toEqual([expect.objectContaining({ what: 'Note: Juice gritty at the drain', why: 'Wrong machine' })])
+    expect(record.corrections).toEqual([
+      expect.objectContaining({ what: 'Note: Juice gritty at the drain', why: 'Wrong machine' }),
+    ])
     expect(record.notes.map(one => one.text)).toEqual(['Clear water pressure low'])
     expect(record.findings[0]).toMatchObject({ part: 'Rotary face', where: '2:30 seen from the drive end' })
   })
@@ -85,10 +135,17 @@ describe('the record', () => {
 
 describe('what is shown', () => {
   const check = (id: string) => plan.checks.get(id)!
-  it.each([['float', '0.05 to 0.30 mm'], ['lift-de', '0.12 mm at most'], ['test-pressure', '5.7 to 6.5 bar'], ['warm-de', '75 °C at most']])('limits of %s', (id, words) => expect(showLimits(check(id))).toBe(words))
+  it.each([
+    ['float', '0.05 to 0.30 mm'],
+    ['lift-de', '0.12 mm at most'],
+    ['test-pressure', '5.7 to 6.5 bar'],
+    ['warm-de', '75 °C at most'],
+  ])('limits of %s', (id, words) => expect(showLimits(check(id))).toBe(words))
   it('values, with their spread where there is one', () => {
     expect(showValue(check('float'), { value: 0.2, span: null })).toBe('0.20 mm')
-    expect(showValue(check('journal-de'), { value: 60.01, span: [60.008, 60.012] })).toBe('60.010 (60.008 to 60.012) mm')
+    expect(showValue(check('journal-de'), { value: 60.01, span: [60.008, 60.012] })).toBe(
+      '60.010 (60.008 to 60.012) mm',
+    )
     expect(showValue(check('test-pressure'), { value: 0.6, span: null })).toBe('6.0 bar')
     expect(showValue(check('float'), { value: 0.254, span: null }, 'inch')).toBe('0.010 in')
     expect(showValue(check('test-pressure'), { value: 0.6, span: null }, 'inch')).toBe('6.0 bar')
@@ -102,25 +159,38 @@ describe('projections', () => {
   it('hold every complete reading once', () => {
     const keys = projection.readings.map(one => `${one.checkId} ${one.moment}`)
     expect(new Set(keys).size).toBe(keys.length)
-    expect(keys).toEqual(expect.arrayContaining(['float asFound', 'float asLeft', 'bush-clearance inspect', 'bush-clearance build']))
+    expect(keys).toEqual(
+      expect.arrayContaining(['float asFound', 'float asLeft', 'bush-clearance inspect', 'bush-clearance build']),
+    )
     expect(keys).not.toContain('sleeve-journal build')
   })
   it('hold what sits in each place and what was taken from stock', () => {
     expect(projection.fitted.find(one => one.partRef === 'throttle-bush')).toMatchObject({ asNew: true })
     expect(projection.fitted.find(one => one.partRef === 'hub')).toMatchObject({ asNew: false })
-    expect(projection.movements.find(one => one.partRef === 'injection-washers')).toMatchObject({ quantity: 2, takenFrom: 'seal-kit' })
+    expect(projection.movements.find(one => one.partRef === 'injection-washers')).toMatchObject({
+      quantity: 2,
+      takenFrom: 'seal-kit',
+    })
     expect(projection.movements).toHaveLength(projection.fitted.filter(one => one.asNew).length)
   })
   it('date a clearance by the newest reading behind it', () => {
-    const at = (id: string, moment: string) => projection.readings.find(one => one.checkId === id && one.moment === moment)!.takenAt
+    const at = (id: string, moment: string) =>
+      projection.readings.find(one => one.checkId === id && one.moment === moment)!.takenAt
     expect(at('bush-clearance', 'build')).toBe(at('bush-bore', 'build'))
   })
 })
 
 describe('the worst check', () => {
-  const one = (checkId: string, verdict: 'Holds' | 'Thin' | 'Out', share: number | null, takenAt: string) => ({ checkId, verdict, share, takenAt })
+  const one = (checkId: string, verdict: 'Holds' | 'Thin' | 'Out', share: number | null, takenAt: string) => ({
+    checkId,
+    verdict,
+    share,
+    takenAt,
+  })
   it('is the one that has used most, by its newest reading', () => {
-    expect(worstCheck([one('a', 'Holds', 0.3, '1'), one('b', 'Thin', 0.9, '1'), one('b', 'Holds', 0.1, '2')])!.checkId).toBe('a')
+    expect(
+      worstCheck([one('a', 'Holds', 0.3, '1'), one('b', 'Thin', 0.9, '1'), one('b', 'Holds', 0.1, '2')])!.checkId,
+    ).toBe('a')
     expect(worstCheck([one('a', 'Thin', 0.99, '1'), one('b', 'Out', null, '1')])!.checkId).toBe('b')
     expect(worstCheck([])).toBeNull()
   })

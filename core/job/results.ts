@@ -6,7 +6,10 @@ import { worseEnd } from '../fits/index.ts'
 import { cellKey, isRenewed, readingKey, type CellReading, type JobState } from './state.ts'
 
 /** A place still to be measured. */
-export interface Cell { station?: string, plane?: string }
+export interface Cell {
+  station?: string
+  plane?: string
+}
 
 /** A check at one moment: what it came to, how it stands, and what is still missing. */
 export interface CheckResult {
@@ -35,7 +38,13 @@ export function cellsOf(check: Check): Cell[] {
 
 const cellName = ({ station, plane }: Cell) => [station, plane && `plane ${plane}`].filter(Boolean).join(', ')
 
-interface Reduced { value: number, span?: [number, number], working: WorkingLine[], notes: string[], judgement?: Judgement }
+interface Reduced {
+  value: number
+  span?: [number, number]
+  working: WorkingLine[]
+  notes: string[]
+  judgement?: Judgement
+}
 
 /** One try row of a check as one figure, in the base unit. */
 function figureOf(check: Check, cell: CellReading, row: number[]): number {
@@ -47,21 +56,32 @@ function figureOf(check: Check, cell: CellReading, row: number[]): number {
   return row[0]!
 }
 
-function reduceCell(check: Check, cell: CellReading): { mean: number, line: WorkingLine, notes: string[] } {
+function reduceCell(check: Check, cell: CellReading): { mean: number; line: WorkingLine; notes: string[] } {
   const show = (value: number) => fixed(value, check.decimals)
   const figures = cell.tries.map(row => figureOf(check, cell, row))
-  const width = check.limits.min !== undefined && check.limits.max !== undefined ? check.limits.max - check.limits.min : check.limits.max
+  const width =
+    check.limits.min !== undefined && check.limits.max !== undefined
+      ? check.limits.max - check.limits.min
+      : check.limits.max
   const tries = reduceTries(figures, { tolerance: width })
   if (!tries.ok) return { mean: Number.NaN, line: { what: cellName(cell), sum: '', gives: '' }, notes: [tries.why] }
   const { mean, range, count, measureAgain, furthest } = tries.value
-  const pair = (row: number[], i: number) => check.kind === 'endFloat'
-    ? `|${show(row[0]!)} − ${show(row[1]!)}| = ${show(figures[i]!)}`
-    : check.kind === 'lift' && cell.style !== 'travels'
+  const pair = (row: number[], i: number) =>
+    check.kind === 'endFloat'
       ? `|${show(row[0]!)} − ${show(row[1]!)}| = ${show(figures[i]!)}`
-      : check.kind === 'lift' ? `${show(row[0]!)} + ${show(row[1]!)} = ${show(figures[i]!)}` : show(row[0]!)
+      : check.kind === 'lift' && cell.style !== 'travels'
+        ? `|${show(row[0]!)} − ${show(row[1]!)}| = ${show(figures[i]!)}`
+        : check.kind === 'lift'
+          ? `${show(row[0]!)} + ${show(row[1]!)} = ${show(figures[i]!)}`
+          : show(row[0]!)
   const sum = count === 1 ? pair(cell.tries[0]!, 0) : `(${figures.map(show).join(' + ')}) / ${count}`
-  const pairs = count > 1 && (check.kind === 'endFloat' || check.kind === 'lift') ? `${cell.tries.map(pair).join('; ')}. ` : ''
-  const notes = measureAgain ? [`${cellName(cell) || 'The tries'}: ${count} tries spread over ${show(range)} mm${furthest === null ? '' : `; try ${furthest + 1} stands furthest off`}. Measure again.`] : []
+  const pairs =
+    count > 1 && (check.kind === 'endFloat' || check.kind === 'lift') ? `${cell.tries.map(pair).join('; ')}. ` : ''
+  const notes = measureAgain
+    ? [
+        `${cellName(cell) || 'The tries'}: ${count} tries spread over ${show(range)} mm${furthest === null ? '' : `; try ${furthest + 1} stands furthest off`}. Measure again.`,
+      ]
+    : []
   return { mean, line: { what: cellName(cell) || 'Mean of the tries', sum: pairs + sum, gives: show(mean) }, notes }
 }
 
@@ -72,7 +92,9 @@ function reduceSingle(check: Check, cells: CellReading[]): Reduced {
 
 function reduceRound(check: Check, cells: CellReading[]): Reduced {
   const each = cells.map(cell => ({ cell, ...reduceCell(check, cell) }))
-  const part = reduceRoundPart(each.map(({ cell, mean }) => ({ station: cell.station ?? '', plane: cell.plane ?? '', mm: mean })))
+  const part = reduceRoundPart(
+    each.map(({ cell, mean }) => ({ station: cell.station ?? '', plane: cell.plane ?? '', mm: mean })),
+  )
   if (!part.ok) return { value: Number.NaN, working: [], notes: [part.why] }
   const { meanMm, leastMm, greatestMm, taperUm, barrelUm, outOfRoundUm, stations } = part.value
   const um = (value: number) => `${fixed(value, 1)} µm`
@@ -80,28 +102,57 @@ function reduceRound(check: Check, cells: CellReading[]): Reduced {
   const ends = [stations[0]!, stations.at(-1)!]
   const working: WorkingLine[] = [
     ...each.map(one => one.line),
-    ...stations.map(one => ({ what: `${one.station || 'Station'}, mean`, sum: 'mean of its planes', gives: show(one.meanMm) })),
-    ...(taperUm === null ? [] : [{ what: 'Taper', sum: `${show(ends[0]!.meanMm)} − ${show(ends[1]!.meanMm)}`, gives: um(taperUm) }]),
-    ...(barrelUm === null ? [] : [{ what: barrelUm >= 0 ? 'Barrel' : 'Waist', sum: 'middle − mean of the ends', gives: um(barrelUm) }]),
-    { what: 'Out of round, worst', sum: 'greatest − least of one station', gives: outOfRoundUm === null ? 'open: one plane only' : um(outOfRoundUm) },
+    ...stations.map(one => ({
+      what: `${one.station || 'Station'}, mean`,
+      sum: 'mean of its planes',
+      gives: show(one.meanMm),
+    })),
+    ...(taperUm === null
+      ? []
+      : [{ what: 'Taper', sum: `${show(ends[0]!.meanMm)} − ${show(ends[1]!.meanMm)}`, gives: um(taperUm) }]),
+    ...(barrelUm === null
+      ? []
+      : [{ what: barrelUm >= 0 ? 'Barrel' : 'Waist', sum: 'middle − mean of the ends', gives: um(barrelUm) }]),
+    {
+      what: 'Out of round, worst',
+      sum: 'greatest − least of one station',
+      gives: outOfRoundUm === null ? 'open: one plane only' : um(outOfRoundUm),
+    },
   ]
   const judgement = worseEnd(leastMm, greatestMm, check.limits)
-  return { value: meanMm, span: [leastMm, greatestMm], working, judgement, notes: [...each.flatMap(one => one.notes), 'Two-point readings miss odd lobes.'] }
+  return {
+    value: meanMm,
+    span: [leastMm, greatestMm],
+    working,
+    judgement,
+    notes: [...each.flatMap(one => one.notes), 'Two-point readings miss odd lobes.'],
+  }
 }
 
 function reduceSweeps(check: Check, cells: CellReading[]): Reduced {
   const sweeps = cells.map(cell => ({ cell, run: reduceRunout(cell.tries.at(-1)!.map(mm => mm * 1000)) }))
-  const good = sweeps.flatMap(({ cell, run }) => run.ok ? [{ cell, ...run.value }] : [])
+  const good = sweeps.flatMap(({ cell, run }) => (run.ok ? [{ cell, ...run.value }] : []))
   const worst = Math.max(...good.map(one => one.tirUm)) / 1000
   return {
     value: worst,
-    working: good.map(one => ({ what: cellName(one.cell) || 'Sweep', sum: `greatest − least; first harmonic ${fixed(one.eccentricityUm, 1)} µm, high spot ${fixed(one.highSpotDeg, 0)}° on, form ${fixed(one.formErrorUm, 1)} µm`, gives: `${fixed(one.tirUm, 1)} µm` })),
-    notes: [...sweeps.flatMap(({ run }) => run.ok ? [] : [run.why]), ...(good.some(one => one.coarse) ? ['Fewer than 8 readings can take three lobes for a bend.'] : [])],
+    working: good.map(one => ({
+      what: cellName(one.cell) || 'Sweep',
+      sum: `greatest − least; first harmonic ${fixed(one.eccentricityUm, 1)} µm, high spot ${fixed(one.highSpotDeg, 0)}° on, form ${fixed(one.formErrorUm, 1)} µm`,
+      gives: `${fixed(one.tirUm, 1)} µm`,
+    })),
+    notes: [
+      ...sweeps.flatMap(({ run }) => (run.ok ? [] : [run.why])),
+      ...(good.some(one => one.coarse) ? ['Fewer than 8 readings can take three lobes for a bend.'] : []),
+    ],
   }
 }
 
 const REDUCERS: Record<Exclude<Check['kind'], 'clearance'>, (check: Check, cells: CellReading[]) => Reduced> = {
-  single: reduceSingle, endFloat: reduceSingle, lift: reduceSingle, round: reduceRound, runout: reduceSweeps,
+  single: reduceSingle,
+  endFloat: reduceSingle,
+  lift: reduceSingle,
+  round: reduceRound,
+  runout: reduceSweeps,
 }
 
 function consequenceOf(check: Check, { verdict, side }: Judgement): string | null {
@@ -110,17 +161,27 @@ function consequenceOf(check: Check, { verdict, side }: Judgement): string | nul
 }
 
 function finish(check: Check, moment: Moment, reduced: Reduced | null, missing: Cell[], owed: boolean): CheckResult {
-  const judged = reduced && !missing.length ? reduced.judgement ?? judge(reduced.value, check.limits) : OPEN
+  const judged = reduced && !missing.length ? (reduced.judgement ?? judge(reduced.value, check.limits)) : OPEN
   return {
-    check, moment, value: reduced && Number.isFinite(reduced.value) ? reduced.value : null, span: reduced?.span ?? null, judgement: judged,
-    consequence: consequenceOf(check, judged), working: reduced?.working ?? [], notes: reduced?.notes ?? [], missing, owed,
+    check,
+    moment,
+    value: reduced && Number.isFinite(reduced.value) ? reduced.value : null,
+    span: reduced?.span ?? null,
+    judgement: judged,
+    consequence: consequenceOf(check, judged),
+    working: reduced?.working ?? [],
+    notes: reduced?.notes ?? [],
+    missing,
+    owed,
   }
 }
 
 function measured(plan: Plan, state: JobState, check: Check, moment: Moment): CheckResult {
   const cells = state.readings.get(readingKey(check.id, moment))
   const wanted = cellsOf(check)
-  const missing = wanted.filter(({ station, plane }) => (cells?.get(cellKey(station, plane))?.tries.length ?? 0) < (check.tries ?? 1))
+  const missing = wanted.filter(
+    ({ station, plane }) => (cells?.get(cellKey(station, plane))?.tries.length ?? 0) < (check.tries ?? 1),
+  )
   const taken = wanted.flatMap(({ station, plane }) => cells?.get(cellKey(station, plane)) ?? [])
   const reduce = REDUCERS[check.kind as keyof typeof REDUCERS]
   return finish(check, moment, taken.length ? reduce(check, taken) : null, missing, isOwed(state, check, moment))
@@ -129,7 +190,11 @@ function measured(plan: Plan, state: JobState, check: Check, moment: Moment): Ch
 /** The newest complete result of a check up to and including a moment: a part not measured again keeps what it had. */
 function newestUpTo(results: Map<string, CheckResult>, check: string, moment: Moment): CheckResult | null {
   const upTo = MOMENTS.slice(0, MOMENTS.indexOf(moment) + 1).toReversed()
-  return upTo.map(one => results.get(readingKey(check, one))).find(one => one && one.value !== null && !one.missing.length) ?? null
+  return (
+    upTo
+      .map(one => results.get(readingKey(check, one)))
+      .find(one => one && one.value !== null && !one.missing.length) ?? null
+  )
 }
 
 function clearance(results: Map<string, CheckResult>, state: JobState, check: Check, moment: Moment): CheckResult {
@@ -142,17 +207,27 @@ function clearance(results: Map<string, CheckResult>, state: JobState, check: Ch
   const least = outerLeast - innerGreatest
   const greatest = outerGreatest - innerLeast
   const show = (value: number) => fixed(value, check.decimals)
-  return finish(check, moment, {
-    value: outer.value! - inner.value!,
-    span: [least, greatest],
-    judgement: worseEnd(least, greatest, check.limits),
-    working: [
-      { what: 'Mean', sum: `${show(outer.value!)} − ${show(inner.value!)}`, gives: show(outer.value! - inner.value!) },
-      { what: 'Least', sum: `${show(outerLeast)} − ${show(innerGreatest)}`, gives: show(least) },
-      { what: 'Greatest', sum: `${show(outerGreatest)} − ${show(innerLeast)}`, gives: show(greatest) },
-    ],
-    notes: [],
-  }, [], owed)
+  return finish(
+    check,
+    moment,
+    {
+      value: outer.value! - inner.value!,
+      span: [least, greatest],
+      judgement: worseEnd(least, greatest, check.limits),
+      working: [
+        {
+          what: 'Mean',
+          sum: `${show(outer.value!)} − ${show(inner.value!)}`,
+          gives: show(outer.value! - inner.value!),
+        },
+        { what: 'Least', sum: `${show(outerLeast)} − ${show(innerGreatest)}`, gives: show(least) },
+        { what: 'Greatest', sum: `${show(outerGreatest)} − ${show(innerLeast)}`, gives: show(greatest) },
+      ],
+      notes: [],
+    },
+    [],
+    owed,
+  )
 }
 
 function isOwed(state: JobState, check: Check, moment: Moment): boolean {
@@ -168,8 +243,14 @@ export function checkResults(plan: Plan, state: JobState): Map<string, CheckResu
       for (const { moment } of check.at) results.set(readingKey(check.id, moment), make(check, moment))
     }
   }
-  each(check => check.kind !== 'clearance', (check, moment) => measured(plan, state, check, moment))
-  each(check => check.kind === 'clearance', (check, moment) => clearance(results, state, check, moment))
+  each(
+    check => check.kind !== 'clearance',
+    (check, moment) => measured(plan, state, check, moment),
+  )
+  each(
+    check => check.kind === 'clearance',
+    (check, moment) => clearance(results, state, check, moment),
+  )
   return results
 }
 

@@ -3,7 +3,10 @@ import type { Obligation, Settle } from './obligations.ts'
 import { cautionKey, type JobState } from './state.ts'
 
 /** Why a step cannot be done yet, and where that is settled. */
-export interface Hindrance { text: string, settle: Settle | { to: 'caution', step: string, caution: number } }
+export interface Hindrance {
+  text: string
+  settle: Settle | { to: 'caution'; step: string; caution: number }
+}
 
 /**
  * What stands between now and a step: steps before it, cautions unread, evidence owed,
@@ -12,11 +15,21 @@ export interface Hindrance { text: string, settle: Settle | { to: 'caution', ste
  */
 export function hindrances(plan: Plan, state: JobState, owed: readonly Obligation[], step: Step): Hindrance[] {
   // The gate names every step before the cover by itself.
-  const needs = step.closes ? [] : (step.needs ?? []).filter(id => !state.steps.has(id)).map((id): Hindrance => ({ text: `First: ${plan.steps.get(id)!.title}`, settle: { to: 'step', step: id } }))
-  const cautions = (step.cautions ?? []).flatMap((caution, i): Hindrance[] => state.cautions.has(cautionKey(step.id, i)) ? [] : [{ text: `Read: ${caution.word}`, settle: { to: 'caution', step: step.id, caution: i } }])
-  const destroyed = (step.destroys ?? []).flatMap(one => owed.filter(o => o.id === `reading ${one.check} ${one.moment}`))
+  const needs = step.closes
+    ? []
+    : (step.needs ?? [])
+        .filter(id => !state.steps.has(id))
+        .map((id): Hindrance => ({ text: `First: ${plan.steps.get(id)!.title}`, settle: { to: 'step', step: id } }))
+  const cautions = (step.cautions ?? []).flatMap((caution, i): Hindrance[] =>
+    state.cautions.has(cautionKey(step.id, i))
+      ? []
+      : [{ text: `Read: ${caution.word}`, settle: { to: 'caution', step: step.id, caution: i } }],
+  )
+  const destroyed = (step.destroys ?? []).flatMap(one =>
+    owed.filter(o => o.id === `reading ${one.check} ${one.moment}`),
+  )
   // What waits for the parts this step fits is settled before it; a tag or bag does not hold up the hand that fits.
-  const own = owed.filter(o => (o.step === step.id && o.kind !== 'keep') && o.kind !== 'step')
+  const own = owed.filter(o => o.step === step.id && o.kind !== 'keep' && o.kind !== 'step')
   const gate = step.closes ? owed.filter(o => o.blocks === 'cover' && o.id !== `step ${step.id}`) : []
   const from = [...new Map([...destroyed, ...own, ...gate].map(o => [o.id, o])).values()]
   return [...needs, ...cautions, ...from.map((o): Hindrance => ({ text: o.what, settle: o.settle }))]

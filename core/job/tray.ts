@@ -1,7 +1,9 @@
 import type { Plan, PartPlace } from '../sheet/index.ts'
 import { partState, type JobState, type PartState } from './state.ts'
 
-export interface TrayItem extends PartPlace { now: PartState }
+export interface TrayItem extends PartPlace {
+  now: PartState
+}
 
 /** Where every part that came off is: the count that must come out at nought. */
 export interface Tray {
@@ -17,10 +19,11 @@ export interface Tray {
 export function trayOf(plan: Plan, state: JobState): Tray {
   const all = [...plan.parts.values()].map(place => ({ ...place, now: partState(state, place.ref) }))
   const off = all.filter(one => one.now.where === 'off').sort((a, b) => (b.now.order ?? 0) - (a.now.order ?? 0))
-  const known = (one: TrayItem) => one.now.kept || one.part.keep === 'lay' || one.part.renewal === 'always' || one.now.renewed
+  const known = (one: TrayItem) =>
+    one.now.kept || one.part.keep === 'lay' || one.part.renewal === 'always' || one.now.renewed
   return {
     off,
-    bags: new Set(off.flatMap(one => one.now.kept?.as === 'bag' ? one.now.kept.label : [])).size,
+    bags: new Set(off.flatMap(one => (one.now.kept?.as === 'bag' ? one.now.kept.label : []))).size,
     sentOut: off.filter(one => one.now.decision?.choice === 'send out').length,
     notAccountedFor: off.filter(one => !known(one)).length,
   }

@@ -5,7 +5,12 @@ import { checkResults, type CheckResult } from './results.ts'
 import type { JobState } from './state.ts'
 import { trayOf, type Tray } from './tray.ts'
 
-export interface StationView { id: Station, done: number, steps: number, owed: number }
+export interface StationView {
+  id: Station
+  done: number
+  steps: number
+  owed: number
+}
 
 /** The whole job as the screens read it, worked out from sheet and state. */
 export interface JobView {
@@ -21,7 +26,12 @@ export function viewJob(plan: Plan, state: JobState): JobView {
   const owed = obligations(plan, state, results)
   const stations = STATIONS.map((id): StationView => {
     const steps = plan.sheet.steps.filter(step => step.station === id)
-    return { id, steps: steps.length, done: steps.filter(step => state.steps.has(step.id)).length, owed: owed.filter(one => one.station === id && one.kind !== 'step' && isDue(plan, state, one)).length }
+    return {
+      id,
+      steps: steps.length,
+      done: steps.filter(step => state.steps.has(step.id)).length,
+      owed: owed.filter(one => one.station === id && one.kind !== 'step' && isDue(plan, state, one)).length,
+    }
   })
   return { results, owed, gate: gateOf(plan, state, owed), tray: trayOf(plan, state), stations }
 }

@@ -2,7 +2,12 @@ import { accept, refuse, type Result } from '../result.ts'
 import { boltSteps, type Pattern } from './patterns.ts'
 
 /** What a neighbour loses of a gain, by what lies in the joint. Model figures, to compare orders. */
-export const JOINT_STIFFNESS = { 'metal to metal': 0.02, 'compressed sheet': 0.1, 'spiral or jacketed': 0.18, 'soft sheet': 0.25 } as const
+export const JOINT_STIFFNESS = {
+  'metal to metal': 0.02,
+  'compressed sheet': 0.1,
+  'spiral or jacketed': 0.18,
+  'soft sheet': 0.25,
+} as const
 export type JointFilling = keyof typeof JOINT_STIFFNESS
 export const FILLINGS = Object.keys(JOINT_STIFFNESS) as [JointFilling, ...JointFilling[]]
 
@@ -23,7 +28,11 @@ export interface Interaction {
   checkPasses?: boolean
 }
 
-export interface AfterPass { name: string, preloadsN: readonly number[], scatter: number }
+export interface AfterPass {
+  name: string
+  preloadsN: readonly number[]
+  scatter: number
+}
 
 export interface InteractionResult {
   pattern: Pattern
@@ -53,7 +62,12 @@ function scatterOf(preloads: Float64Array): number {
 }
 
 /** Pulls every step's bolts to the target; a bolt already there or above is left. Neighbours go slack, none below nought. */
-function pullPass(preloads: Float64Array, steps: readonly (readonly number[])[], targetN: number, losses: Float64Array): void {
+function pullPass(
+  preloads: Float64Array,
+  steps: readonly (readonly number[])[],
+  targetN: number,
+  losses: Float64Array,
+): void {
   const n = preloads.length
   for (const step of steps) {
     const gains = step.map(bolt => Math.max(0, targetN - preloads[bolt - 1]!))
@@ -63,7 +77,9 @@ function pullPass(preloads: Float64Array, steps: readonly (readonly number[])[],
       for (let j = 0; j < n; j++) preloads[j] = Math.max(0, preloads[j]! - losses[(j - from + n) % n]! * gains[g]!)
     }
     // The tools hold their own bolts at the target whatever the others of the step do.
-    step.forEach((bolt, g) => { if (gains[g]! > 0) preloads[bolt - 1] = targetN })
+    step.forEach((bolt, g) => {
+      if (gains[g]! > 0) preloads[bolt - 1] = targetN
+    })
   }
 }
 
@@ -90,12 +106,22 @@ function levelPulls(steps: readonly (readonly number[])[], n: number, targetN: n
  *
  * @param progress told after every pass, 0 to 1
  */
-export function interact({ pattern, bolts, targetN, passes, loss, checkPasses = true }: Interaction, progress?: (share: number) => void): Result<InteractionResult> {
+export function interact(
+  { pattern, bolts, targetN, passes, loss, checkPasses = true }: Interaction,
+  progress?: (share: number) => void,
+): Result<InteractionResult> {
   const steps = boltSteps(pattern, bolts)
   if (!steps.ok) return steps
   if (!(targetN > 0)) return refuse('The preload aimed at must be above nought.')
-  if (!(loss >= 0 && 2 * loss / (1 - FALL_OFF) < 1)) return refuse('This joint is too soft for the model: its neighbours would lose all that one bolt gains.')
-  if (!passes.length || passes.length > 10 || passes.some((one, i) => !(one > (i ? passes[i - 1]! : 0))) || Math.abs(passes.at(-1)! - 1) > 1e-9) return refuse('Passes are rising shares of the target, 1 to 10 of them, and the last is 1.')
+  if (!(loss >= 0 && (2 * loss) / (1 - FALL_OFF) < 1))
+    return refuse('This joint is too soft for the model: its neighbours would lose all that one bolt gains.')
+  if (
+    !passes.length ||
+    passes.length > 10 ||
+    passes.some((one, i) => !(one > (i ? passes[i - 1]! : 0))) ||
+    Math.abs(passes.at(-1)! - 1) > 1e-9
+  )
+    return refuse('Passes are rising shares of the target, 1 to 10 of them, and the last is 1.')
   const losses = lossesBetween(bolts, loss)
   const preloads = new Float64Array(bolts)
   const after: AfterPass[] = []
@@ -113,8 +139,9 @@ export function interact({ pattern, bolts, targetN, passes, loss, checkPasses = 
     if (preloads.every((one, i) => Math.abs(one - before[i]!) <= STEADY * targetN)) {
       preloads.set(before)
       wanted = check - 1
+    } else {
+      note(`check ${check}`)
     }
-    else { note(`check ${check}`) }
     progress?.((passes.length + check) / (passes.length + MOST_CHECK_PASSES))
   }
   return accept({ pattern, after, checkPasses: wanted, levelPullsN: levelPulls(steps.value, bolts, targetN, losses) })

@@ -1,6 +1,36 @@
-export { boltOrder, boltSteps, boltPoints, boltCount, outwardsOn, PATTERNS, PATTERN_REASONS, type BoltLayout, type Pattern } from './patterns.ts'
+export {
+  boltOrder,
+  boltSteps,
+  boltPoints,
+  boltCount,
+  outwardsOn,
+  PATTERNS,
+  PATTERN_REASONS,
+  type BoltLayout,
+  type Pattern,
+} from './patterns.ts'
 export { jointProgress, type JointPlan, type JointProgress, type Pull, type PulledBolt } from './progress.ts'
-export { metricStressAreaMm2, torqueFromPreloadNm, preloadFromTorqueN, torqueByFrictionNm, preloadByFrictionN, settingWithExtension, MOST_OF_PROOF, NUT_FACTORS, PRELOAD_SCATTER, type Lubrication, type ThreadFriction } from './torque.ts'
+export {
+  metricStressAreaMm2,
+  torqueFromPreloadNm,
+  preloadFromTorqueN,
+  torqueByFrictionNm,
+  preloadByFrictionN,
+  settingWithExtension,
+  MOST_OF_PROOF,
+  NUT_FACTORS,
+  PRELOAD_SCATTER,
+  type Lubrication,
+  type ThreadFriction,
+} from './torque.ts'
 export { readThread, boltStrength, unifiedStressAreaMm2, type Strength, type Thread } from './threads.ts'
 export { BOLT_CLASS_NAMES, type BoltClassName } from './thread-data.ts'
-export { interact, FILLINGS, JOINT_STIFFNESS, type AfterPass, type Interaction, type InteractionResult, type JointFilling } from './elastic.ts'
+export {
+  interact,
+  FILLINGS,
+  JOINT_STIFFNESS,
+  type AfterPass,
+  type Interaction,
+  type InteractionResult,
+  type JointFilling,
+} from './elastic.ts'

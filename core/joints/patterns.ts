@@ -1,8 +1,15 @@
 import { accept, refuse, type Result } from '../result.ts'
 
 /** The order in which the bolts of a joint are pulled, each school by its name. Places are numbered from 1. */
-export const PATTERNS = ['star', 'two opposite, then round', 'round', 'middle outwards', 'two tools at once', 'four tools at once'] as const
-export type Pattern = typeof PATTERNS[number]
+export const PATTERNS = [
+  'star',
+  'two opposite, then round',
+  'round',
+  'middle outwards',
+  'two tools at once',
+  'four tools at once',
+] as const
+export type Pattern = (typeof PATTERNS)[number]
 
 /** Why a school does it its way; shown beside its name. */
 export const PATTERN_REASONS: Record<Pattern, string> = {
@@ -30,7 +37,7 @@ function evenStar(n: number): number[] {
   while (starts.length < half) {
     const sorted = [...starts].sort((a, b) => a - b)
     const gaps = sorted.map((from, i) => ({ from, width: (sorted[i + 1] ?? half) - from }))
-    const widest = gaps.reduce((best, gap) => gap.width > best.width ? gap : best)
+    const widest = gaps.reduce((best, gap) => (gap.width > best.width ? gap : best))
     starts.push(widest.from + Math.floor(widest.width / 2))
   }
   return starts.flatMap(start => [start + 1, start + half + 1])
@@ -38,7 +45,7 @@ function evenStar(n: number): number[] {
 
 /** Odd counts step on by (n − 1)/2 places, which visits every place once. */
 function oddStar(n: number): number[] {
-  return Array.from({ length: n }, (_, i) => (i * (n - 1) / 2) % n + 1)
+  return Array.from({ length: n }, (_, i) => (((i * (n - 1)) / 2) % n) + 1)
 }
 
 function outwards(n: number): number[] {
@@ -58,9 +65,10 @@ function together(n: number, tools: number): number[][] {
   return starts.map(start => Array.from({ length: tools }, (_, tool) => start + tool * sector))
 }
 
-const orderOf = (pattern: 'star' | 'round', n: number): readonly number[] => pattern === 'round' || n < 3
-  ? Array.from({ length: n }, (_, i) => i + 1)
-  : STARS[n] ?? (n % 2 ? oddStar(n) : evenStar(n))
+const orderOf = (pattern: 'star' | 'round', n: number): readonly number[] =>
+  pattern === 'round' || n < 3
+    ? Array.from({ length: n }, (_, i) => i + 1)
+    : (STARS[n] ?? (n % 2 ? oddStar(n) : evenStar(n)))
 
 const singly = (order: readonly number[]) => order.map(bolt => [bolt])
 
@@ -76,9 +84,9 @@ const TOOLS: Partial<Record<Pattern, number>> = { 'two tools at once': 2, 'four 
 
 /** Where the bolts stand: on a circle, round a rectangle, or in two rows along a split line. */
 export type BoltLayout =
-  | { kind: 'circle', bolts: number }
-  | { kind: 'rectangle', along: number, across: number }
-  | { kind: 'split line', aSide: number }
+  | { kind: 'circle'; bolts: number }
+  | { kind: 'rectangle'; along: number; across: number }
+  | { kind: 'split line'; aSide: number }
 
 /** Number of bolts of a layout: a rectangle counts its corners once, a split line has both rows. */
 export function boltCount(layout: BoltLayout): number {
@@ -92,7 +100,8 @@ export function boltCount(layout: BoltLayout): number {
  * @example boltSteps('two tools at once', 8) // [[1, 5], [3, 7], [2, 6], [4, 8]]
  */
 export function boltSteps(pattern: Pattern, n: number): Result<readonly (readonly number[])[]> {
-  if (!Number.isInteger(n) || n < 2 || n > 200) return refuse(`A joint has 2 to 200 bolts; ${n} is not a count to plan for.`)
+  if (!Number.isInteger(n) || n < 2 || n > 200)
+    return refuse(`A joint has 2 to 200 bolts; ${n} is not a count to plan for.`)
   const tools = TOOLS[pattern] ?? 1
   if (n % tools) return refuse(`${n} bolts cannot be shared out evenly among ${tools} tools. Choose another order.`)
   return accept(STEPS[pattern](n))
@@ -115,26 +124,36 @@ export function boltOrder(pattern: Pattern, n: number): Result<readonly number[]
  */
 export function outwardsOn(layout: Exclude<BoltLayout, { kind: 'circle' }>): Result<readonly number[]> {
   const sides = layout.kind === 'rectangle' ? [layout.along, layout.across] : [layout.aSide]
-  if (!sides.every(side => Number.isInteger(side) && side >= 2 && side <= 50)) return refuse('A side has 2 to 50 bolts, corners counted.')
+  if (!sides.every(side => Number.isInteger(side) && side >= 2 && side <= 50))
+    return refuse('A side has 2 to 50 bolts, corners counted.')
   const points = boltPoints(layout)
   // Nearest the middle first; of a pair alike, the top row leads, then the one straight or slantwise across.
-  return accept(points.map((point, i) => ({ ...point, bolt: i + 1 })).sort((a, b) => Math.hypot(a.x, a.y) - Math.hypot(b.x, b.y) || a.y - b.y || (a.y < 0 ? a.x - b.x : b.x - a.x)).map(one => one.bolt))
+  return accept(
+    points
+      .map((point, i) => ({ ...point, bolt: i + 1 }))
+      .sort((a, b) => Math.hypot(a.x, a.y) - Math.hypot(b.x, b.y) || a.y - b.y || (a.y < 0 ? a.x - b.x : b.x - a.x))
+      .map(one => one.bolt),
+  )
 }
 
 /** Where each bolt stands, in pitches from the middle of the joint: x to the right, y down; bolt 1 first. */
-export function boltPoints(layout: BoltLayout): { x: number, y: number }[] {
+export function boltPoints(layout: BoltLayout): { x: number; y: number }[] {
   if (layout.kind === 'circle') {
     return Array.from({ length: layout.bolts }, (_, i) => {
-      const turn = 2 * Math.PI * i / layout.bolts
+      const turn = (2 * Math.PI * i) / layout.bolts
       return { x: Math.sin(turn), y: -Math.cos(turn) }
     })
   }
-  if (layout.kind === 'split line') return [-1, 1].flatMap(y => Array.from({ length: layout.aSide }, (_, i) => ({ x: i - (layout.aSide - 1) / 2, y })))
+  if (layout.kind === 'split line')
+    return [-1, 1].flatMap(y => Array.from({ length: layout.aSide }, (_, i) => ({ x: i - (layout.aSide - 1) / 2, y })))
   const { along, across } = layout
   const [right, down] = [(along - 1) / 2, (across - 1) / 2]
-  const side = (count: number, at: (i: number) => { x: number, y: number }) => Array.from({ length: count - 1 }, (_, i) => at(i))
+  const side = (count: number, at: (i: number) => { x: number; y: number }) =>
+    Array.from({ length: count - 1 }, (_, i) => at(i))
   return [
-    ...side(along, i => ({ x: i - right, y: -down })), ...side(across, i => ({ x: right, y: i - down })),
-    ...side(along, i => ({ x: right - i, y: down })), ...side(across, i => ({ x: -right, y: down - i })),
+    ...side(along, i => ({ x: i - right, y: -down })),
+    ...side(across, i => ({ x: right, y: i - down })),
+    ...side(along, i => ({ x: right - i, y: down })),
+    ...side(across, i => ({ x: -right, y: down - i })),
   ]
 }

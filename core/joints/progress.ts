@@ -11,9 +11,16 @@ export interface JointPlan {
   pattern: Parameters<typeof boltOrder>[0]
 }
 
-export interface Pull { bolt: number, torqueNm: number }
+export interface Pull {
+  bolt: number
+  torqueNm: number
+}
 
-export interface PulledBolt { bolt: number, torqueNm: number, verdict: Verdict }
+export interface PulledBolt {
+  bolt: number
+  torqueNm: number
+  verdict: Verdict
+}
 
 export interface JointProgress {
   order: readonly number[]
@@ -22,7 +29,7 @@ export interface JointProgress {
   /** The bolt to pull next; null when done, or when the joint must be slackened first. */
   next: number | null
   /** Target and permitted span of the pass in hand, or of the last. */
-  wanted: { targetNm: number, leastNm: number, mostNm: number }
+  wanted: { targetNm: number; leastNm: number; mostNm: number }
   /** Bolts of the pass in hand, or of the last, as last pulled. */
   pulled: PulledBolt[]
   /** Holds only when every bolt of every pass is in, in order and inside its span. */
@@ -35,7 +42,11 @@ function wantedIn({ targetNm, toleranceShare, passes }: JointPlan, pass: number)
   return { targetNm: target, leastNm: target * (1 - toleranceShare), mostNm: target * (1 + toleranceShare) }
 }
 
-interface PassState { pulled: PulledBolt[], next: number | null, strayed: { bolt: number, wanted: number } | null }
+interface PassState {
+  pulled: PulledBolt[]
+  next: number | null
+  strayed: { bolt: number; wanted: number } | null
+}
 
 function readPass(plan: JointPlan, order: readonly number[], pass: number, pulls: readonly Pull[]): PassState {
   const { leastNm, mostNm, targetNm } = wantedIn(plan, pass)
@@ -59,19 +70,50 @@ function readPass(plan: JointPlan, order: readonly number[], pass: number, pulls
  */
 export function jointProgress(plan: JointPlan, passes: readonly (readonly Pull[])[]): JointProgress {
   const order = boltOrder(plan.pattern, plan.bolts)
-  if (!order.ok) return { order: [], pass: null, next: null, wanted: wantedIn(plan, plan.passes.length), pulled: [], verdict: 'Open', faults: [order.why] }
+  if (!order.ok)
+    return {
+      order: [],
+      pass: null,
+      next: null,
+      wanted: wantedIn(plan, plan.passes.length),
+      pulled: [],
+      verdict: 'Open',
+      faults: [order.why],
+    }
   for (let pass = 1; pass <= plan.passes.length; pass++) {
     const state = readPass(plan, order.value, pass, passes[pass - 1] ?? [])
     const wanted = wantedIn(plan, pass)
     if (state.strayed) {
-      return { order: order.value, pass, next: null, wanted, pulled: state.pulled, verdict: 'Open', faults: [`Bolt ${state.strayed.bolt} was pulled when it was the turn of ${state.strayed.wanted}. Slacken the joint and start again.`] }
+      return {
+        order: order.value,
+        pass,
+        next: null,
+        wanted,
+        pulled: state.pulled,
+        verdict: 'Open',
+        faults: [
+          `Bolt ${state.strayed.bolt} was pulled when it was the turn of ${state.strayed.wanted}. Slacken the joint and start again.`,
+        ],
+      }
     }
     if (state.next !== null) {
       const bad = state.pulled.filter(one => one.verdict === 'Out')
-      const faults = bad.map(one => `Bolt ${one.bolt}: ${one.torqueNm > wanted.mostNm ? 'over, slack it and pull again' : 'under, pull again'}.`)
+      const faults = bad.map(
+        one =>
+          `Bolt ${one.bolt}: ${one.torqueNm > wanted.mostNm ? 'over, slack it and pull again' : 'under, pull again'}.`,
+      )
       return { order: order.value, pass, next: state.next, wanted, pulled: state.pulled, verdict: 'Open', faults }
     }
-    if (pass === plan.passes.length) return { order: order.value, pass: null, next: null, wanted, pulled: state.pulled, verdict: 'Holds', faults: [] }
+    if (pass === plan.passes.length)
+      return { order: order.value, pass: null, next: null, wanted, pulled: state.pulled, verdict: 'Holds', faults: [] }
   }
-  return { order: order.value, pass: null, next: null, wanted: wantedIn(plan, 1), pulled: [], verdict: 'Open', faults: ['The joint has no passes on its sheet.'] }
+  return {
+    order: order.value,
+    pass: null,
+    next: null,
+    wanted: wantedIn(plan, 1),
+    pulled: [],
+    verdict: 'Open',
+    faults: ['The joint has no passes on its sheet.'],
+  }
 }

@@ -7,12 +7,12 @@ import { accept, refuse, type Result } from '../result.ts'
  * Seen twice from the other end is itself.
  */
 export function fromOtherEnd(deg: number): number {
-  return (360 - deg % 360) % 360
+  return (360 - (deg % 360)) % 360
 }
 
 /** An angle as a clock place, to the nearest five minutes: 75 → `2:30`, 0 → `12:00`. */
 export function clockText(deg: number): string {
-  const minutes = Math.round((((deg % 360) + 360) % 360) * 2 / 5) * 5 % 720
+  const minutes = (Math.round(((((deg % 360) + 360) % 360) * 2) / 5) * 5) % 720
   return `${Math.floor(minutes / 60) || 12}:${String(minutes % 60).padStart(2, '0')}`
 }
 
@@ -21,11 +21,12 @@ export function parseClock(text: string): Result<number> {
   const match = /^\s*(\d{1,2})(?:[:.](\d{2}))?\s*(?:o'?clock)?\s*$/i.exec(text)
   const hour = Number(match?.[1])
   const minute = Number(match?.[2] ?? 0)
-  if (!match || hour < 1 || hour > 12 || minute > 59) return refuse(`“${text}” is not a clock place. Write it from 1 to 12, such as 2:30; 12 is top.`)
+  if (!match || hour < 1 || hour > 12 || minute > 59)
+    return refuse(`“${text}” is not a clock place. Write it from 1 to 12, such as 2:30; 12 is top.`)
   return accept((hour % 12) * 30 + minute / 2)
 }
 
 /** Smallest angle between two directions, 0 to 180 degrees. */
 export function angleBetween(a: number, b: number): number {
-  return Math.abs(((a - b + 540) % 360 + 360) % 360 - 180)
+  return Math.abs(((((a - b + 540) % 360) + 360) % 360) - 180)
 }

@@ -20,7 +20,12 @@ export function gearMesh(pinionTeeth: number, wheelTeeth: number): Result<GearMe
   if (![pinionTeeth, wheelTeeth].every(teeth => Number.isInteger(teeth) && teeth >= 5 && teeth <= 2000))
     return refuse('Tooth counts are whole numbers from 5 to 2000. Count again, with a mark where you began.')
   const meshes = greatestCommonDivisor(pinionTeeth, wheelTeeth)
-  return accept({ meshes, hunting: meshes === 1, pinionTurnsToRepeat: wheelTeeth / meshes, wheelTurnsToRepeat: pinionTeeth / meshes })
+  return accept({
+    meshes,
+    hunting: meshes === 1,
+    pinionTurnsToRepeat: wheelTeeth / meshes,
+    wheelTurnsToRepeat: pinionTeeth / meshes,
+  })
 }
 
 export interface ToothMeeting {
@@ -37,12 +42,27 @@ export interface ToothMeeting {
  * meets wheel tooth j after k turns where (i − 1) + k·z1 ≡ (j − 1) modulo z2. Teeth are counted from 1 in mesh order.
  * Refused: what {@link gearMesh} refuses, a tooth that the wheel does not have.
  */
-export function toothMeeting(pinionTeeth: number, wheelTeeth: number, pinionTooth: number, wheelTooth: number): Result<ToothMeeting> {
+export function toothMeeting(
+  pinionTeeth: number,
+  wheelTeeth: number,
+  pinionTooth: number,
+  wheelTooth: number,
+): Result<ToothMeeting> {
   const mesh = gearMesh(pinionTeeth, wheelTeeth)
   if (!mesh.ok) return mesh
-  if (!Number.isInteger(pinionTooth) || pinionTooth < 1 || pinionTooth > pinionTeeth || !Number.isInteger(wheelTooth) || wheelTooth < 1 || wheelTooth > wheelTeeth)
+  if (
+    !Number.isInteger(pinionTooth) ||
+    pinionTooth < 1 ||
+    pinionTooth > pinionTeeth ||
+    !Number.isInteger(wheelTooth) ||
+    wheelTooth < 1 ||
+    wheelTooth > wheelTeeth
+  )
     return refuse(`Teeth are counted from 1: the pinion has ${pinionTeeth}, the wheel ${wheelTeeth}.`)
-  const order = Array.from({ length: mesh.value.pinionTurnsToRepeat }, (_, k) => (pinionTooth - 1 + k * pinionTeeth) % wheelTeeth + 1)
+  const order = Array.from(
+    { length: mesh.value.pinionTurnsToRepeat },
+    (_, k) => ((pinionTooth - 1 + k * pinionTeeth) % wheelTeeth) + 1,
+  )
   const at = order.indexOf(wheelTooth)
   return accept({ meet: at >= 0, afterPinionTurns: at >= 0 ? at : null, meets: order.slice(0, 60) })
 }

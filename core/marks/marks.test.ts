@@ -1,46 +1,112 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { must, refused } from '../../tests/must.ts'
-import { chainMarks, checkPlaces, fromOtherEnd, gearMesh, marksMeet, senseFromOtherEnd, toothMeeting, turnFor, type MarkRule } from './index.ts'
+import {
+  chainMarks,
+  checkPlaces,
+  fromOtherEnd,
+  gearMesh,
+  marksMeet,
+  senseFromOtherEnd,
+  toothMeeting,
+  turnFor,
+  type MarkRule,
+} from './index.ts'
 
 describe('turning sense', () => {
-  it.each([['right', 'tighten', 'the nut or head', 'clockwise'], ['right', 'slacken', 'the nut or head', 'anticlockwise'], ['left', 'tighten', 'the nut or head', 'anticlockwise'], ['left', 'slacken', 'the nut or head', 'clockwise'], ['right', 'tighten', 'behind it', 'anticlockwise'], ['left', 'slacken', 'behind it', 'anticlockwise']] as const)('%s-hand, %s, from %s: %s', (hand, act, from, sense) => expect(turnFor(hand, act, from)).toBe(sense))
-  it('seen twice from the other end is itself', () => expect(senseFromOtherEnd(senseFromOtherEnd('clockwise'))).toBe('clockwise'))
+  it.each([
+    ['right', 'tighten', 'the nut or head', 'clockwise'],
+    ['right', 'slacken', 'the nut or head', 'anticlockwise'],
+    ['left', 'tighten', 'the nut or head', 'anticlockwise'],
+    ['left', 'slacken', 'the nut or head', 'clockwise'],
+    ['right', 'tighten', 'behind it', 'anticlockwise'],
+    ['left', 'slacken', 'behind it', 'anticlockwise'],
+  ] as const)('%s-hand, %s, from %s: %s', (hand, act, from, sense) => expect(turnFor(hand, act, from)).toBe(sense))
+  it('seen twice from the other end is itself', () =>
+    expect(senseFromOtherEnd(senseFromOtherEnd('clockwise'))).toBe('clockwise'))
   it('mirrored twice is itself', () => {
-    fc.assert(fc.property(fc.integer({ min: 0, max: 359 }), (deg) => { expect(fromOtherEnd(fromOtherEnd(deg))).toBe(deg) }))
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: 359 }), deg => {
+        expect(fromOtherEnd(fromOtherEnd(deg))).toBe(deg)
+      }),
+    )
   })
 })
 
 describe('chains of marks', () => {
-  const mark = (a: string, b: string, deg: number, more: Partial<MarkRule> = {}): MarkRule => ({ a, b, deg, toleranceDeg: 1, ...more })
-  it('A–C follows from A–B and B–C', () => expect(must(chainMarks([mark('A', 'B', 90), mark('B', 'C', 120)]))).toEqual({ anglesDeg: { A: 0, B: 90, C: 210 }, contradictions: [] }))
-  it('goes against a rule’s own direction, too', () => expect(must(chainMarks([mark('A', 'B', 90), mark('C', 'B', 30)])).anglesDeg.C).toBe(60))
-  it('a part that nothing leads to stays unknown', () => expect(must(chainMarks([mark('A', 'B', 90), mark('C', 'D', 30)])).anglesDeg).toMatchObject({ A: 0, B: 90, C: null, D: null }))
+  const mark = (a: string, b: string, deg: number, more: Partial<MarkRule> = {}): MarkRule => ({
+    a,
+    b,
+    deg,
+    toleranceDeg: 1,
+    ...more,
+  })
+  it('A–C follows from A–B and B–C', () =>
+    expect(must(chainMarks([mark('A', 'B', 90), mark('B', 'C', 120)]))).toEqual({
+      anglesDeg: { A: 0, B: 90, C: 210 },
+      contradictions: [],
+    }))
+  it('goes against a rule’s own direction, too', () =>
+    expect(must(chainMarks([mark('A', 'B', 90), mark('C', 'B', 30)])).anglesDeg.C).toBe(60))
+  it('a part that nothing leads to stays unknown', () =>
+    expect(must(chainMarks([mark('A', 'B', 90), mark('C', 'D', 30)])).anglesDeg).toMatchObject({
+      A: 0,
+      B: 90,
+      C: null,
+      D: null,
+    }))
   it('names the rules of a ring that does not close', () => {
     const { contradictions } = must(chainMarks([mark('A', 'B', 90), mark('B', 'C', 120), mark('A', 'C', 180)]))
     expect(contradictions).toHaveLength(1)
     expect(contradictions[0]!.missDeg).toBeCloseTo(30, 9)
     expect(contradictions[0]!.rules.flat().sort()).toEqual(['A', 'A', 'B', 'B', 'C', 'C'])
   })
-  it('finds it away from the first part, too', () => expect(must(chainMarks([mark('A', 'B', 0), mark('C', 'D', 10), mark('C', 'D', 40)])).contradictions).toHaveLength(1))
-  it.each([[3, 0], [3.1, 1]])('tolerances add up along the ring: miss of %s', (miss, count) => expect(must(chainMarks([mark('A', 'B', 90), mark('B', 'C', 90), mark('A', 'C', 180 + miss)])).contradictions).toHaveLength(count))
+  it('finds it away from the first part, too', () =>
+    expect(must(chainMarks([mark('A', 'B', 0), mark('C', 'D', 10), mark('C', 'D', 40)])).contradictions).toHaveLength(
+      1,
+    ))
+  it.each([
+    [3, 0],
+    [3.1, 1],
+  ])('tolerances add up along the ring: miss of %s', (miss, count) =>
+    expect(
+      must(chainMarks([mark('A', 'B', 90), mark('B', 'C', 90), mark('A', 'C', 180 + miss)])).contradictions,
+    ).toHaveLength(count),
+  )
   it('a symmetric part closes a ring in its steps', () => {
     expect(must(chainMarks([mark('A', 'B', 0), mark('A', 'B', 120, { symmetry: 3 })])).contradictions).toHaveLength(0)
     expect(must(chainMarks([mark('A', 'B', 0), mark('A', 'B', 100, { symmetry: 3 })])).contradictions).toHaveLength(1)
   })
   it('angles taken from true positions never contradict', () => {
     const truth = fc.array(fc.integer({ min: 0, max: 359 }), { minLength: 3, maxLength: 6 })
-    fc.assert(fc.property(truth, fc.array(fc.tuple(fc.nat(5), fc.nat(5)), { minLength: 1, maxLength: 10 }), (at, pairs) => {
-      const rules = pairs.map(([i, j]) => [i % at.length, j % at.length] as const).filter(([i, j]) => i !== j).map(([i, j]) => mark(`p${i}`, `p${j}`, at[j]! - at[i]!))
-      if (!rules.length) return
-      const { anglesDeg, contradictions } = must(chainMarks(rules))
-      expect(contradictions).toEqual([])
-      const first = Number(rules[0]!.a.slice(1))
-      for (const [part, deg] of Object.entries(anglesDeg)) if (deg !== null) expect(deg).toBe((((at[Number(part.slice(1))]! - at[first]!) % 360) + 360) % 360)
-    }))
+    fc.assert(
+      fc.property(truth, fc.array(fc.tuple(fc.nat(5), fc.nat(5)), { minLength: 1, maxLength: 10 }), (at, pairs) => {
+        const rules = pairs
+          .map(([i, j]) => [i % at.length, j % at.length] as const)
+          .filter(([i, j]) => i !== j)
+          .map(([i, j]) => mark(`p${i}`, `p${j}`, at[j]! - at[i]!))
+        if (!rules.length) return
+        const { anglesDeg, contradictions } = must(chainMarks(rules))
+        expect(contradictions).toEqual([])
+        const first = Number(rules[0]!.a.slice(1))
+        for (const [part, deg] of Object.entries(anglesDeg))
+          if (deg !== null) expect(deg).toBe((((at[Number(part.slice(1))]! - at[first]!) % 360) + 360) % 360)
+      }),
+    )
   })
-  it.each([[[]], [[mark('A', 'A', 0)]], [[mark('A', 'B', Number.NaN)]], [[mark('A', 'B', 0, { symmetry: 0 })]]])('refuses %j', rules => refused(chainMarks(rules)))
-  it.each([[182, 0, 2, 2, true], [182.1, 0, 2, 2, false], [359, 0, 1, 1, true], [90, 0, 2, 4, true], [45, 0, 2, 4, false]])('%s° against %s ± %s in %s', (stands, deg, toleranceDeg, symmetry, meets) => expect(marksMeet(stands, { deg, toleranceDeg, symmetry }).meets).toBe(meets))
+  it.each([[[]], [[mark('A', 'A', 0)]], [[mark('A', 'B', Number.NaN)]], [[mark('A', 'B', 0, { symmetry: 0 })]]])(
+    'refuses %j',
+    rules => refused(chainMarks(rules)),
+  )
+  it.each([
+    [182, 0, 2, 2, true],
+    [182.1, 0, 2, 2, false],
+    [359, 0, 1, 1, true],
+    [90, 0, 2, 4, true],
+    [45, 0, 2, 4, false],
+  ])('%s° against %s ± %s in %s', (stands, deg, toleranceDeg, symmetry, meets) =>
+    expect(marksMeet(stands, { deg, toleranceDeg, symmetry }).meets).toBe(meets),
+  )
 })
 
 describe('teeth', () => {
@@ -53,21 +119,45 @@ describe('teeth', () => {
   })
   it('is what turning by hand finds', () => {
     const teeth = fc.integer({ min: 5, max: 40 })
-    fc.assert(fc.property(teeth, teeth, fc.nat(39), fc.nat(39), (z1, z2, i, j) => {
-      const [pinion, wheel] = [i % z1, j % z2]
-      const found = Array.from({ length: gearMesh(z1, z2).ok ? z2 : 0 }, (_, turn) => (pinion + turn * z1) % z2).indexOf(wheel)
-      expect(must(toothMeeting(z1, z2, pinion + 1, wheel + 1)).afterPinionTurns).toBe(found < 0 ? null : found)
-    }))
+    fc.assert(
+      fc.property(teeth, teeth, fc.nat(39), fc.nat(39), (z1, z2, i, j) => {
+        const [pinion, wheel] = [i % z1, j % z2]
+        const found = Array.from(
+          { length: gearMesh(z1, z2).ok ? z2 : 0 },
+          (_, turn) => (pinion + turn * z1) % z2,
+        ).indexOf(wheel)
+        expect(must(toothMeeting(z1, z2, pinion + 1, wheel + 1)).afterPinionTurns).toBe(found < 0 ? null : found)
+      }),
+    )
   })
-  it.each([[22, 110, 0, 1], [22, 110, 23, 1], [22, 110, 1, 111], [4, 110, 1, 1]])('refuses %s %s %s %s', (...teeth) => refused(toothMeeting(...teeth as [number, number, number, number])))
+  it.each([
+    [22, 110, 0, 1],
+    [22, 110, 23, 1],
+    [22, 110, 1, 111],
+    [4, 110, 1, 1],
+  ])('refuses %s %s %s %s', (...teeth) => refused(toothMeeting(...(teeth as [number, number, number, number]))))
 })
 
 describe('places', () => {
   const put = (part: string, cameFrom: string, wentTo: string, renewed = false) => ({ part, cameFrom, wentTo, renewed })
-  it('all home is nothing to say', () => expect(must(checkPlaces([put('a', '1', '1'), put('b', '2', '2')]))).toEqual({ swaps: [], strays: [], twice: [] }))
-  it('two that changed over are a swap', () => expect(must(checkPlaces([put('a', '1', '2'), put('b', '2', '1')])).swaps).toEqual([{ parts: ['a', 'b'], places: ['1', '2'] }]))
-  it('three in a ring are one swap', () => expect(must(checkPlaces([put('a', '1', '2'), put('b', '2', '3'), put('c', '3', '1')])).swaps[0]!.parts).toEqual(['a', 'b', 'c']))
-  it('one astray is a stray, and a place with two is named', () => expect(must(checkPlaces([put('a', '1', '2'), put('b', '2', '2')]))).toMatchObject({ swaps: [], strays: [{ part: 'a' }], twice: [{ place: '2', parts: ['a', 'b'] }] }))
+  it('all home is nothing to say', () =>
+    expect(must(checkPlaces([put('a', '1', '1'), put('b', '2', '2')]))).toEqual({ swaps: [], strays: [], twice: [] }))
+  it('two that changed over are a swap', () =>
+    expect(must(checkPlaces([put('a', '1', '2'), put('b', '2', '1')])).swaps).toEqual([
+      { parts: ['a', 'b'], places: ['1', '2'] },
+    ]))
+  it('three in a ring are one swap', () =>
+    expect(must(checkPlaces([put('a', '1', '2'), put('b', '2', '3'), put('c', '3', '1')])).swaps[0]!.parts).toEqual([
+      'a',
+      'b',
+      'c',
+    ]))
+  it('one astray is a stray, and a place with two is named', () =>
+    expect(must(checkPlaces([put('a', '1', '2'), put('b', '2', '2')]))).toMatchObject({
+      swaps: [],
+      strays: [{ part: 'a' }],
+      twice: [{ place: '2', parts: ['a', 'b'] }],
+    }))
   it('a renewed part may go anywhere', () => expect(must(checkPlaces([put('a', '1', '2', true)])).strays).toEqual([]))
   it('refuses nothing, and one part twice', () => {
     refused(checkPlaces([]))

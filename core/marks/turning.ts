@@ -1,7 +1,7 @@
 export type Hand = 'right' | 'left'
 export type Sense = 'clockwise' | 'anticlockwise'
 
-const other = (sense: Sense): Sense => sense === 'clockwise' ? 'anticlockwise' : 'clockwise'
+const other = (sense: Sense): Sense => (sense === 'clockwise' ? 'anticlockwise' : 'clockwise')
 
 /**
  * Which way to turn as one stands: a right-hand nut tightens clockwise as seen from the nut, a left-hand one the other way;

@@ -4,7 +4,9 @@ import balance from '../../tests/vectors/balance.json'
 import { permissibleUnbalance, sharedUnbalance } from './index.ts'
 
 describe('balance', () => {
-  it.each(balance.cases)('worked case %#', ({ input, expect: wanted }) => allNear(must(permissibleUnbalance(input.grade, input.speedPerMin, input.massKg)), wanted))
+  it.each(balance.cases)('worked case %#', ({ input, expect: wanted }) =>
+    allNear(must(permissibleUnbalance(input.grade, input.speedPerMin, input.massKg)), wanted),
+  )
   it('shares between the planes, never less than three tenths', () => {
     expect(must(sharedUnbalance(100, 0.2, 0.2))).toEqual({ aGmm: 50, bGmm: 50 })
     near(must(sharedUnbalance(100, 0.9, 0.1)).aGmm, 30)

@@ -12,14 +12,23 @@ export const SUPPORTS = ['rigid', 'flexible'] as const
 export const OTHER_MACHINES = ['reciprocating machine', 'gear unit', 'set of 15 kW or less', 'pump'] as const
 
 export type Zone = 'A' | 'B' | 'C' | 'D'
-export interface VibrationZone { zone: Zone, limits: readonly [number, number, number] }
+export interface VibrationZone {
+  zone: Zone
+  limits: readonly [number, number, number]
+}
 
 /**
  * Zone of a vibration velocity by group and support (ISO 20816-3, r.m.s., bearing housings, non-rotating parts).
  * Refused by name: reciprocating machines, gear units, small sets and pumps, which have parts of their own; a velocity below nought.
  */
-export function vibrationZone(mmPerS: number, group: VibrationGroup, support: typeof SUPPORTS[number], other?: typeof OTHER_MACHINES[number]): Result<VibrationZone> {
-  if (other) return refuse(`A ${other} is not judged by ISO 20816-3: it has a part of its own. Take the limits from the sheet.`)
+export function vibrationZone(
+  mmPerS: number,
+  group: VibrationGroup,
+  support: (typeof SUPPORTS)[number],
+  other?: (typeof OTHER_MACHINES)[number],
+): Result<VibrationZone> {
+  if (other)
+    return refuse(`A ${other} is not judged by ISO 20816-3: it has a part of its own. Take the limits from the sheet.`)
   if (!(mmPerS >= 0)) return refuse('A velocity r.m.s. is not below nought.')
   const limits = ZONES[group][support]
   const zone = (['A', 'B', 'C', 'D'] as const)[limits.filter(limit => mmPerS > limit).length]!

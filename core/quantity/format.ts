@@ -28,23 +28,34 @@ export function fixed(value: number, decimals: number): string {
  * @param mm any finite length in millimetres
  */
 export function formatInchFraction(mm: number): string {
-  const sixtyFourths = Math.round(Math.abs(mm) / 25.4 * 64)
+  const sixtyFourths = Math.round((Math.abs(mm) / 25.4) * 64)
   const sign = mm < 0 && sixtyFourths > 0 ? '-' : ''
   const whole = Math.floor(sixtyFourths / 64)
   let over = sixtyFourths % 64
   let under = 64
-  while (over > 0 && over % 2 === 0) { over /= 2; under /= 2 }
+  while (over > 0 && over % 2 === 0) {
+    over /= 2
+    under /= 2
+  }
   const parts = [whole || !over ? String(whole) : '', over ? `${over}/${under}` : '']
   return `${sign}${parts.filter(Boolean).join(' ')} in`
 }
 
-export interface LengthDisplay { figure: string, unit: UnitName }
+export interface LengthDisplay {
+  figure: string
+  unit: UnitName
+}
 
 /**
  * A length split into figure and unit the way the chosen system shows it. Millimetres keep `decimals`; inches keep
  * enough decimals that a micrometre is not lost (decimal inch: one more than millimetres; thou: one fewer than µm).
  */
-export function displayLength(mm: number, system: LengthSystem, decimals = 3, style: InchStyle = 'decimal'): LengthDisplay {
+export function displayLength(
+  mm: number,
+  system: LengthSystem,
+  decimals = 3,
+  style: InchStyle = 'decimal',
+): LengthDisplay {
   if (system === 'mm') return { figure: fixed(mm, decimals), unit: 'mm' }
   if (style === 'thou') return { figure: fixed(fromBase(mm, 'thou'), 2), unit: 'thou' }
   if (style === 'fraction') return { figure: formatInchFraction(mm).replace(/ in$/, ''), unit: 'in' }

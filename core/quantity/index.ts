@@ -1,3 +1,11 @@
 export { parseQuantity, fromBase, toBase, type Field, type Quantity } from './parse.ts'
-export { formatQuantity, formatInchFraction, displayLength, fixed, type LengthSystem, type InchStyle, type LengthDisplay } from './format.ts'
+export {
+  formatQuantity,
+  formatInchFraction,
+  displayLength,
+  fixed,
+  type LengthSystem,
+  type InchStyle,
+  type LengthDisplay,
+} from './format.ts'
 export { UNITS, BASE_UNIT, KINDS, type Kind, type UnitName } from './units.ts'

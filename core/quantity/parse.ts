@@ -41,16 +41,35 @@ function findUnit(text: string, kind: Kind): Result<UnitName> {
   const names = SPELLINGS.get(key)
   const mine = names?.find(name => UNITS[name].kind === kind)
   if (mine) return accept(mine)
-  if (names?.[0]) return refuse(`“${text}” is a unit of ${KIND_WORDS[UNITS[names[0]].kind]}; this field takes ${KIND_WORDS[kind]}. Give it in ${BASE_UNIT[kind]}.`)
+  if (names?.[0])
+    return refuse(
+      `“${text}” is a unit of ${KIND_WORDS[UNITS[names[0]].kind]}; this field takes ${KIND_WORDS[kind]}. Give it in ${BASE_UNIT[kind]}.`,
+    )
   if (text.split(/\s+/).filter(word => SPELLINGS.has(squeeze(word))).length > 1)
     return refuse(`“${text}” names two units. Leave one.`)
   return refuse(`“${text}” is not a unit known here. Give the figure in ${BASE_UNIT[kind]}, or leave the unit out.`)
 }
 
 const KIND_WORDS: Record<Kind, string> = {
-  length: 'length', torque: 'torque', pressure: 'pressure', temperature: 'temperature', temperatureDifference: 'temperature difference',
-  mass: 'mass', force: 'force', angle: 'angle', speed: 'speed', time: 'time', count: 'count',
-  ratio: 'a bare figure or a share', velocity: 'vibration velocity', resistance: 'resistance', volume: 'volume', temperatureRate: 'rate of temperature', unbalance: 'unbalance', current: 'current', power: 'power',
+  length: 'length',
+  torque: 'torque',
+  pressure: 'pressure',
+  temperature: 'temperature',
+  temperatureDifference: 'temperature difference',
+  mass: 'mass',
+  force: 'force',
+  angle: 'angle',
+  speed: 'speed',
+  time: 'time',
+  count: 'count',
+  ratio: 'a bare figure or a share',
+  velocity: 'vibration velocity',
+  resistance: 'resistance',
+  volume: 'volume',
+  temperatureRate: 'rate of temperature',
+  unbalance: 'unbalance',
+  current: 'current',
+  power: 'power',
 }
 
 /** Decimal readings of a figure: one when it is plain, two when a comma may be decimal or thousands. */
@@ -65,7 +84,9 @@ function readFigure(figure: string): Result<number[]> {
   }
   const marks = body.replace(/\d/g, '')
   if (marks.includes('.') && marks.includes(','))
-    return refuse(`“${figure}” has both a point and a comma. Write the figure with one decimal mark and no thousands mark.`)
+    return refuse(
+      `“${figure}” has both a point and a comma. Write the figure with one decimal mark and no thousands mark.`,
+    )
   if (marks.length > 1) return refuse(`“${figure}” has more than one decimal mark. Write it with one.`)
   const asDecimal = sign * Number(body.replace(',', '.'))
   const thousands = /^[1-9]\d{0,2},\d{3}$/.test(body)
@@ -84,7 +105,11 @@ function challenge(value: number, unit: UnitName, field: Field): string {
   const [low, high] = field.span!
   const shown = tidy(fromBase(value, unit))
   const slip = [10, 100, 1000, 0.1, 0.01, 0.001].find(by => inside(value * by, field.span))
-  const hint = slip ? ' Did the decimal mark slip?' : inside(value * 25.4, field.span) && field.kind === 'length' ? ' Was it in inches?' : ''
+  const hint = slip
+    ? ' Did the decimal mark slip?'
+    : inside(value * 25.4, field.span) && field.kind === 'length'
+      ? ' Was it in inches?'
+      : ''
   return `${shown} ${unit} cannot be ${field.label ? `a reading of ${field.label}` : 'right here'}: believable is ${tidy(fromBase(low, unit))} to ${tidy(fromBase(high, unit))} ${unit}.${hint} Check it and type it again.`
 }
 
@@ -121,9 +146,11 @@ export function parseQuantity(text: string, field: Field): Result<Quantity> {
   const unit: Unit = UNITS[found.value]
 
   if (field.reference && unit.reference !== field.reference)
-    return refuse(unit.reference
-      ? `“${clean}” is ${unit.reference} pressure; this field takes ${field.reference} pressure.`
-      : `Gauge or absolute? This field takes ${field.reference} pressure: write it as ${field.reference === 'gauge' ? 'barg or psig' : 'bara or psia'}.`)
+    return refuse(
+      unit.reference
+        ? `“${clean}” is ${unit.reference} pressure; this field takes ${field.reference} pressure.`
+        : `Gauge or absolute? This field takes ${field.reference} pressure: write it as ${field.reference === 'gauge' ? 'barg or psig' : 'bara or psia'}.`,
+    )
 
   const values = figures.value.map(figure => toBase(figure, found.value))
   const believable = field.span ? values.filter(value => inside(value, field.span)) : values

@@ -1,7 +1,19 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import vectors from '../../tests/vectors/quantities.json'
-import { BASE_UNIT, displayLength, formatInchFraction, formatQuantity, fromBase, KINDS, parseQuantity, UNITS, type Field, type Kind, type UnitName } from './index.ts'
+import {
+  BASE_UNIT,
+  displayLength,
+  formatInchFraction,
+  formatQuantity,
+  fromBase,
+  KINDS,
+  parseQuantity,
+  UNITS,
+  type Field,
+  type Kind,
+  type UnitName,
+} from './index.ts'
 
 const value = (text: string, field: Field) => {
   const read = parseQuantity(text, field)
@@ -20,17 +32,36 @@ describe('worked cases', () => {
 
 describe('what people write', () => {
   it.each([
-    ['59.983', length, 59.983], ['−0.02', length, -0.02], ['+0,5', length, 0.5], ['1-3/8 in', length, 34.925], ['3⁄16″', length, 4.7625],
-    ['0,250', length, 0.25], ['.5', length, 0.5], ['180 ft·lb', { kind: 'torque' }, 180 * 4.4482216152605 * 0.3048], ['30 lbf in', { kind: 'torque' }, 30 * 4.4482216152605 * 0.0254],
-    ['36 °F', { kind: 'temperatureDifference' }, 20], ['-40 °F', { kind: 'temperature' }, -40], ['2 barg', { kind: 'pressure', reference: 'gauge' }, 0.2],
-    ['25', { kind: 'length', unit: 'µm' }, 0.025], ['180 kg', { kind: 'mass' }, 180],
+    ['59.983', length, 59.983],
+    ['−0.02', length, -0.02],
+    ['+0,5', length, 0.5],
+    ['1-3/8 in', length, 34.925],
+    ['3⁄16″', length, 4.7625],
+    ['0,250', length, 0.25],
+    ['.5', length, 0.5],
+    ['180 ft·lb', { kind: 'torque' }, 180 * 4.4482216152605 * 0.3048],
+    ['30 lbf in', { kind: 'torque' }, 30 * 4.4482216152605 * 0.0254],
+    ['36 °F', { kind: 'temperatureDifference' }, 20],
+    ['-40 °F', { kind: 'temperature' }, -40],
+    ['2 barg', { kind: 'pressure', reference: 'gauge' }, 0.2],
+    ['25', { kind: 'length', unit: 'µm' }, 0.025],
+    ['180 kg', { kind: 'mass' }, 180],
   ] as [string, Field, number][])('%s', (text, field, wanted) => expect(value(text, field)).toBeCloseTo(wanted, 9))
 
   it.each([
-    ['6 bar', { kind: 'pressure', reference: 'gauge' }, 'Gauge or absolute'], ['6 bara', { kind: 'pressure', reference: 'gauge' }, 'absolute pressure'],
-    ['2 ton', { kind: 'mass' }, '2000 lb'], ['1,250', length, 'decimal or thousands'], ['60 mil', journal, 'thousandth of an inch'],
-    ['5 furlongs', length, 'not a unit'], ['12 mm in', length, 'two units'], ['1.2.3', length, 'more than one'], ['   ', length, 'Nothing typed'],
-    ['9'.repeat(60), length, 'too long'], ['1/0', length, 'nothing'], ['NaN', length, 'not a figure'], ['1e3', length, 'not a unit'],
+    ['6 bar', { kind: 'pressure', reference: 'gauge' }, 'Gauge or absolute'],
+    ['6 bara', { kind: 'pressure', reference: 'gauge' }, 'absolute pressure'],
+    ['2 ton', { kind: 'mass' }, '2000 lb'],
+    ['1,250', length, 'decimal or thousands'],
+    ['60 mil', journal, 'thousandth of an inch'],
+    ['5 furlongs', length, 'not a unit'],
+    ['12 mm in', length, 'two units'],
+    ['1.2.3', length, 'more than one'],
+    ['   ', length, 'Nothing typed'],
+    ['9'.repeat(60), length, 'too long'],
+    ['1/0', length, 'nothing'],
+    ['NaN', length, 'not a figure'],
+    ['1e3', length, 'not a unit'],
   ] as [string, Field, string][])('refuses %s', (text, field, wanted) => expect(value(text, field)).toContain(wanted))
 
   it('lets the span settle a comma that could be either', () => {
@@ -38,7 +69,12 @@ describe('what people write', () => {
     expect(value('59,983', length)).toContain('thousands')
   })
 
-  it.each([['0.06', 'decimal mark'], ['6000', 'decimal mark'], ['2.36', 'inches'], ['70.001', 'believable is 50 to 70 mm']])('challenges a 60 mm journal typed as %s', (text, hint) => {
+  it.each([
+    ['0.06', 'decimal mark'],
+    ['6000', 'decimal mark'],
+    ['2.36', 'inches'],
+    ['70.001', 'believable is 50 to 70 mm'],
+  ])('challenges a 60 mm journal typed as %s', (text, hint) => {
     expect(value(text, journal)).toContain('cannot be a reading of a 60 mm journal')
     expect(value(text, journal)).toContain(hint)
   })
@@ -53,21 +89,34 @@ describe('laws', () => {
   const units = (Object.keys(UNITS) as UnitName[]).filter(unit => unit !== 'pcs')
 
   it('parse after format is identity, in every unit', () => {
-    fc.assert(fc.property(fc.constantFrom(...units), fc.integer({ min: -9_999_999, max: 9_999_999 }), fc.integer({ min: 0, max: 6 }), (unit, figure, decimals) => {
-      const text = `${(figure / 10 ** decimals).toFixed(decimals)} ${unit}`
-      const reference = 'reference' in UNITS[unit] ? (UNITS[unit] as { reference: 'gauge' | 'absolute' }).reference : undefined
-      const read = parseQuantity(text, { kind: UNITS[unit].kind, reference })
-      expect(read.ok).toBe(true)
-      if (read.ok) expect(Number(formatQuantity(read.value.value, unit, decimals).split(' ')[0])).toBe(figure === 0 ? 0 : figure / 10 ** decimals)
-    }))
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...units),
+        fc.integer({ min: -9_999_999, max: 9_999_999 }),
+        fc.integer({ min: 0, max: 6 }),
+        (unit, figure, decimals) => {
+          const text = `${(figure / 10 ** decimals).toFixed(decimals)} ${unit}`
+          const reference =
+            'reference' in UNITS[unit] ? (UNITS[unit] as { reference: 'gauge' | 'absolute' }).reference : undefined
+          const read = parseQuantity(text, { kind: UNITS[unit].kind, reference })
+          expect(read.ok).toBe(true)
+          if (read.ok)
+            expect(Number(formatQuantity(read.value.value, unit, decimals).split(' ')[0])).toBe(
+              figure === 0 ? 0 : figure / 10 ** decimals,
+            )
+        },
+      ),
+    )
   })
 
   it('never throws and never gives a number that is not one', () => {
-    fc.assert(fc.property(fc.string({ unit: 'binary' }), fc.constantFrom(...KINDS), (text, kind) => {
-      const read = parseQuantity(text, { kind })
-      if (read.ok) expect(Number.isFinite(read.value.value)).toBe(true)
-      else expect(read.why.length).toBeGreaterThan(10)
-    }))
+    fc.assert(
+      fc.property(fc.string({ unit: 'binary' }), fc.constantFrom(...KINDS), (text, kind) => {
+        const read = parseQuantity(text, { kind })
+        if (read.ok) expect(Number.isFinite(read.value.value)).toBe(true)
+        else expect(read.why.length).toBeGreaterThan(10)
+      }),
+    )
   })
 
   it('every kind has its base unit', () => {
@@ -76,7 +125,14 @@ describe('laws', () => {
 })
 
 describe('display', () => {
-  it.each([[34.925, '1 3/8 in'], [4.7625, '3/16 in'], [25.4, '1 in'], [0, '0 in'], [-12.7, '-1/2 in'], [25.39, '1 in']])('%s mm as a fraction', (mm, text) => expect(formatInchFraction(mm)).toBe(text))
+  it.each([
+    [34.925, '1 3/8 in'],
+    [4.7625, '3/16 in'],
+    [25.4, '1 in'],
+    [0, '0 in'],
+    [-12.7, '-1/2 in'],
+    [25.39, '1 in'],
+  ])('%s mm as a fraction', (mm, text) => expect(formatInchFraction(mm)).toBe(text))
   it('shows lengths in the chosen system', () => {
     expect(displayLength(59.983, 'mm')).toEqual({ figure: '59.983', unit: 'mm' })
     expect(displayLength(59.983, 'inch')).toEqual({ figure: '2.3615', unit: 'in' })

@@ -2,8 +2,28 @@
  * Units as data. `factor` turns one of the unit into the base unit of its kind; `offset` is added afterwards (temperatures only).
  * Factors are exact by definition: international yard and pound agreement (1959), standard gravity 9.80665 m/s², lbf from both.
  */
-export const KINDS = ['length', 'torque', 'pressure', 'temperature', 'temperatureDifference', 'mass', 'force', 'angle', 'speed', 'time', 'count', 'ratio', 'velocity', 'resistance', 'volume', 'temperatureRate', 'unbalance', 'current', 'power'] as const
-export type Kind = typeof KINDS[number]
+export const KINDS = [
+  'length',
+  'torque',
+  'pressure',
+  'temperature',
+  'temperatureDifference',
+  'mass',
+  'force',
+  'angle',
+  'speed',
+  'time',
+  'count',
+  'ratio',
+  'velocity',
+  'resistance',
+  'volume',
+  'temperatureRate',
+  'unbalance',
+  'current',
+  'power',
+] as const
+export type Kind = (typeof KINDS)[number]
 
 export interface Unit {
   kind: Kind
@@ -25,13 +45,35 @@ export const UNITS = {
   'cm': { kind: 'length', factor: 10 },
   'm': { kind: 'length', factor: 1000 },
   'µm': { kind: 'length', factor: 0.001, also: ['um', 'μm', 'micron', 'microns'] },
-  'in': { kind: 'length', factor: INCH, also: ['"', '″', '”', 'inch', 'inches', '\'\''] },
+  'in': { kind: 'length', factor: INCH, also: ['"', '″', '”', 'inch', 'inches', "''"] },
   'thou': { kind: 'length', factor: INCH / 1000, also: ['mil', 'mils'] },
   'N·m': { kind: 'torque', factor: 1, also: ['nm', 'n.m', 'n*m', 'n-m', 'newtonmetre'] },
   'kN·m': { kind: 'torque', factor: 1000, also: ['knm', 'kn.m', 'kn*m'] },
   'kgf·m': { kind: 'torque', factor: KGF, also: ['kgfm', 'kgf.m', 'kgf*m', 'kgf-m', 'kgm', 'kg·m', 'kg-m'] },
-  'lbf·ft': { kind: 'torque', factor: LBF * 0.3048, also: ['ft-lb', 'ft·lb', 'ftlb', 'ft.lb', 'ft-lbf', 'ft·lbf', 'ftlbf', 'lb-ft', 'lb·ft', 'lbft', 'lbf-ft', 'lbfft', 'lbf.ft'] },
-  'lbf·in': { kind: 'torque', factor: LBF * INCH / 1000, also: ['in-lb', 'in·lb', 'inlb', 'in.lb', 'in-lbf', 'inlbf', 'in·lbf', 'lb-in', 'lb·in', 'lbin', 'lbf-in', 'lbfin'] },
+  'lbf·ft': {
+    kind: 'torque',
+    factor: LBF * 0.3048,
+    also: [
+      'ft-lb',
+      'ft·lb',
+      'ftlb',
+      'ft.lb',
+      'ft-lbf',
+      'ft·lbf',
+      'ftlbf',
+      'lb-ft',
+      'lb·ft',
+      'lbft',
+      'lbf-ft',
+      'lbfft',
+      'lbf.ft',
+    ],
+  },
+  'lbf·in': {
+    kind: 'torque',
+    factor: (LBF * INCH) / 1000,
+    also: ['in-lb', 'in·lb', 'inlb', 'in.lb', 'in-lbf', 'inlbf', 'in·lbf', 'lb-in', 'lb·in', 'lbin', 'lbf-in', 'lbfin'],
+  },
   'MPa': { kind: 'pressure', factor: 1, also: ['n/mm2', 'n/mm²'] },
   'kPa': { kind: 'pressure', factor: 0.001 },
   'Pa': { kind: 'pressure', factor: 1e-6 },
@@ -82,9 +124,25 @@ export const UNITS = {
 export type UnitName = keyof typeof UNITS
 
 export const BASE_UNIT: Record<Kind, UnitName> = {
-  length: 'mm', torque: 'N·m', pressure: 'MPa', temperature: '°C', temperatureDifference: 'K', mass: 'kg',
-  force: 'N', angle: '°', speed: '1/min', time: 's', count: 'pcs',
-  ratio: '1', velocity: 'mm/s', resistance: 'MΩ', volume: 'L', temperatureRate: 'K/h', unbalance: 'g·mm', current: 'A', power: 'kW',
+  length: 'mm',
+  torque: 'N·m',
+  pressure: 'MPa',
+  temperature: '°C',
+  temperatureDifference: 'K',
+  mass: 'kg',
+  force: 'N',
+  angle: '°',
+  speed: '1/min',
+  time: 's',
+  count: 'pcs',
+  ratio: '1',
+  velocity: 'mm/s',
+  resistance: 'MΩ',
+  volume: 'L',
+  temperatureRate: 'K/h',
+  unbalance: 'g·mm',
+  current: 'A',
+  power: 'kW',
 }
 
 /** Words that name more than one unit; each is answered with the question to ask. */

@@ -4,7 +4,7 @@ import { BORE_CODES, WIDTH_MM, OUTSIDE_MM, type DiameterSeries, type WidthSeries
 export type BearingType = 'deep groove ball' | 'angular contact ball' | 'spherical roller' | 'cylindrical roller'
 
 /** Series this page knows: what it is, and which dimension series of ISO 15 it follows. */
-const SERIES: { pattern: RegExp, type: BearingType, diameter: DiameterSeries, width: WidthSeries }[] = [
+const SERIES: { pattern: RegExp; type: BearingType; diameter: DiameterSeries; width: WidthSeries }[] = [
   { pattern: /^60$/, type: 'deep groove ball', diameter: '0', width: '10' },
   { pattern: /^62$/, type: 'deep groove ball', diameter: '2', width: '02' },
   { pattern: /^63$/, type: 'deep groove ball', diameter: '3', width: '03' },
@@ -21,7 +21,7 @@ const SERIES: { pattern: RegExp, type: BearingType, diameter: DiameterSeries, wi
 ]
 
 export const CLEARANCE_GROUPS = ['C2', 'CN', 'C3', 'C4', 'C5'] as const
-export type ClearanceGroup = typeof CLEARANCE_GROUPS[number]
+export type ClearanceGroup = (typeof CLEARANCE_GROUPS)[number]
 
 export interface Bearing {
   type: BearingType
@@ -49,11 +49,13 @@ const ASK = 'Measure bore, outside diameter and width and type them instead.'
  */
 export function readDesignation(text: string): Result<Bearing> {
   const clean = text.trim().toUpperCase().replace(/\s+/g, ' ')
-  if (/\/(22|28|32)\b/.test(clean)) return refuse(`“${text}”: a stroke gives the bore in millimetres and breaks the usual bore rule. ${ASK}`)
+  if (/\/(22|28|32)\b/.test(clean))
+    return refuse(`“${text}”: a stroke gives the bore in millimetres and breaks the usual bore rule. ${ASK}`)
   const match = /^((?:NUP|NU|NJ|N)?) ?(\d{2,5})\s*[-/ ]?\s*(.*)$/.exec(clean)
   if (!match) return refuse(`“${text}” is not a designation known here. ${ASK}`)
   const [, letters = '', figures = '', tail = ''] = match
-  if (figures.length <= 3 && !letters) return refuse(`“${text}”: codes of three figures, such as 608, break the usual bore rule. ${ASK}`)
+  if (figures.length <= 3 && !letters)
+    return refuse(`“${text}”: codes of three figures, such as 608, break the usual bore rule. ${ASK}`)
   const series = letters + figures.slice(0, -2)
   const code = figures.slice(-2)
   const known = SERIES.find(one => one.pattern.test(series))
@@ -61,27 +63,48 @@ export function readDesignation(text: string): Result<Bearing> {
   const boreMm = BORE_CODES[code] ?? Number(code) * 5
   const outsideMm = OUTSIDE_MM[known.diameter][boreMm]
   const widthMm = WIDTH_MM[known.width][boreMm]
-  if (outsideMm === undefined || widthMm === undefined) return refuse(`“${text}”: no dimensions are kept here for the series ${series} with a bore of ${boreMm} mm. ${ASK}`)
+  if (outsideMm === undefined || widthMm === undefined)
+    return refuse(`“${text}”: no dimensions are kept here for the series ${series} with a bore of ${boreMm} mm. ${ASK}`)
   const suffixes = readSuffixes(tail)
   if (!suffixes.ok) return refuse(`“${text}”: ${suffixes.why}`)
   return accept({ type: known.type, series, boreMm, outsideMm, widthMm, ...suffixes.value })
 }
 
 /** Suffixes that change the job. Cage, lubrication-groove and running-accuracy suffixes change nothing here and are named as such. */
-const SUFFIXES: { pattern: RegExp, sets?: Partial<Pick<Bearing, 'group' | 'taperedBore' | 'closed'>>, heed?: string }[] = [
+const SUFFIXES: {
+  pattern: RegExp
+  sets?: Partial<Pick<Bearing, 'group' | 'taperedBore' | 'closed'>>
+  heed?: string
+}[] = [
   { pattern: /^(C[2345])$/ },
   { pattern: /^CN$/, sets: { group: 'CN' } },
   { pattern: /^K$/, sets: { taperedBore: true }, heed: 'tapered bore 1:12: it is driven up, not pushed on' },
-  { pattern: /^(2RS1?|2RSR|RS1?|RSR|2RSH|LLU)$/, sets: { closed: 'sealed' }, heed: 'sealed: do not wash it, and do not heat it above what its seal bears' },
-  { pattern: /^(ZZ|2Z|Z)$/, sets: { closed: 'shielded' }, heed: 'shielded: do not wash it; its grease limits the heat' },
+  {
+    pattern: /^(2RS1?|2RSR|RS1?|RSR|2RSH|LLU)$/,
+    sets: { closed: 'sealed' },
+    heed: 'sealed: do not wash it, and do not heat it above what its seal bears',
+  },
+  {
+    pattern: /^(ZZ|2Z|Z)$/,
+    sets: { closed: 'shielded' },
+    heed: 'shielded: do not wash it; its grease limits the heat',
+  },
   { pattern: /^(W33|S|M|MA|MB|J|TN|TN9|P|CC|E|EC|B|A|CA|ECP|ECM|ECJ)$/ },
 ]
 
 function readSuffixes(tail: string): Result<Pick<Bearing, 'group' | 'taperedBore' | 'closed' | 'heed'>> {
-  const read: Pick<Bearing, 'group' | 'taperedBore' | 'closed' | 'heed'> = { group: 'CN', taperedBore: false, closed: null, heed: [] }
+  const read: Pick<Bearing, 'group' | 'taperedBore' | 'closed' | 'heed'> = {
+    group: 'CN',
+    taperedBore: false,
+    closed: null,
+    heed: [],
+  }
   for (const word of tail.split(/[\s/-]+/).filter(Boolean)) {
     const known = SUFFIXES.find(one => one.pattern.test(word))
-    if (!known) return refuse(`the suffix ${word} is not known here. Leave it out if it changes neither clearance, bore nor seals. ${ASK}`)
+    if (!known)
+      return refuse(
+        `the suffix ${word} is not known here. Leave it out if it changes neither clearance, bore nor seals. ${ASK}`,
+      )
     if (/^C[2345]$/.test(word)) read.group = word as ClearanceGroup
     Object.assign(read, known.sets)
     if (known.heed) read.heed.push(known.heed)

@@ -15,7 +15,11 @@ export interface Mounting {
   greasedOrSealed?: boolean
 }
 
-export interface MountingTemperature { temperatureC: number, verdict: Verdict, otherWays: string[] }
+export interface MountingTemperature {
+  temperatureC: number
+  verdict: Verdict
+  otherWays: string[]
+}
 
 /**
  * Temperature at which a bearing slides onto its shaft: T = shaft + (δ + clearance)/(11.7·10⁻³·d), °C.
@@ -23,9 +27,16 @@ export interface MountingTemperature { temperatureC: number, verdict: Verdict, o
  * given all the same, with the other ways. Never a flame. The maker's manual goes before it.
  * Refused: a bore over 1000 mm or not above nought, an interference below nought, a shaft outside −50 to 80 °C.
  */
-export function mountingTemperature({ boreMm, interferenceUm, assemblyClearanceUm, ambientC, greasedOrSealed = false }: Mounting): Result<MountingTemperature> {
+export function mountingTemperature({
+  boreMm,
+  interferenceUm,
+  assemblyClearanceUm,
+  ambientC,
+  greasedOrSealed = false,
+}: Mounting): Result<MountingTemperature> {
   if (!(boreMm > 0 && boreMm <= 1000)) return refuse('The bore lies over 0 and up to 1000 mm.')
-  if (!(interferenceUm >= 0) || !(assemblyClearanceUm >= 0)) return refuse('Interference and assembly clearance are not below nought. A loose fit needs no heat.')
+  if (!(interferenceUm >= 0) || !(assemblyClearanceUm >= 0))
+    return refuse('Interference and assembly clearance are not below nought. A loose fit needs no heat.')
   if (!(ambientC >= -50 && ambientC <= 80)) return refuse('Give the temperature of the shaft, −50 to 80 °C.')
   const temperatureC = ambientC + (interferenceUm + assemblyClearanceUm) / (EXPANSION_UM_PER_MM_K * boreMm)
   const out = temperatureC > 125 || (greasedOrSealed && temperatureC > 80)

@@ -1,7 +1,13 @@
 import { accept, refuse, type Result } from '../result.ts'
 import { CAUSES, OBSERVATIONS, type Observations, type SealPart } from './cause-data.ts'
 
-export interface RankedCause { cause: string, advice: string, score: number, speaksFor: string[], speaksAgainst: string[] }
+export interface RankedCause {
+  cause: string
+  advice: string
+  score: number
+  speaksFor: string[]
+  speaksAgainst: string[]
+}
 
 /**
  * Ranks the likely causes of a seal's failure by what was seen, each with the evidence for and against. It advises; the
@@ -9,21 +15,31 @@ export interface RankedCause { cause: string, advice: string, score: number, spe
  * Refused: nothing observed.
  */
 export function rankCauses(seen: Observations): Result<RankedCause[]> {
-  const given = (Object.keys(OBSERVATIONS) as SealPart[]).flatMap((part) => {
+  const given = (Object.keys(OBSERVATIONS) as SealPart[]).flatMap(part => {
     const observation = seen[part]
     return observation ? [{ part, observation }] : []
   })
   if (!given.length) return refuse('Say what was seen on at least one part of the seal.')
   const ranked = CAUSES.map(({ cause, advice, evidence }) => {
     const weights = given.map(one => ({ ...one, weight: evidence[one.part]?.[one.observation] ?? 0 }))
-    const words = (keep: (weight: number) => boolean) => weights.filter(one => keep(one.weight)).map(one => `${one.part}: ${one.observation}`)
-    return { cause, advice, score: weights.reduce((sum, one) => sum + one.weight, 0), speaksFor: words(weight => weight > 0), speaksAgainst: words(weight => weight < 0) }
+    const words = (keep: (weight: number) => boolean) =>
+      weights.filter(one => keep(one.weight)).map(one => `${one.part}: ${one.observation}`)
+    return {
+      cause,
+      advice,
+      score: weights.reduce((sum, one) => sum + one.weight, 0),
+      speaksFor: words(weight => weight > 0),
+      speaksAgainst: words(weight => weight < 0),
+    }
   })
   return accept(ranked.filter(one => one.speaksFor.length).sort((a, b) => b.score - a.score))
 }
 
 /** Wear on one side of the drive slot tells which way it turned; on both sides it hunted, or turned both ways. */
-export function turningSenseFrom(wear: 'leading side' | 'trailing side' | 'both sides', slotIsOn: 'ring that is driven' | 'part that drives'): 'as the arrow' | 'against the arrow' | 'both ways, or it hunted' {
+export function turningSenseFrom(
+  wear: 'leading side' | 'trailing side' | 'both sides',
+  slotIsOn: 'ring that is driven' | 'part that drives',
+): 'as the arrow' | 'against the arrow' | 'both ways, or it hunted' {
   if (wear === 'both sides') return 'both ways, or it hunted'
   return (wear === 'trailing side') === (slotIsOn === 'ring that is driven') ? 'as the arrow' : 'against the arrow'
 }

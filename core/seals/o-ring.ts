@@ -25,9 +25,19 @@ export interface SeatedRing {
  * squeeze and gland fill on the stretched section. Lengths in mm, shares as numbers (0.2 is 20 %).
  * Refused: a size that is not above nought, a ring pressed together by half or more.
  */
-export function seatORing({ sectionMm, ringInsideMm, grooveInsideMm, grooveDepthMm, grooveWidthMm }: Gland): Result<SeatedRing> {
-  if (![sectionMm, ringInsideMm, grooveInsideMm, grooveDepthMm, grooveWidthMm].every(mm => mm > 0 && Number.isFinite(mm)))
-    return refuse('Ring and groove need sizes above nought. Measure section, inside diameter, groove diameter, depth and width.')
+export function seatORing({
+  sectionMm,
+  ringInsideMm,
+  grooveInsideMm,
+  grooveDepthMm,
+  grooveWidthMm,
+}: Gland): Result<SeatedRing> {
+  if (
+    ![sectionMm, ringInsideMm, grooveInsideMm, grooveDepthMm, grooveWidthMm].every(mm => mm > 0 && Number.isFinite(mm))
+  )
+    return refuse(
+      'Ring and groove need sizes above nought. Measure section, inside diameter, groove diameter, depth and width.',
+    )
   const stretch = (grooveInsideMm - ringInsideMm) / ringInsideMm
   if (stretch <= -0.5) return refuse('This ring is far too large for the groove. Check both inside diameters.')
   const sectionStretchedMm = sectionMm / Math.sqrt(1 + stretch)
@@ -35,6 +45,6 @@ export function seatORing({ sectionMm, ringInsideMm, grooveInsideMm, grooveDepth
     stretch,
     sectionStretchedMm,
     squeeze: (sectionStretchedMm - grooveDepthMm) / sectionStretchedMm,
-    fill: Math.PI / 4 * sectionStretchedMm ** 2 / (grooveDepthMm * grooveWidthMm),
+    fill: ((Math.PI / 4) * sectionStretchedMm ** 2) / (grooveDepthMm * grooveWidthMm),
   })
 }

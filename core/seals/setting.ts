@@ -11,20 +11,33 @@ export interface SealSetting {
   workingLengthMm: number
 }
 
-export interface SetSeal { markMm: number, compressionMm: number }
+export interface SetSeal {
+  markMm: number
+  compressionMm: number
+}
 
 /**
  * Where a rotary face is set on a shaft without a shoulder: mark = maker's distance + gasket − gland, from the chamber face;
  * compression = free length − working length. mm. Refused: a working length not below the free one, a mark inside the chamber face.
  */
-export function sealSetting({ makerMm, gasketMm, glandMm, freeLengthMm, workingLengthMm }: SealSetting): Result<SetSeal> {
-  if (!(workingLengthMm > 0 && workingLengthMm < freeLengthMm)) return refuse('The working length must be below the free length: a seal that is not pressed does not seal.')
+export function sealSetting({
+  makerMm,
+  gasketMm,
+  glandMm,
+  freeLengthMm,
+  workingLengthMm,
+}: SealSetting): Result<SetSeal> {
+  if (!(workingLengthMm > 0 && workingLengthMm < freeLengthMm))
+    return refuse('The working length must be below the free length: a seal that is not pressed does not seal.')
   const markMm = makerMm + gasketMm - glandMm
-  if (!(markMm > 0)) return refuse('The mark would lie inside the chamber face. Check the maker’s distance and the signs.')
+  if (!(markMm > 0))
+    return refuse('The mark would lie inside the chamber face. Check the maker’s distance and the signs.')
   return accept({ markMm, compressionMm: freeLengthMm - workingLengthMm })
 }
 
 /** Compression set with n like gaskets as a feeler: n·t, mm. Refused: no gasket, a thickness not above nought. */
 export function gasketFeelerMm(count: number, thicknessMm: number): Result<number> {
-  return Number.isInteger(count) && count >= 1 && count <= 20 && thicknessMm > 0 ? accept(count * thicknessMm) : refuse('Give 1 to 20 gaskets of one thickness above nought.')
+  return Number.isInteger(count) && count >= 1 && count <= 20 && thicknessMm > 0
+    ? accept(count * thicknessMm)
+    : refuse('Give 1 to 20 gaskets of one thickness above nought.')
 }

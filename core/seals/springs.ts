@@ -17,9 +17,15 @@ const RESOLUTION_MM = 0.05
  * furthest from the median. Refused: fewer than two springs, a length not above nought.
  */
 export function compareSprings(freeMm: readonly number[], newMm: number): Result<Springs> {
-  if (freeMm.length < 2 || !freeMm.every(one => one > 0) || !(newMm > 0)) return refuse('Measure every spring of the set, two or more, and a new one.')
+  if (freeMm.length < 2 || !freeMm.every(one => one > 0) || !(newMm > 0))
+    return refuse('Measure every spring of the set, two or more, and a new one.')
   const rangeMm = rangeOf(freeMm)
   const tries = reduceTries(freeMm)
   const isOdd = rangeMm > RESOLUTION_MM + 1e-9 && tries.ok && tries.value.furthest !== null
-  return accept({ meanMm: meanOf(freeMm), rangeMm, odd: isOdd ? tries.value.furthest! + 1 : null, lossMm: freeMm.map(one => newMm - one) })
+  return accept({
+    meanMm: meanOf(freeMm),
+    rangeMm,
+    odd: isOdd ? tries.value.furthest! + 1 : null,
+    lossMm: freeMm.map(one => newMm - one),
+  })
 }

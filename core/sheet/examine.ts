@@ -5,7 +5,9 @@ import type { Sheet, Variants } from './types.ts'
 /** Every combination of choices a sheet offers. */
 export function everyVariant(sheet: Sheet): Variants[] {
   return sheet.axes.reduce<Variants[]>(
-    (all, axis) => all.flatMap(one => axis.choices.map(choice => ({ ...one, [axis.id]: choice.id }))), [{}])
+    (all, axis) => all.flatMap(one => axis.choices.map(choice => ({ ...one, [axis.id]: choice.id }))),
+    [{}],
+  )
 }
 
 type Rule = (plan: Plan) => string[]
@@ -14,42 +16,103 @@ const repeated = (ids: string[]) => ids.filter((id, i) => ids.indexOf(id) !== i)
 
 /** What makes a sheet good, one rule at a time; each names what breaks it. */
 const RULES: Rule[] = [
-  ({ sheet }) => [['part', sheet.parts], ['step', sheet.steps], ['check', sheet.checks], ['mate', sheet.mates], ['joint', sheet.joints]]
-    .flatMap(([word, list]) => repeated((list as { id: string }[]).map(one => one.id)).map(id => `two ${word}s are called ${id}`)),
+  ({ sheet }) =>
+    [
+      ['part', sheet.parts],
+      ['step', sheet.steps],
+      ['check', sheet.checks],
+      ['mate', sheet.mates],
+      ['joint', sheet.joints],
+    ].flatMap(([word, list]) =>
+      repeated((list as { id: string }[]).map(one => one.id)).map(id => `two ${word}s are called ${id}`),
+    ),
   ({ sheet, parts, steps, mates, checks, joints }) => [
     ...sheet.steps.flatMap(step => [
       ...(step.needs ?? []).filter(id => !steps.has(id)).map(id => `step ${step.id} needs an unknown step ${id}`),
-      ...[...(step.removes ?? []), ...(step.fits ?? [])].filter(ref => !parts.has(ref)).map(ref => `step ${step.id} moves an unknown part ${ref}`),
+      ...[...(step.removes ?? []), ...(step.fits ?? [])]
+        .filter(ref => !parts.has(ref))
+        .map(ref => `step ${step.id} moves an unknown part ${ref}`),
       ...(step.marks ?? []).filter(id => !mates.has(id)).map(id => `step ${step.id} marks an unknown mate ${id}`),
-      ...(step.destroys ?? []).filter(({ check, moment }) => !checks.get(check)?.at.some(at => at.moment === moment)).map(({ check, moment }) => `step ${step.id} destroys an unknown reading ${check} ${moment}`),
+      ...(step.destroys ?? [])
+        .filter(({ check, moment }) => !checks.get(check)?.at.some(at => at.moment === moment))
+        .map(({ check, moment }) => `step ${step.id} destroys an unknown reading ${check} ${moment}`),
       ...(step.joint && !joints.has(step.joint.id) ? [`step ${step.id} works an unknown joint ${step.joint.id}`] : []),
-      ...(step.leaves ?? []).filter(debt => !steps.has(debt.until)).map(debt => `step ${step.id} leaves ${debt.id} until an unknown step ${debt.until}`),
+      ...(step.leaves ?? [])
+        .filter(debt => !steps.has(debt.until))
+        .map(debt => `step ${step.id} leaves ${debt.id} until an unknown step ${debt.until}`),
     ]),
-    ...sheet.mates.flatMap(mate => [mate.a, mate.b].filter(ref => !parts.has(ref)).map(ref => `mate ${mate.id} names an unknown part ${ref}`)),
+    ...sheet.mates.flatMap(mate =>
+      [mate.a, mate.b].filter(ref => !parts.has(ref)).map(ref => `mate ${mate.id} names an unknown part ${ref}`),
+    ),
     ...sheet.checks.flatMap(check => [
-      ...check.at.filter(({ step }) => !steps.has(step)).map(({ step }) => `check ${check.id} is taken at an unknown step ${step}`),
+      ...check.at
+        .filter(({ step }) => !steps.has(step))
+        .map(({ step }) => `check ${check.id} is taken at an unknown step ${step}`),
       ...(check.part && !parts.has(check.part) ? [`check ${check.id} is of an unknown part ${check.part}`] : []),
-      ...(check.of ? [check.of.outer, check.of.inner].filter(id => !checks.has(id)).map(id => `check ${check.id} is made from an unknown check ${id}`) : []),
+      ...(check.of
+        ? [check.of.outer, check.of.inner]
+            .filter(id => !checks.has(id))
+            .map(id => `check ${check.id} is made from an unknown check ${id}`)
+        : []),
     ]),
-    ...sheet.parts.filter(part => part.kit && !sheet.kits.some(kit => kit.id === part.kit)).map(part => `part ${part.id} is in an unknown kit ${part.kit}`),
-    ...sheet.parts.filter(part => !sheet.assemblies.some(one => one.id === part.assembly)).map(part => `part ${part.id} is in an unknown assembly ${part.assembly}`),
+    ...sheet.parts
+      .filter(part => part.kit && !sheet.kits.some(kit => kit.id === part.kit))
+      .map(part => `part ${part.id} is in an unknown kit ${part.kit}`),
+    ...sheet.parts
+      .filter(part => !sheet.assemblies.some(one => one.id === part.assembly))
+      .map(part => `part ${part.id} is in an unknown assembly ${part.assembly}`),
   ],
-  ({ sheet, steps }) => sheet.steps.filter(step => reaches(steps, step.id)).map(step => `step ${step.id} waits for itself`),
-  ({ sheet, removedBy, fittedBy }) => sheet.parts.flatMap(placesOf).flatMap(({ ref }) => [
-    ...(removedBy.has(ref) && !fittedBy.has(ref) ? [`${ref} comes off and never goes back`] : []),
-    ...(fittedBy.has(ref) && !removedBy.has(ref) ? [`${ref} is fitted and never came off`] : []),
-  ]),
-  ({ removedBy, fittedBy, steps }) => [...fittedBy].filter(([ref, step]) => removedBy.has(ref) && !stepsBefore(steps, step.id).has(removedBy.get(ref)!.id))
-    .map(([ref, step]) => `step ${step.id} fits ${ref} without first needing it off`),
-  ({ sheet, fittedBy }) => sheet.mates.filter(mate => mate.mark && !fittedBy.has(mate.a) && !fittedBy.has(mate.b)).map(mate => `the mark of ${mate.id} is made and never met`),
-  ({ sheet }) => sheet.mates.filter(mate => mate.mark && !sheet.steps.some(step => step.marks?.includes(mate.id))).map(mate => `no step makes the mark of ${mate.id}`),
-  ({ sheet }) => sheet.checks.filter(check => check.limits.min === undefined && check.limits.max === undefined).map(check => `check ${check.id} has no limits`),
-  ({ sheet }) => sheet.checks.filter(check => !check.source).map(check => `check ${check.id} does not say where its limits come from`),
+  ({ sheet, steps }) =>
+    sheet.steps.filter(step => reaches(steps, step.id)).map(step => `step ${step.id} waits for itself`),
+  ({ sheet, removedBy, fittedBy }) =>
+    sheet.parts
+      .flatMap(placesOf)
+      .flatMap(({ ref }) => [
+        ...(removedBy.has(ref) && !fittedBy.has(ref) ? [`${ref} comes off and never goes back`] : []),
+        ...(fittedBy.has(ref) && !removedBy.has(ref) ? [`${ref} is fitted and never came off`] : []),
+      ]),
+  ({ removedBy, fittedBy, steps }) =>
+    [...fittedBy]
+      .filter(([ref, step]) => removedBy.has(ref) && !stepsBefore(steps, step.id).has(removedBy.get(ref)!.id))
+      .map(([ref, step]) => `step ${step.id} fits ${ref} without first needing it off`),
+  ({ sheet, fittedBy }) =>
+    sheet.mates
+      .filter(mate => mate.mark && !fittedBy.has(mate.a) && !fittedBy.has(mate.b))
+      .map(mate => `the mark of ${mate.id} is made and never met`),
+  ({ sheet }) =>
+    sheet.mates
+      .filter(mate => mate.mark && !sheet.steps.some(step => step.marks?.includes(mate.id)))
+      .map(mate => `no step makes the mark of ${mate.id}`),
+  ({ sheet }) =>
+    sheet.checks
+      .filter(check => check.limits.min === undefined && check.limits.max === undefined)
+      .map(check => `check ${check.id} has no limits`),
+  ({ sheet }) =>
+    sheet.checks
+      .filter(check => !check.source)
+      .map(check => `check ${check.id} does not say where its limits come from`),
   ({ sheet }) => sheet.checks.filter(check => !check.at.length).map(check => `check ${check.id} is never taken`),
-  ({ sheet }) => sheet.joints.filter(joint => !boltOrder(joint.pattern, boltCount(joint.layout)).ok || joint.passes.at(-1) !== 1).map(joint => `joint ${joint.id} cannot be pulled as written`),
-  ({ sheet, steps }) => sheet.steps.flatMap(step => (step.leaves ?? []).filter(debt => !stepsBefore(steps, debt.until).has(step.id)).map(debt => `step ${step.id} leaves ${debt.id} until ${debt.until}, which does not come after it`)),
-  ({ sheet, steps, checks }) => sheet.steps.flatMap(step => (step.destroys ?? []).flatMap(({ check, moment }) => checks.get(check)?.at.filter(at => at.moment === moment && !stepsBefore(steps, step.id).has(at.step)).map(at => `step ${step.id} destroys ${check} without first needing ${at.step}`) ?? [])),
-  ({ closing }) => closing ? [] : ['no step shuts the case'],
+  ({ sheet }) =>
+    sheet.joints
+      .filter(joint => !boltOrder(joint.pattern, boltCount(joint.layout)).ok || joint.passes.at(-1) !== 1)
+      .map(joint => `joint ${joint.id} cannot be pulled as written`),
+  ({ sheet, steps }) =>
+    sheet.steps.flatMap(step =>
+      (step.leaves ?? [])
+        .filter(debt => !stepsBefore(steps, debt.until).has(step.id))
+        .map(debt => `step ${step.id} leaves ${debt.id} until ${debt.until}, which does not come after it`),
+    ),
+  ({ sheet, steps, checks }) =>
+    sheet.steps.flatMap(step =>
+      (step.destroys ?? []).flatMap(
+        ({ check, moment }) =>
+          checks
+            .get(check)
+            ?.at.filter(at => at.moment === moment && !stepsBefore(steps, step.id).has(at.step))
+            .map(at => `step ${step.id} destroys ${check} without first needing ${at.step}`) ?? [],
+      ),
+    ),
+  ({ closing }) => (closing ? [] : ['no step shuts the case']),
 ]
 
 function reaches(steps: Plan['steps'], id: string): boolean {
@@ -65,7 +128,7 @@ function boltCount(layout: Sheet['joints'][number]['layout']): number {
  * never go back, marks never met, checks without limits, joints that cannot be pulled. Empty when the sheet is sound.
  */
 export function examineSheet(sheet: Sheet): string[] {
-  const found = everyVariant(sheet).flatMap((variants) => {
+  const found = everyVariant(sheet).flatMap(variants => {
     const plan = planFor(sheet, variants)
     return RULES.flatMap(rule => rule(plan))
   })

@@ -1,7 +1,13 @@
 import type { Check, Geometry, Joint, Mate, Moment, Part, Place, Ref, Sheet, Step, Variants, When } from './types.ts'
 
 /** A part in one of its places. */
-export interface PartPlace { ref: Ref, part: Part, place: Place, name: string, geometry?: Geometry }
+export interface PartPlace {
+  ref: Ref
+  part: Part
+  place: Place
+  name: string
+  geometry?: Geometry
+}
 
 /**
  * A build sheet settled for one machine: variants chosen, everything findable by name, and what hangs on what worked out once.
@@ -19,22 +25,31 @@ export interface Plan {
   removedBy: Map<Ref, Step>
   fittedBy: Map<Ref, Step>
   /** Checks taken at a step. */
-  checksAt: Map<string, { check: Check, moment: Moment, whenRenewed?: Ref }[]>
+  checksAt: Map<string, { check: Check; moment: Moment; whenRenewed?: Ref }[]>
   /** Mates a part takes part in, asked when it is fitted back. */
   matesOf: Map<Ref, Mate[]>
   /** The step that shuts the case, with every step that must come before it. */
-  closing: { step: Step, before: Set<string> } | null
+  closing: { step: Step; before: Set<string> } | null
 }
 
 /** Whether a condition holds for the chosen variants. No condition always holds. */
 export function holdsFor(when: When | undefined, variants: Variants): boolean {
-  return Object.entries(when ?? {}).every(([axis, wanted]) => ([] as string[]).concat(wanted).includes(variants[axis] ?? ''))
+  return Object.entries(when ?? {}).every(([axis, wanted]) =>
+    ([] as string[]).concat(wanted).includes(variants[axis] ?? ''),
+  )
 }
 
 /** Every part-place of a part: its places, or itself where it has none. */
 export function placesOf(part: Part): PartPlace[] {
-  if (!part.places?.length) return [{ ref: part.id, part, place: { id: '', name: '' }, name: part.name, geometry: part.geometry }]
-  return part.places.map(place => ({ ref: `${part.id}@${place.id}`, part, place, name: `${part.name}, ${place.name}`, geometry: place.geometry ?? part.geometry }))
+  if (!part.places?.length)
+    return [{ ref: part.id, part, place: { id: '', name: '' }, name: part.name, geometry: part.geometry }]
+  return part.places.map(place => ({
+    ref: `${part.id}@${place.id}`,
+    part,
+    place,
+    name: `${part.name}, ${place.name}`,
+    geometry: place.geometry ?? part.geometry,
+  }))
 }
 
 /** The first choice of every axis, with the given choices put over it. */
@@ -53,7 +68,12 @@ export function resolveSheet(sheet: Sheet, chosen: Variants): Sheet {
   const steps = keep(sheet.steps)
   const ids = (list: { id: string }[]) => new Set(list.map(one => one.id))
   const [stepIds, checkIds, mateIds] = [ids(steps), ids(checks), ids(mates)]
-  const dropped = { steps: ids(sheet.steps), refs: new Set(sheet.parts.flatMap(placesOf).map(one => one.ref)), checks: ids(sheet.checks), mates: ids(sheet.mates) }
+  const dropped = {
+    steps: ids(sheet.steps),
+    refs: new Set(sheet.parts.flatMap(placesOf).map(one => one.ref)),
+    checks: ids(sheet.checks),
+    mates: ids(sheet.mates),
+  }
   // Only what a variant left out is taken away; a name no variant knows stays, for the examination to find.
   const stays = (id: string, kept: Set<string>, known: Set<string>) => kept.has(id) || !known.has(id)
   return {

@@ -5,26 +5,113 @@ import { everyVariant, examineSheet, planFor, stepsBefore, type Sheet } from './
 
 const text = readFileSync(new URL('../../library/m14-axially-split-pump.yaml', import.meta.url), 'utf8')
 let sheet: Sheet
-beforeEach(() => { sheet = parse(text) as Sheet })
+beforeEach(() => {
+  sheet = parse(text) as Sheet
+})
 const step = (id: string) => sheet.steps.find(one => one.id === id)!
 
 describe('examination', () => {
   it('passes a sound sheet', () => expect(examineSheet(sheet)).toEqual([]))
   it.each<[string, () => void, RegExp]>([
-    ['a step that waits for itself', () => { step('isolate').needs = ['guard-on'] }, /waits for itself/],
-    ['an unknown step', () => { step('drain').needs = ['nowhere'] }, /needs an unknown step nowhere/],
-    ['an unknown part', () => { step('guard-off').removes = ['moon'] }, /unknown part moon/],
-    ['a part that never goes back', () => { step('guard-on').fits = [] }, /guard comes off and never goes back/],
-    ['a part fitted before it is off', () => { step('guard-on').needs = []; step('guard-off').needs = ['guard-on'] }, /fits guard without first needing it off/],
-    ['a mark never made', () => { step('hub-off').marks = [] }, /no step makes the mark of hub-index/],
-    ['a check without limits', () => { sheet.checks[0]!.limits = {} }, /float has no limits/],
-    ['a check that does not say whose limits', () => { sheet.checks[0]!.source = '' }, /does not say where/],
-    ['a joint that stops short', () => { sheet.joints[0]!.passes = [0.3, 0.6] }, /cannot be pulled/],
-    ['evidence gone before it is asked for', () => { step('spacer-off').needs = ['found-coupling'] }, /destroys float without first needing found-float/],
-    ['a debt that nobody pays', () => { step('top-off').leaves = [{ id: 'x', what: 'x', until: 'isolate' }] }, /does not come after/],
-    ['two parts of one name', () => { sheet.parts.push({ ...sheet.parts[0]! }) }, /two parts are called/],
-    ['a case that is never shut', () => { step('top-on').closes = false }, /no step shuts the case/],
-    ['an unknown kit', () => { sheet.parts[0]!.kit = 'none' }, /unknown kit/],
+    [
+      'a step that waits for itself',
+      () => {
+        step('isolate').needs = ['guard-on']
+      },
+      /waits for itself/,
+    ],
+    [
+      'an unknown step',
+      () => {
+        step('drain').needs = ['nowhere']
+      },
+      /needs an unknown step nowhere/,
+    ],
+    [
+      'an unknown part',
+      () => {
+        step('guard-off').removes = ['moon']
+      },
+      /unknown part moon/,
+    ],
+    [
+      'a part that never goes back',
+      () => {
+        step('guard-on').fits = []
+      },
+      /guard comes off and never goes back/,
+    ],
+    [
+      'a part fitted before it is off',
+      () => {
+        step('guard-on').needs = []
+        step('guard-off').needs = ['guard-on']
+      },
+      /fits guard without first needing it off/,
+    ],
+    [
+      'a mark never made',
+      () => {
+        step('hub-off').marks = []
+      },
+      /no step makes the mark of hub-index/,
+    ],
+    [
+      'a check without limits',
+      () => {
+        sheet.checks[0]!.limits = {}
+      },
+      /float has no limits/,
+    ],
+    [
+      'a check that does not say whose limits',
+      () => {
+        sheet.checks[0]!.source = ''
+      },
+      /does not say where/,
+    ],
+    [
+      'a joint that stops short',
+      () => {
+        sheet.joints[0]!.passes = [0.3, 0.6]
+      },
+      /cannot be pulled/,
+    ],
+    [
+      'evidence gone before it is asked for',
+      () => {
+        step('spacer-off').needs = ['found-coupling']
+      },
+      /destroys float without first needing found-float/,
+    ],
+    [
+      'a debt that nobody pays',
+      () => {
+        step('top-off').leaves = [{ id: 'x', what: 'x', until: 'isolate' }]
+      },
+      /does not come after/,
+    ],
+    [
+      'two parts of one name',
+      () => {
+        sheet.parts.push({ ...sheet.parts[0]! })
+      },
+      /two parts are called/,
+    ],
+    [
+      'a case that is never shut',
+      () => {
+        step('top-on').closes = false
+      },
+      /no step shuts the case/,
+    ],
+    [
+      'an unknown kit',
+      () => {
+        sheet.parts[0]!.kit = 'none'
+      },
+      /unknown kit/,
+    ],
   ])('names %s', (_, break_, words) => {
     break_()
     expect(examineSheet(sheet).join('\n')).toMatch(words)

@@ -11,7 +11,7 @@ export interface Sheet {
   /** Said on every record made with this sheet. */
   notice: string
   /** The two named ends, as the section is drawn: left and right. */
-  ends: { left: string, right: string }
+  ends: { left: string; right: string }
   axes: Axis[]
   assemblies: Assembly[]
   parts: Part[]
@@ -20,29 +20,60 @@ export interface Sheet {
   joints: Joint[]
   steps: Step[]
   kits: Kit[]
-  service: { hours: number, months: number }
+  service: { hours: number; months: number }
 }
 
 /** A way in which machines of one family differ. */
-export interface Axis { id: string, title: string, choices: { id: string, title: string }[] }
+export interface Axis {
+  id: string
+  title: string
+  choices: { id: string; title: string }[]
+}
 
 /** Holds when every named axis has one of the choices. */
 export type When = Record<string, string | string[]>
 
-export interface Assembly { id: string, name: string, datum: string, seenFrom: string }
+export interface Assembly {
+  id: string
+  name: string
+  datum: string
+  seenFrom: string
+}
 
 /** `part`, or `part@place` where the part has several places. */
 export type Ref = string
 
 export const STATIONS = ['make-safe', 'as-found', 'strip', 'clean', 'inspect', 'decide', 'build', 'prove'] as const
-export type Station = typeof STATIONS[number]
+export type Station = (typeof STATIONS)[number]
 
-export type PartKind = 'shaft' | 'housing' | 'ring' | 'disc' | 'sleeve' | 'bearing' | 'spring' | 'fastener' | 'gasket' | 'key' | 'impeller' | 'pipe'
+export type PartKind =
+  | 'shaft'
+  | 'housing'
+  | 'ring'
+  | 'disc'
+  | 'sleeve'
+  | 'bearing'
+  | 'spring'
+  | 'fastener'
+  | 'gasket'
+  | 'key'
+  | 'impeller'
+  | 'pipe'
 
 /** Schematic extent along the axis, mm; `side` is the half the part sits on. */
-export interface Geometry { from: number, to: number, bore: number, outside: number, side?: 'both' | 'upper' | 'lower' }
+export interface Geometry {
+  from: number
+  to: number
+  bore: number
+  outside: number
+  side?: 'both' | 'upper' | 'lower'
+}
 
-export interface Place { id: string, name: string, geometry?: Geometry }
+export interface Place {
+  id: string
+  name: string
+  geometry?: Geometry
+}
 
 export interface Part {
   id: string
@@ -64,7 +95,7 @@ export interface Part {
   massKg?: number
   /** How it is kept when off: small parts are bagged, the rest tagged or laid out. */
   keep: 'bag' | 'tag' | 'lay'
-  faces?: { face: string, medium: string }[]
+  faces?: { face: string; medium: string }[]
   when?: When
 }
 
@@ -74,18 +105,18 @@ export interface Mate {
   a: Ref
   b: Ref
   rule:
-    | { kind: 'aligned', deg?: number, toleranceDeg?: number, symmetry?: number }
-    | { kind: 'statement', ask: string }
-    | { kind: 'free', why: string }
+    | { kind: 'aligned'; deg?: number; toleranceDeg?: number; symmetry?: number }
+    | { kind: 'statement'; ask: string }
+    | { kind: 'free'; why: string }
   carriedBy: 'mark' | 'pin' | 'key' | 'shape'
   /** A mark that the technician makes before the parts part. */
-  mark?: { method: string, on: string, seenFrom: string }
+  mark?: { method: string; on: string; seenFrom: string }
   wrong: string
   when?: When
 }
 
 export const MOMENTS = ['asFound', 'inspect', 'build', 'asLeft'] as const
-export type Moment = typeof MOMENTS[number]
+export type Moment = (typeof MOMENTS)[number]
 
 export type CheckKind = 'single' | 'endFloat' | 'lift' | 'round' | 'clearance' | 'runout'
 
@@ -113,8 +144,8 @@ export interface Check {
   high?: string
   instrument: string
   /** For a clearance: the checks that give the outer and inner part. */
-  of?: { outer: string, inner: string }
-  fit?: { nominalMm: number, hole: string, shaft: string }
+  of?: { outer: string; inner: string }
+  fit?: { nominalMm: number; hole: string; shaft: string }
   /** Looked at for wear over the years. */
   life?: boolean
   /** A short word on how it is taken. */
@@ -133,8 +164,8 @@ export interface Joint {
   id: string
   title: string
   layout:
-    | { kind: 'circle', bolts: number, diameterMm: number, startDeg?: number }
-    | { kind: 'line', points: [number, number][] }
+    | { kind: 'circle'; bolts: number; diameterMm: number; startDeg?: number }
+    | { kind: 'line'; points: [number, number][] }
   thread: string
   hand: 'right' | 'left'
   class: string
@@ -151,7 +182,10 @@ export interface Joint {
   when?: When
 }
 
-export interface Caution { word: string, text: string }
+export interface Caution {
+  word: string
+  text: string
+}
 
 export interface Step {
   id: string
@@ -169,11 +203,11 @@ export interface Step {
   /** Mates marked before this step is confirmed. */
   marks?: string[]
   /** Readings that are gone once this step is done. */
-  destroys?: { check: string, moment: Moment }[]
-  joint?: { id: string, act: 'slacken' | 'pull' }
-  lubricants?: { on: string, medium: string }[]
+  destroys?: { check: string; moment: Moment }[]
+  joint?: { id: string; act: 'slacken' | 'pull' }
+  lubricants?: { on: string; medium: string }[]
   /** Debts this step leaves: something loose, parked or put in for the time being, until a later step. */
-  leaves?: { id: string, what: string, until: string }[]
+  leaves?: { id: string; what: string; until: string }[]
   /** A second pair of eyes signs here. */
   hold?: boolean
   /** The case is shut by this step: the gate must be open. */
@@ -181,6 +215,10 @@ export interface Step {
   when?: When
 }
 
-export interface Kit { id: string, name: string, stock: string }
+export interface Kit {
+  id: string
+  name: string
+  stock: string
+}
 
 export type Variants = Record<string, string>

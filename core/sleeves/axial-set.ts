@@ -14,7 +14,14 @@ export interface AxialSet {
   warmerK: number
 }
 
-export interface AxialMargins { totalFloatMm: number, centreMm: number, magneticOffCentreMm: number, growthMm: number, coldMm: { outer: number, drive: number }, hotMm: { outer: number, drive: number } }
+export interface AxialMargins {
+  totalFloatMm: number
+  centreMm: number
+  magneticOffCentreMm: number
+  growthMm: number
+  coldMm: { outer: number; drive: number }
+  hotMm: { outer: number; drive: number }
+}
 
 const STEEL_UM_PER_M_K = 11.7
 
@@ -23,12 +30,29 @@ const STEEL_UM_PER_M_K = 11.7
  * margin = distance from where the coupling stops it to the bearing's stop; hot, growth 11.7 µm/m/K takes from the drive
  * side. Refused: stops the wrong way round, a set position outside them.
  */
-export function axialSet({ stopOuterMm, stopDriveMm, magneticMm, couplingFloatMm, setMm, shaftLengthMm, warmerK }: AxialSet): Result<AxialMargins> {
-  if (!(stopDriveMm > stopOuterMm)) return refuse('The stop toward the drive end must read higher than the other. Measure both on one scale.')
-  if (!(setMm >= stopOuterMm && setMm <= stopDriveMm) || !(magneticMm >= stopOuterMm && magneticMm <= stopDriveMm)) return refuse('Set position and magnetic centre must lie between the stops.')
+export function axialSet({
+  stopOuterMm,
+  stopDriveMm,
+  magneticMm,
+  couplingFloatMm,
+  setMm,
+  shaftLengthMm,
+  warmerK,
+}: AxialSet): Result<AxialMargins> {
+  if (!(stopDriveMm > stopOuterMm))
+    return refuse('The stop toward the drive end must read higher than the other. Measure both on one scale.')
+  if (!(setMm >= stopOuterMm && setMm <= stopDriveMm) || !(magneticMm >= stopOuterMm && magneticMm <= stopDriveMm))
+    return refuse('Set position and magnetic centre must lie between the stops.')
   if (!(couplingFloatMm >= 0 && shaftLengthMm >= 0)) return refuse('Float and length are not below nought.')
-  const growthMm = STEEL_UM_PER_M_K * shaftLengthMm / 1000 * warmerK / 1000
+  const growthMm = (((STEEL_UM_PER_M_K * shaftLengthMm) / 1000) * warmerK) / 1000
   const cold = { outer: setMm - couplingFloatMm - stopOuterMm, drive: stopDriveMm - (setMm + couplingFloatMm) }
   const centreMm = (stopOuterMm + stopDriveMm) / 2
-  return accept({ totalFloatMm: stopDriveMm - stopOuterMm, centreMm, magneticOffCentreMm: magneticMm - centreMm, growthMm, coldMm: cold, hotMm: { outer: cold.outer + growthMm, drive: cold.drive - growthMm } })
+  return accept({
+    totalFloatMm: stopDriveMm - stopOuterMm,
+    centreMm,
+    magneticOffCentreMm: magneticMm - centreMm,
+    growthMm,
+    coldMm: cold,
+    hotMm: { outer: cold.outer + growthMm, drive: cold.drive - growthMm },
+  })
 }

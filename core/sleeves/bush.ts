@@ -34,15 +34,28 @@ export interface BushResult extends Pressed {
  */
 export function pressBush(bush: PressedBush): Result<BushResult> {
   const interferenceMm = bush.bushOutsideMm - bush.housingBoreMm
-  if (!(interferenceMm > 0)) return refuse('The bush is not larger than its housing: it would be loose. Measure both again, or take another bush.')
-  const withBore = (boreMm: number) => pressFit({
-    interferenceMm, interfaceMm: bush.housingBoreMm, innerBoreMm: boreMm, outerMm: bush.housingOutsideMm, lengthMm: bush.lengthMm,
-    innerEMPa: bush.bushEMPa, innerPoisson: bush.bushPoisson, outerEMPa: bush.housingEMPa, outerPoisson: bush.housingPoisson, friction: bush.friction,
-  })
+  if (!(interferenceMm > 0))
+    return refuse(
+      'The bush is not larger than its housing: it would be loose. Measure both again, or take another bush.',
+    )
+  const withBore = (boreMm: number) =>
+    pressFit({
+      interferenceMm,
+      interfaceMm: bush.housingBoreMm,
+      innerBoreMm: boreMm,
+      outerMm: bush.housingOutsideMm,
+      lengthMm: bush.lengthMm,
+      innerEMPa: bush.bushEMPa,
+      innerPoisson: bush.bushPoisson,
+      outerEMPa: bush.housingEMPa,
+      outerPoisson: bush.housingPoisson,
+      friction: bush.friction,
+    })
   const pressed = withBore(bush.bushBoreMm)
   if (!pressed.ok) return pressed
   const wanted = bush.shaftMm + bush.wantedClearanceMm
-  if (!(bush.shaftMm > 0 && bush.wantedClearanceMm >= 0 && wanted < bush.housingBoreMm)) return refuse('Shaft and clearance must leave a wall of bush inside the housing. Check the shaft.')
+  if (!(bush.shaftMm > 0 && bush.wantedClearanceMm >= 0 && wanted < bush.housingBoreMm))
+    return refuse('Shaft and clearance must leave a wall of bush inside the housing. Check the shaft.')
   let boreBeforeMm = wanted
   for (let i = 0; i < 20; i++) {
     const tried = withBore(boreBeforeMm)
@@ -50,5 +63,12 @@ export function pressBush(bush: PressedBush): Result<BushResult> {
     boreBeforeMm = wanted + tried.value.boreClosureMm
   }
   const boreAfterMm = bush.bushBoreMm - pressed.value.boreClosureMm
-  return accept({ ...pressed.value, interferenceMm, boreAfterMm, clearanceAfterMm: boreAfterMm - bush.shaftMm, boreBeforeMm, takeOutMm: wanted - boreAfterMm })
+  return accept({
+    ...pressed.value,
+    interferenceMm,
+    boreAfterMm,
+    clearanceAfterMm: boreAfterMm - bush.shaftMm,
+    boreBeforeMm,
+    takeOutMm: wanted - boreAfterMm,
+  })
 }

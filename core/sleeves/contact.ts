@@ -17,15 +17,26 @@ export interface Contact {
  * Refused: not 24 squares, or a square that is none of these.
  */
 export function blueContact(squares: readonly number[]): Result<Contact> {
-  if (squares.length !== CONTACT_ROWS * CONTACT_COLUMNS) return refuse(`The grid has ${CONTACT_ROWS * CONTACT_COLUMNS} squares; ${squares.length} were given.`)
-  if (!squares.every(one => one === 0 || one === 0.5 || one === 1)) return refuse('A square is empty, half or full: 0, 0.5 or 1.')
-  const sum = (keep: (row: number, column: number) => boolean) => squares.reduce<number>((total, one, i) => keep(Math.floor(i / CONTACT_COLUMNS), i % CONTACT_COLUMNS) ? total + one : total, 0)
+  if (squares.length !== CONTACT_ROWS * CONTACT_COLUMNS)
+    return refuse(`The grid has ${CONTACT_ROWS * CONTACT_COLUMNS} squares; ${squares.length} were given.`)
+  if (!squares.every(one => one === 0 || one === 0.5 || one === 1))
+    return refuse('A square is empty, half or full: 0, 0.5 or 1.')
+  const sum = (keep: (row: number, column: number) => boolean) =>
+    squares.reduce<number>(
+      (total, one, i) => (keep(Math.floor(i / CONTACT_COLUMNS), i % CONTACT_COLUMNS) ? total + one : total),
+      0,
+    )
   const all = sum(() => true)
   if (all === 0) return accept({ share: 0, centralShare: 0, says: 'none' })
   const centralShare = sum((_, column) => column >= 1 && column <= 4) / all
   const ofOneHalf = (a: number) => a / all > 0.85
-  const says = ofOneHalf(sum(row => row < 2)) || ofOneHalf(sum(row => row >= 2))
-    ? 'one end only'
-    : ofOneHalf(sum((_, column) => column < 3)) || ofOneHalf(sum((_, column) => column >= 3)) ? 'one edge only' : centralShare < 0.6 ? 'off the middle' : 'well spread'
+  const says =
+    ofOneHalf(sum(row => row < 2)) || ofOneHalf(sum(row => row >= 2))
+      ? 'one end only'
+      : ofOneHalf(sum((_, column) => column < 3)) || ofOneHalf(sum((_, column) => column >= 3))
+        ? 'one edge only'
+        : centralShare < 0.6
+          ? 'off the middle'
+          : 'well spread'
   return accept({ share: all / squares.length, centralShare, says })
 }

@@ -15,8 +15,9 @@ export interface StripReading {
  * @example stripReading(0.1, 0.19) // { clearanceMm: 0.0413, wants: null }
  */
 export function stripReading(stripDiameterMm: number, widthMm: number): Result<StripReading> {
-  if (!(stripDiameterMm > 0 && widthMm > 0)) return refuse('Give the strip\'s own diameter and the width it was pressed to.')
-  const clearanceMm = Math.PI * stripDiameterMm ** 2 / (4 * widthMm)
+  if (!(stripDiameterMm > 0 && widthMm > 0))
+    return refuse("Give the strip's own diameter and the width it was pressed to.")
+  const clearanceMm = (Math.PI * stripDiameterMm ** 2) / (4 * widthMm)
   const share = clearanceMm / stripDiameterMm
   return accept({ clearanceMm, wants: share > 0.5 ? 'thicker' : share < 0.2 ? 'thinner' : null })
 }
@@ -25,11 +26,17 @@ export function stripReading(stripDiameterMm: number, widthMm: number): Result<S
  * Clearance from the scale printed on the strip's packet, read between its lines. Pairs of width and clearance in mm,
  * in any order. Refused: fewer than two lines, a width outside the scale.
  */
-export function stripScaleClearanceMm(scale: readonly (readonly [widthMm: number, clearanceMm: number])[], widthMm: number): Result<number> {
+export function stripScaleClearanceMm(
+  scale: readonly (readonly [widthMm: number, clearanceMm: number])[],
+  widthMm: number,
+): Result<number> {
   const lines = [...scale].sort((a, b) => a[0] - b[0])
   if (lines.length < 2) return refuse('Type at least two lines of the printed scale.')
   const above = lines.findIndex(([width]) => width >= widthMm)
-  if (above < 0 || widthMm < lines[0]![0]) return refuse(`The printed scale runs from ${lines[0]![0]} to ${lines.at(-1)![0]} mm of width; ${widthMm} mm lies outside. Use another strip size.`)
+  if (above < 0 || widthMm < lines[0]![0])
+    return refuse(
+      `The printed scale runs from ${lines[0]![0]} to ${lines.at(-1)![0]} mm of width; ${widthMm} mm lies outside. Use another strip size.`,
+    )
   const [high, low] = [lines[above]!, lines[Math.max(0, above - 1)]!]
   const share = high[0] === low[0] ? 0 : (widthMm - low[0]) / (high[0] - low[0])
   return accept(low[1] + share * (high[1] - low[1]))

@@ -5,24 +5,96 @@ import { choice, number, optional } from './fields.ts'
 
 export const bathSums = [
   defineSum({
-    name: 'bath-mix', craft: 'baths', title: 'Solution from concentrate', about: 'How much concentrate and how much water make a bath of a given strength, and is it warm enough.',
-    source: 'V·c_target/c_stock', fields: { volumeL: number('Bath', 'L', [0.01, 100000]), targetPercent: number('Strength wanted', '%', [0.001, 100]), stockPercent: number('Concentrate', '%', [0.001, 100]), temperatureC: optional(number('It is at', '°C', [-20, 200])), leastC: optional(number('Least', '°C', [-20, 200])), greatestC: optional(number('Greatest', '°C', [-20, 200])) },
+    name: 'bath-mix',
+    craft: 'baths',
+    title: 'Solution from concentrate',
+    about: 'How much concentrate and how much water make a bath of a given strength, and is it warm enough.',
+    source: 'V·c_target/c_stock',
+    fields: {
+      volumeL: number('Bath', 'L', [0.01, 100000]),
+      targetPercent: number('Strength wanted', '%', [0.001, 100]),
+      stockPercent: number('Concentrate', '%', [0.001, 100]),
+      temperatureC: optional(number('It is at', '°C', [-20, 200])),
+      leastC: optional(number('Least', '°C', [-20, 200])),
+      greatestC: optional(number('Greatest', '°C', [-20, 200])),
+    },
     example: { volumeL: 120, targetPercent: 5, stockPercent: 40, temperatureC: 58, leastC: 50, greatestC: 65 },
-    work: ({ volumeL, targetPercent, stockPercent, temperatureC, leastC, greatestC }) => answering(mixBath(volumeL, targetPercent, stockPercent), ({ stockL, waterL }) => ({
-      figures: [
-        ...(temperatureC === undefined ? [] : [{ key: 'temperatureC', what: 'Bath', value: temperatureC, unit: '°C', decimals: 0, held: holdAgainst(temperatureC, { min: leastC, max: greatestC }, 'span typed here', { low: 'too cold: it hardly works, and the time no longer counts', high: 'too hot: it attacks metal and rubber, and steams' }) }]),
-        { key: 'stockL', what: 'Concentrate', value: stockL, unit: 'L', decimals: 2 }, { key: 'waterL', what: 'Water', value: waterL, unit: 'L', decimals: 2 },
-      ],
-      working: [line('Concentrate', 'V·c/c₀', `${say(volumeL, 2)}·${say(targetPercent, 2)}/${say(stockPercent, 2)}`, `${say(stockL, 2)} L`)], notes: ['Water first, then the concentrate. Gloves, goggles, and the data sheet of what is in it.'],
-    })),
+    work: ({ volumeL, targetPercent, stockPercent, temperatureC, leastC, greatestC }) =>
+      answering(mixBath(volumeL, targetPercent, stockPercent), ({ stockL, waterL }) => ({
+        figures: [
+          ...(temperatureC === undefined
+            ? []
+            : [
+                {
+                  key: 'temperatureC',
+                  what: 'Bath',
+                  value: temperatureC,
+                  unit: '°C',
+                  decimals: 0,
+                  held: holdAgainst(temperatureC, { min: leastC, max: greatestC }, 'span typed here', {
+                    low: 'too cold: it hardly works, and the time no longer counts',
+                    high: 'too hot: it attacks metal and rubber, and steams',
+                  }),
+                },
+              ]),
+          { key: 'stockL', what: 'Concentrate', value: stockL, unit: 'L', decimals: 2 },
+          { key: 'waterL', what: 'Water', value: waterL, unit: 'L', decimals: 2 },
+        ],
+        working: [
+          line(
+            'Concentrate',
+            'V·c/c₀',
+            `${say(volumeL, 2)}·${say(targetPercent, 2)}/${say(stockPercent, 2)}`,
+            `${say(stockL, 2)} L`,
+          ),
+        ],
+        notes: ['Water first, then the concentrate. Gloves, goggles, and the data sheet of what is in it.'],
+      })),
   }),
   defineSum({
-    name: 'wait', craft: 'baths', title: 'Soak, dry, cool or cure', about: 'How a wait stands, and when the next hands-on step comes. Too short and too long both count.',
-    source: 'times of the sheet', fields: { what: choice('It is a', ['soak', 'dry', 'cool', 'cure']), doneMin: number('In so far, minutes', '1', [0, 100000]), shortestMin: number('Shortest, minutes', '1', [0, 100000]), longestMin: optional(number('Longest, minutes', '1', [0, 100000])) },
+    name: 'wait',
+    craft: 'baths',
+    title: 'Soak, dry, cool or cure',
+    about: 'How a wait stands, and when the next hands-on step comes. Too short and too long both count.',
+    source: 'times of the sheet',
+    fields: {
+      what: choice('It is a', ['soak', 'dry', 'cool', 'cure']),
+      doneMin: number('In so far, minutes', '1', [0, 100000]),
+      shortestMin: number('Shortest, minutes', '1', [0, 100000]),
+      longestMin: optional(number('Longest, minutes', '1', [0, 100000])),
+    },
     example: { what: 'soak', doneMin: 95, shortestMin: 120, longestMin: 360 },
-    work: ({ what, ...wait }) => answering(waitState(wait), ({ state, nextMin, held }) => ({
-      figures: [{ key: 'doneMin', what: 'In so far, minutes', value: wait.doneMin, decimals: 0, held }, { key: 'state', what: 'It', value: state === 'too soon' ? `is too soon to end the ${what}` : state === 'too long' ? 'was in too long' : 'may come out' }, { key: 'nextMin', what: state === 'too soon' ? 'Hands-on again in, minutes' : 'Must be out within, minutes', value: nextMin, decimals: 0 }],
-      working: [line('Next', state === 'too soon' ? 'shortest − done' : 'longest − done', state === 'too soon' ? `${say(wait.shortestMin)} − ${say(wait.doneMin)}` : `${wait.longestMin === undefined ? 'no longest' : say(wait.longestMin)} − ${say(wait.doneMin)}`, nextMin === null ? 'nothing waits' : `${say(nextMin)} min`)],
-    })),
+    work: ({ what, ...wait }) =>
+      answering(waitState(wait), ({ state, nextMin, held }) => ({
+        figures: [
+          { key: 'doneMin', what: 'In so far, minutes', value: wait.doneMin, decimals: 0, held },
+          {
+            key: 'state',
+            what: 'It',
+            value:
+              state === 'too soon'
+                ? `is too soon to end the ${what}`
+                : state === 'too long'
+                  ? 'was in too long'
+                  : 'may come out',
+          },
+          {
+            key: 'nextMin',
+            what: state === 'too soon' ? 'Hands-on again in, minutes' : 'Must be out within, minutes',
+            value: nextMin,
+            decimals: 0,
+          },
+        ],
+        working: [
+          line(
+            'Next',
+            state === 'too soon' ? 'shortest − done' : 'longest − done',
+            state === 'too soon'
+              ? `${say(wait.shortestMin)} − ${say(wait.doneMin)}`
+              : `${wait.longestMin === undefined ? 'no longest' : say(wait.longestMin)} − ${say(wait.doneMin)}`,
+            nextMin === null ? 'nothing waits' : `${say(nextMin)} min`,
+          ),
+        ],
+      })),
   }),
 ]

@@ -3,8 +3,21 @@ import { accept, refuse, type Result } from '../result.ts'
 import { worstVerdict, type Held, type Verdict, type WorkingLine } from '../verdict.ts'
 import type { Fields, Input } from './fields.ts'
 
-export const CRAFTS = ['gauging', 'fits', 'rollers', 'sleeves', 'press', 'joints', 'seals', 'stacks', 'marks', 'rigging', 'baths', 'proving'] as const
-export type Craft = typeof CRAFTS[number]
+export const CRAFTS = [
+  'gauging',
+  'fits',
+  'rollers',
+  'sleeves',
+  'press',
+  'joints',
+  'seals',
+  'stacks',
+  'marks',
+  'rigging',
+  'baths',
+  'proving',
+] as const
+export type Craft = (typeof CRAFTS)[number]
 
 /** One figure of an answer, in the unit its key names. */
 export interface Figure {
@@ -19,7 +32,12 @@ export interface Figure {
 }
 
 /** One of several usual ways where people disagree: what it gives and why it is done so. */
-export interface School { name: string, gives: string, why: string, chosen?: boolean }
+export interface School {
+  name: string
+  gives: string
+  why: string
+  chosen?: boolean
+}
 
 export interface Answer {
   figures: Figure[]
@@ -29,7 +47,11 @@ export interface Answer {
   /** Lists and tables beside the figures, by their key. */
   more?: Record<string, unknown>
   /** What a build sheet's reading would hold, in base units, where it is not simply the first figure. */
-  reading?: { kind: 'single' | 'endFloat' | 'lift' | 'runout', tries: number[][], style?: 'signed readings' | 'travels' }
+  reading?: {
+    kind: 'single' | 'endFloat' | 'lift' | 'runout'
+    tries: number[][]
+    style?: 'signed readings' | 'travels'
+  }
 }
 
 /** Told how far a long computation is, 0 to 1. */
@@ -53,7 +75,11 @@ export interface Sum<F extends Fields = Fields> {
 }
 
 /** A sum of any fields; what crosses the wire has been held against them first. */
-export type AnySum = Omit<Sum, 'example' | 'work' | 'cost'> & { example: Record<string, unknown>, cost?: (input: never) => number, work: (input: never, progress?: Progress) => Result<Answer> }
+export type AnySum = Omit<Sum, 'example' | 'work' | 'cost'> & {
+  example: Record<string, unknown>
+  cost?: (input: never) => number
+  work: (input: never, progress?: Progress) => Result<Answer>
+}
 
 /** Steps an input takes; one where the sum never runs long. */
 export const costOf = (sum: AnySum, input: unknown): number => sum.cost?.(input as never) ?? 1
@@ -68,17 +94,25 @@ export function verdictOf(answer: Answer): Verdict | null {
   return held.length ? worstVerdict(held) : null
 }
 
-const isSound = (value: unknown): boolean => typeof value === 'number'
-  ? Number.isFinite(value)
-  : !value || typeof value !== 'object' || Object.values(value).every(isSound)
+const isSound = (value: unknown): boolean =>
+  typeof value === 'number'
+    ? Number.isFinite(value)
+    : !value || typeof value !== 'object' || Object.values(value).every(isSound)
 
-const TWINS = [['min', 'max'], ['least', 'greatest'], ['Least', 'Greatest']] as const
+const TWINS = [
+  ['min', 'max'],
+  ['least', 'greatest'],
+  ['Least', 'Greatest'],
+] as const
 
 /** A least above its greatest is a slip in every sum alike: the sentence that says so, or null. */
 function turnedRound(sum: AnySum, input: Record<string, unknown>): string | null {
   for (const [low, high] of TWINS) {
-    const key = Object.keys(input).find(one => one.includes(low) && Number(input[one]) > Number(input[one.replace(low, high)]))
-    if (key) return `“${sum.fields[key]?.label ?? key}” is above “${sum.fields[key.replace(low, high)]?.label ?? 'its greatest'}”. Change them round.`
+    const key = Object.keys(input).find(
+      one => one.includes(low) && Number(input[one]) > Number(input[one.replace(low, high)]),
+    )
+    if (key)
+      return `“${sum.fields[key]?.label ?? key}” is above “${sum.fields[key.replace(low, high)]?.label ?? 'its greatest'}”. Change them round.`
   }
   return null
 }
@@ -91,14 +125,31 @@ export function runSum(sum: AnySum, input: unknown, progress?: Progress): Result
   const turned = turnedRound(sum, input as Record<string, unknown>)
   if (turned) return refuse(turned)
   const answer = sum.work(input as never, progress)
-  if (answer.ok && !isSound([answer.value.figures.map(one => one.value), answer.value.more])) return refuse(`These figures give no answer to “${sum.title}”. Check them: one of them is too large, too small or nought.`)
+  if (answer.ok && !isSound([answer.value.figures.map(one => one.value), answer.value.more]))
+    return refuse(
+      `These figures give no answer to “${sum.title}”. Check them: one of them is too large, too small or nought.`,
+    )
   return answer
 }
 
 /** An answer as it goes over the wire: figures by key, lists, verdict, what was judged, and the working. */
 export function toWire(answer: Answer): Record<string, unknown> {
   const verdict = verdictOf(answer)
-  const judged = answer.figures.flatMap(({ key, held }) => held ? [{ key, verdict: held.verdict, share: held.share, side: held.side, limits: held.limits, source: held.source, consequence: held.consequence }] : [])
+  const judged = answer.figures.flatMap(({ key, held }) =>
+    held
+      ? [
+          {
+            key,
+            verdict: held.verdict,
+            share: held.share,
+            side: held.side,
+            limits: held.limits,
+            source: held.source,
+            consequence: held.consequence,
+          },
+        ]
+      : [],
+  )
   return {
     ...Object.fromEntries(answer.figures.map(one => [one.key, one.value])),
     ...answer.more,
@@ -111,10 +162,17 @@ export function toWire(answer: Answer): Record<string, unknown> {
 
 /** A number for a working: no more figures than say something. */
 export function say(value: number, decimals = 3): string {
-  return fixed(value, decimals).replace(/(\.\d*?)0+$/, '$1').replace(/\.$/, '')
+  return fixed(value, decimals)
+    .replace(/(\.\d*?)0+$/, '$1')
+    .replace(/\.$/, '')
 }
 
-export const line = (what: string, rule: string, sum: string, gives: string): WorkingLine => ({ what, rule, sum, gives })
+export const line = (what: string, rule: string, sum: string, gives: string): WorkingLine => ({
+  what,
+  rule,
+  sum,
+  gives,
+})
 
 /** Carries a result into an answer; a refusal goes through. */
 export function answering<T>(result: Result<T>, make: (value: T) => Answer): Result<Answer> {

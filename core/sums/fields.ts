@@ -17,42 +17,114 @@ export interface NumberField extends Common {
   span: readonly [number, number]
   whole?: true
 }
-export interface ListField extends Common { type: 'list', unit: UnitName, span: readonly [number, number], least: number, most: number }
-export interface ChoiceField<C extends string = string> extends Common { type: 'choice', choices: readonly C[] }
-export interface ManyField<C extends string = string> extends Common { type: 'many', choices: readonly C[] }
-export interface FlagField extends Common { type: 'flag' }
-export interface TextField extends Common { type: 'text', most: number }
-export interface RowsField<C extends Fields = Fields> extends Common { type: 'rows', columns: C, least: number, most: number }
+export interface ListField extends Common {
+  type: 'list'
+  unit: UnitName
+  span: readonly [number, number]
+  least: number
+  most: number
+}
+export interface ChoiceField<C extends string = string> extends Common {
+  type: 'choice'
+  choices: readonly C[]
+}
+export interface ManyField<C extends string = string> extends Common {
+  type: 'many'
+  choices: readonly C[]
+}
+export interface FlagField extends Common {
+  type: 'flag'
+}
+export interface TextField extends Common {
+  type: 'text'
+  most: number
+}
+export interface RowsField<C extends Fields = Fields> extends Common {
+  type: 'rows'
+  columns: C
+  least: number
+  most: number
+}
 export type Field = NumberField | ListField | ChoiceField | ManyField | FlagField | TextField | RowsField
 // A mapped type cannot be recursive through an interface without `any` widening; Field itself closes the loop.
 export type Fields = { [key: string]: Field }
 
-type ValueOf<F> =
-  F extends { type: 'number' } ? number
-    : F extends { type: 'list' } ? number[]
-      : F extends { type: 'choice', choices: readonly (infer C)[] } ? C
-        : F extends { type: 'many', choices: readonly (infer C)[] } ? C[]
-          : F extends { type: 'flag' } ? boolean
-            : F extends { type: 'text' } ? string
-              : F extends { type: 'rows', columns: infer C } ? Input<C>[] : never
+type ValueOf<F> = F extends { type: 'number' }
+  ? number
+  : F extends { type: 'list' }
+    ? number[]
+    : F extends { type: 'choice'; choices: readonly (infer C)[] }
+      ? C
+      : F extends { type: 'many'; choices: readonly (infer C)[] }
+        ? C[]
+        : F extends { type: 'flag' }
+          ? boolean
+          : F extends { type: 'text' }
+            ? string
+            : F extends { type: 'rows'; columns: infer C }
+              ? Input<C>[]
+              : never
 
 type OptionalKeys<F> = { [K in keyof F]: F[K] extends { optional: true } ? K : never }[keyof F]
 
 /** The input of a sum, as its fields describe it. */
-export type Input<F> = { [K in Exclude<keyof F, OptionalKeys<F>>]: ValueOf<F[K]> } & { [K in OptionalKeys<F>]?: ValueOf<F[K]> }
+export type Input<F> = { [K in Exclude<keyof F, OptionalKeys<F>>]: ValueOf<F[K]> } & {
+  [K in OptionalKeys<F>]?: ValueOf<F[K]>
+}
 
 type Span = readonly [number, number]
-export const number = (label: string, unit: UnitName, span: Span, help?: string): NumberField => ({ type: 'number', label, unit, span, help })
-export const whole = (label: string, span: Span, help?: string): NumberField => ({ type: 'number', label, unit: 'pcs', span, whole: true, help })
-export const list = (label: string, unit: UnitName, span: Span, [least, most]: Span, help?: string): ListField => ({ type: 'list', label, unit, span, least, most, help })
-export const choice = <const C extends string>(label: string, choices: readonly C[], help?: string): ChoiceField<C> => ({ type: 'choice', label, choices, help })
-export const many = <const C extends string>(label: string, choices: readonly C[], help?: string): ManyField<C> => ({ type: 'many', label, choices, help })
-export const flag = (label: string, help?: string): FlagField & { fallback: boolean } => ({ type: 'flag', label, fallback: false, help })
+export const number = (label: string, unit: UnitName, span: Span, help?: string): NumberField => ({
+  type: 'number',
+  label,
+  unit,
+  span,
+  help,
+})
+export const whole = (label: string, span: Span, help?: string): NumberField => ({
+  type: 'number',
+  label,
+  unit: 'pcs',
+  span,
+  whole: true,
+  help,
+})
+export const list = (label: string, unit: UnitName, span: Span, [least, most]: Span, help?: string): ListField => ({
+  type: 'list',
+  label,
+  unit,
+  span,
+  least,
+  most,
+  help,
+})
+export const choice = <const C extends string>(
+  label: string,
+  choices: readonly C[],
+  help?: string,
+): ChoiceField<C> => ({ type: 'choice', label, choices, help })
+export const many = <const C extends string>(label: string, choices: readonly C[], help?: string): ManyField<C> => ({
+  type: 'many',
+  label,
+  choices,
+  help,
+})
+export const flag = (label: string, help?: string): FlagField & { fallback: boolean } => ({
+  type: 'flag',
+  label,
+  fallback: false,
+  help,
+})
 export const text = (label: string, most = 60, help?: string): TextField => ({ type: 'text', label, most, help })
-export const rows = <C extends Fields>(label: string, columns: C, [least, most]: Span, help?: string): RowsField<C> => ({ type: 'rows', label, columns, least, most, help })
+export const rows = <C extends Fields>(
+  label: string,
+  columns: C,
+  [least, most]: Span,
+  help?: string,
+): RowsField<C> => ({ type: 'rows', label, columns, least, most, help })
 /** May be left out. */
 export const optional = <F extends Field>(field: F): F & { optional: true } => ({ ...field, optional: true })
 /** Has this value where it is left out. */
 export const fallback = <F extends Field>(field: F, value: unknown): F => ({ ...field, fallback: value })
 /** Asked for only while the field `key` says one of the choices; otherwise it may be left out. */
-export const only = <F extends Field>(field: F, key: string, ...choices: string[]): F & { optional: true } => optional({ ...field, only: [key, ...choices] as const })
+export const only = <F extends Field>(field: F, key: string, ...choices: string[]): F & { optional: true } =>
+  optional({ ...field, only: [key, ...choices] as const })

@@ -12,11 +12,36 @@ import { sealSums } from './seals.ts'
 import { sleeveSums } from './sleeves.ts'
 import { stackSums } from './stacks.ts'
 
-export { CRAFTS, costOf, runSum, toWire, verdictOf, type Answer, type AnySum, type Craft, type Figure, type Progress, type School } from './define.ts'
+export {
+  CRAFTS,
+  costOf,
+  runSum,
+  toWire,
+  verdictOf,
+  type Answer,
+  type AnySum,
+  type Craft,
+  type Figure,
+  type Progress,
+  type School,
+} from './define.ts'
 export type { Field, Fields, NumberField, ListField, RowsField } from './fields.ts'
 
 /** Every sum there is, in the order of the crafts. */
-export const SUMS: readonly AnySum[] = [gaugingSums, fitSums, rollerSums, sleeveSums, pressSums, jointSums, sealSums, stackSums, markSums, riggingSums, bathSums, provingSums].flat()
+export const SUMS: readonly AnySum[] = [
+  gaugingSums,
+  fitSums,
+  rollerSums,
+  sleeveSums,
+  pressSums,
+  jointSums,
+  sealSums,
+  stackSums,
+  markSums,
+  riggingSums,
+  bathSums,
+  provingSums,
+].flat()
 
 const byName = new Map(SUMS.map(sum => [sum.name, sum]))
 
@@ -26,6 +51,17 @@ export const sumNamed = (name: string): AnySum | undefined => byName.get(name)
 export const sumsOf = (craft: Craft): readonly AnySum[] => SUMS.filter(sum => sum.craft === craft)
 
 export const CRAFT_TITLES: Record<Craft, string> = {
-  gauging: 'Readings', fits: 'Limits and fits', rollers: 'Rolling bearings', sleeves: 'Sleeve bearings', press: 'Press and shrink', joints: 'Joints', seals: 'Seals and O-rings', stacks: 'Stacks and shims', marks: 'Marks and gears', rigging: 'Lifting', baths: 'Baths and waits', proving: 'Proving',
+  gauging: 'Readings',
+  fits: 'Limits and fits',
+  rollers: 'Rolling bearings',
+  sleeves: 'Sleeve bearings',
+  press: 'Press and shrink',
+  joints: 'Joints',
+  seals: 'Seals and O-rings',
+  stacks: 'Stacks and shims',
+  marks: 'Marks and gears',
+  rigging: 'Lifting',
+  baths: 'Baths and waits',
+  proving: 'Proving',
 }
 export const isCraft = (text: string): text is Craft => (CRAFTS as readonly string[]).includes(text)

@@ -8,14 +8,24 @@ export const NO_LIMIT = 'no limit given: type the one in the maker’s manual'
 export const RULE_OF_THUMB = 'a rule of thumb; the maker’s manual goes before it'
 
 /** A pair of optional fields for the maker's least and greatest. Their keys carry the unit, as every name does. */
-export const makerMin = (unit: UnitName, span: readonly [number, number]): NumberField & { optional: true } => optional(number('Maker’s least', unit, span))
-export const makerMax = (unit: UnitName, span: readonly [number, number]): NumberField & { optional: true } => optional(number('Maker’s greatest', unit, span))
+export const makerMin = (unit: UnitName, span: readonly [number, number]): NumberField & { optional: true } =>
+  optional(number('Maker’s least', unit, span))
+export const makerMax = (unit: UnitName, span: readonly [number, number]): NumberField & { optional: true } =>
+  optional(number('Maker’s greatest', unit, span))
 
 /** Said where a sum knows no better: what the figure belongs to is not known to it. */
-const OUTSIDE: Consequences = { low: 'under what the maker allows: do not build it in without asking', high: 'over what the maker allows: do not build it in without asking' }
+const OUTSIDE: Consequences = {
+  low: 'under what the maker allows: do not build it in without asking',
+  high: 'over what the maker allows: do not build it in without asking',
+}
 
 /** Holds a value against the maker's limits where they were typed; else against a general table, labelled as such; else against nothing. */
-export function hold(value: number, maker: Limits, consequences: Consequences = {}, general?: { limits: Limits, source: string }): Held {
+export function hold(
+  value: number,
+  maker: Limits,
+  consequences: Consequences = {},
+  general?: { limits: Limits; source: string },
+): Held {
   const given = maker.min !== undefined || maker.max !== undefined
   const says = { ...OUTSIDE, ...consequences }
   if (given) return holdAgainst(value, maker, MAKER, says)

@@ -2,12 +2,15 @@ export interface ServiceState {
   hoursSince: number
   hoursPerWeek: number
   lastOverhaulAt: string | null
-  service: { hours: number, months: number }
+  service: { hours: number; months: number }
   now: string
 }
 
 /** When the next overhaul is due, in weeks from now (0 or less: due), and which interval decided. */
-export interface NextOverhaul { weeks: number, decidedBy: 'hours' | 'calendar' }
+export interface NextOverhaul {
+  weeks: number
+  decidedBy: 'hours' | 'calendar'
+}
 
 const WEEK_MS = 7 * 24 * 3600 * 1000
 
@@ -18,8 +21,11 @@ const WEEK_MS = 7 * 24 * 3600 * 1000
  */
 export function whatIsNext({ hoursSince, hoursPerWeek, lastOverhaulAt, service, now }: ServiceState): NextOverhaul {
   const byHours = hoursPerWeek > 0 ? Math.round((service.hours - hoursSince) / hoursPerWeek) : Number.POSITIVE_INFINITY
-  const byCalendar = lastOverhaulAt ? Math.round((addMonths(lastOverhaulAt, service.months) - Date.parse(now)) / WEEK_MS) : Number.POSITIVE_INFINITY
-  if (byHours === Number.POSITIVE_INFINITY && byCalendar === Number.POSITIVE_INFINITY) return { weeks: Math.round(service.months * 52 / 12), decidedBy: 'calendar' }
+  const byCalendar = lastOverhaulAt
+    ? Math.round((addMonths(lastOverhaulAt, service.months) - Date.parse(now)) / WEEK_MS)
+    : Number.POSITIVE_INFINITY
+  if (byHours === Number.POSITIVE_INFINITY && byCalendar === Number.POSITIVE_INFINITY)
+    return { weeks: Math.round((service.months * 52) / 12), decidedBy: 'calendar' }
   return byHours <= byCalendar ? { weeks: byHours, decidedBy: 'hours' } : { weeks: byCalendar, decidedBy: 'calendar' }
 }
 

@@ -5,13 +5,14 @@ import * as schema from './schema.ts'
 export type Database = PostgresJsDatabase<typeof schema>
 export type Transaction = Parameters<Parameters<Database['transaction']>[0]>[0]
 
-let connection: { sql: postgres.Sql, db: Database } | undefined
+let connection: { sql: postgres.Sql; db: Database } | undefined
 
 /** The one connection pool of this process; DATABASE_URL says where. */
 export function connect() {
   if (connection) return connection
   const url = process.env.DATABASE_URL
-  if (!url) throw new Error('DATABASE_URL is not set. Start Needler with its own command, or set it to a PostgreSQL address.')
+  if (!url)
+    throw new Error('DATABASE_URL is not set. Start Needler with its own command, or set it to a PostgreSQL address.')
   const sql = postgres(url, { max: 10, onnotice: () => {} })
   connection = { sql, db: drizzle(sql, { schema, casing: 'snake_case' }) }
   return connection

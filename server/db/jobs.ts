@@ -18,35 +18,93 @@ export async function jobWithLedger(db: Database, id: string) {
   const row = await findJob(db, id)
   if (!row) return null
   const [machine] = await db.select().from(equipment).where(eq(equipment.tag, row.equipmentTag))
-  return { job: row, equipment: machine!, sheet: await sheetOf(db, row.sheetId, row.sheetVersion), entries: await entriesAfter(db, id, 0), people: await peopleWhoSign(db) }
+  return {
+    job: row,
+    equipment: machine!,
+    sheet: await sheetOf(db, row.sheetId, row.sheetVersion),
+    entries: await entriesAfter(db, id, 0),
+    people: await peopleWhoSign(db),
+  }
 }
 
 export type JobWithLedger = NonNullable<Awaited<ReturnType<typeof jobWithLedger>>>
 
 export async function openJobs(db: Database) {
-  return db.select({ id: job.id, number: job.number, tag: job.equipmentTag, name: equipment.name, complaint: job.complaint, openedAt: job.openedAt, entries: job.lastSeq })
-    .from(job).innerJoin(equipment, eq(equipment.tag, job.equipmentTag)).where(isNull(job.signedAt)).orderBy(asc(job.number))
+  return db
+    .select({
+      id: job.id,
+      number: job.number,
+      tag: job.equipmentTag,
+      name: equipment.name,
+      complaint: job.complaint,
+      openedAt: job.openedAt,
+      entries: job.lastSeq,
+    })
+    .from(job)
+    .innerJoin(equipment, eq(equipment.tag, job.equipmentTag))
+    .where(isNull(job.signedAt))
+    .orderBy(asc(job.number))
 }
 
 export async function pastJobs(db: Database, tag: string) {
-  return db.select({ id: job.id, number: job.number, complaint: job.complaint, openedAt: job.openedAt, signedAt: job.signedAt, hoursAtOpen: job.hoursAtOpen })
-    .from(job).where(and(eq(job.equipmentTag, tag), isNotNull(job.signedAt))).orderBy(desc(job.number))
+  return db
+    .select({
+      id: job.id,
+      number: job.number,
+      complaint: job.complaint,
+      openedAt: job.openedAt,
+      signedAt: job.signedAt,
+      hoursAtOpen: job.hoursAtOpen,
+    })
+    .from(job)
+    .where(and(eq(job.equipmentTag, tag), isNotNull(job.signedAt)))
+    .orderBy(desc(job.number))
 }
 
-export type Opening = { ok: true, id: string, number: number } | { ok: false, status: 404 | 409, why: string, job?: string }
+export type Opening =
+  { ok: true; id: string; number: number } | { ok: false; status: 404 | 409; why: string; job?: string }
 
 /** Opens a job on a machine with the newest sheet of its family. One machine has one open job. */
 export async function openJob(db: Database, tag: string, complaint: string, by: Person, at: string): Promise<Opening> {
   return db.transaction(async (tx): Promise<Opening> => {
     const [machine] = await tx.select().from(equipment).where(eq(equipment.tag, tag)).for('update')
-    if (!machine) return { ok: false, status: 404, why: `There is no machine ${tag} in the yard. Check the tag on its plate.` }
-    const [open] = await tx.select().from(job).where(and(eq(job.equipmentTag, tag), isNull(job.signedAt)))
-    if (open) return { ok: false, status: 409, why: `${tag} has job ${open.number} open already. Go on with that one.`, job: open.id }
+    if (!machine)
+      return { ok: false, status: 404, why: `There is no machine ${tag} in the yard. Check the tag on its plate.` }
+    const [open] = await tx
+      .select()
+      .from(job)
+      .where(and(eq(job.equipmentTag, tag), isNull(job.signedAt)))
+    if (open)
+      return {
+        ok: false,
+        status: 409,
+        why: `${tag} has job ${open.number} open already. Go on with that one.`,
+        job: open.id,
+      }
     const sheet = await newestSheet(tx, machine.sheetId)
     if (!sheet) return { ok: false, status: 404, why: `There is no build sheet for ${tag} on the shelf.` }
     const id = uuid()
-    const [row] = await tx.insert(job).values({ id, equipmentTag: tag, sheetId: sheet.id, sheetVersion: sheet.version, variants: machine.variants, complaint, hoursAtOpen: machine.hoursRun, openedAt: at }).returning()
-    await appendIn(tx, id, by, [{ id: uuid(), kind: 'job.opened', madeAt: at, payload: { equipment: tag, sheet: sheet.id, version: sheet.version, variants: machine.variants, complaint } }])
+    const [row] = await tx
+      .insert(job)
+      .values({
+        id,
+        equipmentTag: tag,
+        sheetId: sheet.id,
+        sheetVersion: sheet.version,
+        variants: machine.variants,
+        complaint,
+        hoursAtOpen: machine.hoursRun,
+        openedAt: at,
+      })
+      .returning()
+    await appendIn(tx, id, by, [
+      {
+        id: uuid(),
+        kind: 'job.opened',
+        madeAt: at,
+        payload: { equipment: tag, sheet: sheet.id, version: sheet.version, variants: machine.variants, complaint },
+      },
+    ])
     return { ok: true, id, number: row!.number }
   })
 }

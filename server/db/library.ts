@@ -8,7 +8,9 @@ const LIBRARY = new URL('../../library/', import.meta.url)
 
 /** The build sheets that ship with the application, read from their files. For commands only; the server reads its shelf. */
 export function librarySheets(): Sheet[] {
-  return readdirSync(LIBRARY).filter(file => file.endsWith('.yaml')).map(file => parse(readFileSync(new URL(file, LIBRARY), 'utf8')) as Sheet)
+  return readdirSync(LIBRARY)
+    .filter(file => file.endsWith('.yaml'))
+    .map(file => parse(readFileSync(new URL(file, LIBRARY), 'utf8')) as Sheet)
 }
 
 export async function shelveLibrary(db: Database): Promise<void> {

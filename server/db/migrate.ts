@@ -6,6 +6,9 @@ import { database } from './client.ts'
 /** Brings the database up to the newest migration. The folder is found from where the command starts, or told. */
 export async function migrateToNewest(): Promise<void> {
   const migrationsFolder = resolve(process.env.NEEDLER_MIGRATIONS ?? 'server/db/migrations')
-  if (!existsSync(migrationsFolder)) throw new Error(`The migrations are not at ${migrationsFolder}. Start from the project folder, or set NEEDLER_MIGRATIONS.`)
+  if (!existsSync(migrationsFolder))
+    throw new Error(
+      `The migrations are not at ${migrationsFolder}. Start from the project folder, or set NEEDLER_MIGRATIONS.`,
+    )
   await migrate(database(), { migrationsFolder })
 }

@@ -8,7 +8,11 @@ import { person } from './schema.ts'
 
 const pins = new Hash(new Scrypt({}))
 
-export interface Person { id: string, name: string, role: Role }
+export interface Person {
+  id: string
+  name: string
+  role: Role
+}
 
 const shown = { id: person.id, name: person.name, role: person.role }
 
@@ -20,7 +24,10 @@ export async function namesOf(db: Database, ids: string[]): Promise<Person[]> {
   return ids.length ? db.select(shown).from(person).where(inArray(person.id, ids)) : []
 }
 
-export async function addPerson(db: Database | Transaction, { name, role, pin }: { name: string, role: Role, pin: string }): Promise<Person> {
+export async function addPerson(
+  db: Database | Transaction,
+  { name, role, pin }: { name: string; role: Role; pin: string },
+): Promise<Person> {
   const row = { id: uuid(), name, role }
   await db.insert(person).values({ ...row, pinHash: await pins.make(pin) })
   return row
@@ -28,8 +35,11 @@ export async function addPerson(db: Database | Transaction, { name, role, pin }:
 
 /** The person, when the PIN is theirs; null otherwise, and a check is made either way so that timing tells nothing. */
 export async function personWithPin(db: Database, id: string, pin: string): Promise<Person | null> {
-  const [row] = await db.select().from(person).where(and(eq(person.id, id), eq(person.active, true)))
-  const hash = row?.pinHash ?? await nobodysHash
+  const [row] = await db
+    .select()
+    .from(person)
+    .where(and(eq(person.id, id), eq(person.active, true)))
+  const hash = row?.pinHash ?? (await nobodysHash)
   const right = await pins.verify(hash, pin)
   return row && right ? { id: row.id, name: row.name, role: row.role } : null
 }

@@ -1,4 +1,17 @@
-import { boolean, doublePrecision, index, integer, jsonb, pgTable, primaryKey, serial, text, timestamp, unique, uuid } from 'drizzle-orm/pg-core'
+import {
+  boolean,
+  doublePrecision,
+  index,
+  integer,
+  jsonb,
+  pgTable,
+  primaryKey,
+  serial,
+  text,
+  timestamp,
+  unique,
+  uuid,
+} from 'drizzle-orm/pg-core'
 import type { EntryKind, Role } from '../../core/job/index.ts'
 import type { Sheet, Variants } from '../../core/sheet/index.ts'
 import type { Verdict } from '../../core/verdict.ts'
@@ -22,16 +35,22 @@ export const signInLimit = pgTable('sign_in_limit', {
 
 export const area = pgTable('area', { id: text().primaryKey(), name: text().notNull(), position: integer().notNull() })
 
-export const buildSheet = pgTable('build_sheet', {
-  id: text().notNull(),
-  version: integer().notNull(),
-  body: jsonb().$type<Sheet>().notNull(),
-}, table => [primaryKey({ columns: [table.id, table.version] })])
+export const buildSheet = pgTable(
+  'build_sheet',
+  {
+    id: text().notNull(),
+    version: integer().notNull(),
+    body: jsonb().$type<Sheet>().notNull(),
+  },
+  table => [primaryKey({ columns: [table.id, table.version] })],
+)
 
 export const equipment = pgTable('equipment', {
   tag: text().primaryKey(),
   name: text().notNull(),
-  areaId: text().notNull().references(() => area.id),
+  areaId: text()
+    .notNull()
+    .references(() => area.id),
   line: text().notNull(),
   sheetId: text().notNull(),
   variants: jsonb().$type<Variants>().notNull(),
@@ -39,61 +58,92 @@ export const equipment = pgTable('equipment', {
   hoursPerWeek: integer().notNull(),
 })
 
-export const job = pgTable('job', {
-  id: uuid().primaryKey(),
-  number: serial().notNull().unique(),
-  equipmentTag: text().notNull().references(() => equipment.tag),
-  sheetId: text().notNull(),
-  sheetVersion: integer().notNull(),
-  variants: jsonb().$type<Variants>().notNull(),
-  complaint: text().notNull(),
-  hoursAtOpen: integer().notNull(),
-  openedAt: moment().notNull(),
-  signedAt: moment(),
-  lastSeq: integer().notNull().default(0),
-}, table => [index().on(table.equipmentTag)])
+export const job = pgTable(
+  'job',
+  {
+    id: uuid().primaryKey(),
+    number: serial().notNull().unique(),
+    equipmentTag: text()
+      .notNull()
+      .references(() => equipment.tag),
+    sheetId: text().notNull(),
+    sheetVersion: integer().notNull(),
+    variants: jsonb().$type<Variants>().notNull(),
+    complaint: text().notNull(),
+    hoursAtOpen: integer().notNull(),
+    openedAt: moment().notNull(),
+    signedAt: moment(),
+    lastSeq: integer().notNull().default(0),
+  },
+  table => [index().on(table.equipmentTag)],
+)
 
 /** The ledger. Rows are only ever added. */
-export const entry = pgTable('entry', {
-  id: uuid().primaryKey(),
-  jobId: uuid().notNull().references(() => job.id),
-  seq: integer().notNull(),
-  kind: text().$type<EntryKind>().notNull(),
-  payload: jsonb().notNull(),
-  madeBy: uuid().notNull().references(() => person.id),
-  role: text().$type<Role>().notNull(),
-  madeAt: moment().notNull(),
-  receivedAt: moment().notNull().defaultNow(),
-  corrects: uuid(),
-}, table => [unique().on(table.jobId, table.seq)])
+export const entry = pgTable(
+  'entry',
+  {
+    id: uuid().primaryKey(),
+    jobId: uuid()
+      .notNull()
+      .references(() => job.id),
+    seq: integer().notNull(),
+    kind: text().$type<EntryKind>().notNull(),
+    payload: jsonb().notNull(),
+    madeBy: uuid()
+      .notNull()
+      .references(() => person.id),
+    role: text().$type<Role>().notNull(),
+    madeAt: moment().notNull(),
+    receivedAt: moment().notNull().defaultNow(),
+    corrects: uuid(),
+  },
+  table => [unique().on(table.jobId, table.seq)],
+)
 
 // Projections: written with the entry, made again from the ledger by one command.
 
-export const reading = pgTable('reading', {
-  jobId: uuid().notNull().references(() => job.id),
-  equipmentTag: text().notNull(),
-  checkId: text().notNull(),
-  moment: text().notNull(),
-  value: doublePrecision().notNull(),
-  least: doublePrecision().notNull(),
-  greatest: doublePrecision().notNull(),
-  verdict: text().$type<Verdict>().notNull(),
-  share: doublePrecision(),
-  takenAt: moment().notNull(),
-}, table => [primaryKey({ columns: [table.jobId, table.checkId, table.moment] }), index().on(table.equipmentTag, table.checkId)])
+export const reading = pgTable(
+  'reading',
+  {
+    jobId: uuid()
+      .notNull()
+      .references(() => job.id),
+    equipmentTag: text().notNull(),
+    checkId: text().notNull(),
+    moment: text().notNull(),
+    value: doublePrecision().notNull(),
+    least: doublePrecision().notNull(),
+    greatest: doublePrecision().notNull(),
+    verdict: text().$type<Verdict>().notNull(),
+    share: doublePrecision(),
+    takenAt: moment().notNull(),
+  },
+  table => [
+    primaryKey({ columns: [table.jobId, table.checkId, table.moment] }),
+    index().on(table.equipmentTag, table.checkId),
+  ],
+)
 
-export const fittedPart = pgTable('fitted_part', {
-  jobId: uuid().notNull().references(() => job.id),
-  equipmentTag: text().notNull(),
-  partRef: text().notNull(),
-  asNew: boolean().notNull(),
-  batch: text(),
-  fittedAt: moment().notNull(),
-}, table => [primaryKey({ columns: [table.jobId, table.partRef] }), index().on(table.equipmentTag, table.partRef)])
+export const fittedPart = pgTable(
+  'fitted_part',
+  {
+    jobId: uuid()
+      .notNull()
+      .references(() => job.id),
+    equipmentTag: text().notNull(),
+    partRef: text().notNull(),
+    asNew: boolean().notNull(),
+    batch: text(),
+    fittedAt: moment().notNull(),
+  },
+  table => [primaryKey({ columns: [table.jobId, table.partRef] }), index().on(table.equipmentTag, table.partRef)],
+)
 
 export const stockMovement = pgTable('stock_movement', {
   entryId: uuid().primaryKey(),
-  jobId: uuid().notNull().references(() => job.id),
+  jobId: uuid()
+    .notNull()
+    .references(() => job.id),
   partRef: text().notNull(),
   takenFrom: text().notNull(),
   quantity: integer().notNull(),
@@ -101,7 +151,9 @@ export const stockMovement = pgTable('stock_movement', {
 })
 
 export const equipmentState = pgTable('equipment_state', {
-  equipmentTag: text().primaryKey().references(() => equipment.tag),
+  equipmentTag: text()
+    .primaryKey()
+    .references(() => equipment.tag),
   openJobId: uuid(),
   openJobNumber: integer(),
   lastOverhaulAt: moment(),

@@ -9,12 +9,18 @@ export async function shelve(db: Database, sheet: Sheet): Promise<void> {
 }
 
 export async function newestSheet(db: Database | Transaction, id: string): Promise<Sheet | null> {
-  const rows = await db.select({ body: buildSheet.body, version: buildSheet.version }).from(buildSheet).where(eq(buildSheet.id, id))
+  const rows = await db
+    .select({ body: buildSheet.body, version: buildSheet.version })
+    .from(buildSheet)
+    .where(eq(buildSheet.id, id))
   return rows.sort((a, b) => b.version - a.version)[0]?.body ?? null
 }
 
 export async function sheetOf(db: Database | Transaction, id: string, version: number): Promise<Sheet> {
-  const [row] = await db.select({ body: buildSheet.body }).from(buildSheet).where(and(eq(buildSheet.id, id), eq(buildSheet.version, version)))
+  const [row] = await db
+    .select({ body: buildSheet.body })
+    .from(buildSheet)
+    .where(and(eq(buildSheet.id, id), eq(buildSheet.version, version)))
   if (!row) throw new Error(`Build sheet ${id} version ${version} is missing from the shelf.`)
   return row.body
 }
@@ -22,7 +28,10 @@ export async function sheetOf(db: Database | Transaction, id: string, version: n
 const plans = new Map<string, Plan>()
 
 /** The plan a job was opened with. A version never changes, so a plan once made stays good. */
-export async function planOf(db: Database | Transaction, job: { sheetId: string, sheetVersion: number, variants: Variants }): Promise<Plan> {
+export async function planOf(
+  db: Database | Transaction,
+  job: { sheetId: string; sheetVersion: number; variants: Variants },
+): Promise<Plan> {
   const key = JSON.stringify([job.sheetId, job.sheetVersion, job.variants])
   const known = plans.get(key)
   if (known) return known

@@ -4,23 +4,43 @@ import { tagSchema } from '#shared/schemas'
 
 /** A refusal as it goes over the wire: a status and one sentence for the person. */
 export function refusal(statusCode: number, why: string, more: Record<string, unknown> = {}) {
-  return createError({ statusCode, statusMessage: STATUS_WORDS[statusCode] ?? 'Refused', message: why, data: { why, ...more } })
+  return createError({
+    statusCode,
+    statusMessage: STATUS_WORDS[statusCode] ?? 'Refused',
+    message: why,
+    data: { why, ...more },
+  })
 }
 
-const STATUS_WORDS: Record<number, string> = { 400: 'Bad Request', 401: 'Unauthorized', 403: 'Forbidden', 404: 'Not Found', 409: 'Conflict', 411: 'Length Required', 413: 'Payload Too Large', 422: 'Unprocessable Content', 429: 'Too Many Requests' }
+const STATUS_WORDS: Record<number, string> = {
+  400: 'Bad Request',
+  401: 'Unauthorized',
+  403: 'Forbidden',
+  404: 'Not Found',
+  409: 'Conflict',
+  411: 'Length Required',
+  413: 'Payload Too Large',
+  422: 'Unprocessable Content',
+  429: 'Too Many Requests',
+}
 
 /** A value held against its schema; 400 with what is wrong when it does not fit. */
 export function fitting<T>(schema: Schema<T>, value: unknown): T {
   const { error, value: good } = schema.validate(value, { convert: true })
   if (error) throw refusal(400, `The request does not fit: ${error.message.slice(0, 300)}.`)
-  if (!isStorable(good)) throw refusal(400, 'The request holds characters that cannot be stored. Type it again without them.')
+  if (!isStorable(good))
+    throw refusal(400, 'The request holds characters that cannot be stored. Type it again without them.')
   return good as T
 }
 
 /** The database takes no null character and no half of a character pair. */
 function isStorable(value: unknown): boolean {
   if (typeof value === 'string') return !value.includes('\0') && value.isWellFormed()
-  return !value || typeof value !== 'object' || Object.entries(value).every(([key, one]) => isStorable(key) && isStorable(one))
+  return (
+    !value ||
+    typeof value !== 'object' ||
+    Object.entries(value).every(([key, one]) => isStorable(key) && isStorable(one))
+  )
 }
 
 /** The body of a request, held against its schema. */
@@ -37,8 +57,11 @@ export function tagOf(event: H3Event): string {
 
 /** A broken escape stays as it is: then there is no such machine. */
 function decodeOr(raw: string): string {
-  try { return decodeURIComponent(raw) }
-  catch { return raw }
+  try {
+    return decodeURIComponent(raw)
+  } catch {
+    return raw
+  }
 }
 
 /** The route's parameter as a job number; 404 when it is not one, since then there is no such job. */

@@ -11,7 +11,10 @@ export async function signedIn(event: H3Event): Promise<Person> {
 }
 
 /** Who is signed in, when their role may write; 403 otherwise. */
-export async function mayWrite(event: H3Event, roles: readonly Role[] = ['fitter', 'lead', 'planner', 'stores']): Promise<Person> {
+export async function mayWrite(
+  event: H3Event,
+  roles: readonly Role[] = ['fitter', 'lead', 'planner', 'stores'],
+): Promise<Person> {
   const person = await signedIn(event)
   if (!roles.includes(person.role)) throw refusal(403, 'Your role only looks. Ask a fitter or a lead to do it.')
   return person

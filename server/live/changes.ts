@@ -7,14 +7,16 @@ let listening: Promise<unknown> | undefined
 
 /** Calls back with the newest sequence number whenever the job's ledger grows, in whichever process it did. */
 export async function onJobChanged(jobId: string, heard: (seq: number) => void): Promise<() => void> {
-  listening ??= connect().sql.listen('job_changed', (message) => {
+  listening ??= connect().sql.listen('job_changed', message => {
     const [job, seq] = message.split(' ')
     changes.emit(job!, Number(seq))
   })
-  await listening.catch((error) => {
+  await listening.catch(error => {
     listening = undefined
     throw error
   })
   changes.on(jobId, heard)
-  return () => { changes.off(jobId, heard) }
+  return () => {
+    changes.off(jobId, heard)
+  }
 }

@@ -11,16 +11,29 @@ const ALWAYS = {
 } as const
 
 /** Styles may stand in the page, since drawings and the component kit set them; scripts only with this page's own number. */
-const policy = (nonce: string) => [
-  'default-src \'self\'', `script-src 'self' 'nonce-${nonce}'`, 'style-src \'self\' \'unsafe-inline\'', 'img-src \'self\' data: blob:', 'font-src \'self\'',
-  'connect-src \'self\'', 'worker-src \'self\' blob:', 'object-src \'none\'', 'base-uri \'none\'', 'form-action \'self\'', 'frame-ancestors \'none\'',
-].join('; ')
+const policy = (nonce: string) =>
+  [
+    "default-src 'self'",
+    `script-src 'self' 'nonce-${nonce}'`,
+    "style-src 'self' 'unsafe-inline'",
+    "img-src 'self' data: blob:",
+    "font-src 'self'",
+    "connect-src 'self'",
+    "worker-src 'self' blob:",
+    "object-src 'none'",
+    "base-uri 'none'",
+    "form-action 'self'",
+    "frame-ancestors 'none'",
+  ].join('; ')
 
-export default defineNitroPlugin((nitro) => {
-  nitro.hooks.hook('request', event => setResponseHeaders(event, { ...ALWAYS, 'content-security-policy': 'default-src \'none\'; frame-ancestors \'none\'' }))
+export default defineNitroPlugin(nitro => {
+  nitro.hooks.hook('request', event =>
+    setResponseHeaders(event, { ...ALWAYS, 'content-security-policy': "default-src 'none'; frame-ancestors 'none'" }),
+  )
   nitro.hooks.hook('render:html', (html, { event }) => {
     const nonce = randomBytes(16).toString('base64')
-    for (const part of ['head', 'bodyPrepend', 'bodyAppend'] as const) html[part] = html[part].map(chunk => chunk.replace(/<script(?=[\s>])/g, `<script nonce="${nonce}"`))
+    for (const part of ['head', 'bodyPrepend', 'bodyAppend'] as const)
+      html[part] = html[part].map(chunk => chunk.replace(/<script(?=[\s>])/g, `<script nonce="${nonce}"`))
     setResponseHeader(event, 'content-security-policy', policy(nonce))
   })
 })

@@ -30,11 +30,21 @@ afterAll(async () => {
 
 const entry = (kind: string, payload: unknown) => ({ id: uuid(), kind, payload, madeAt: new Date().toISOString() })
 const whyOf = async (answer: Response) => ((await answer.json()) as { data?: { why?: string } }).data?.why ?? ''
-const openOn = async (tag: string) => ((await (await fitter.post('/api/jobs', { equipment: tag, complaint: 'Test' })).json()) as { id: string }).id
+const openOn = async (tag: string) =>
+  ((await (await fitter.post('/api/jobs', { equipment: tag, complaint: 'Test' })).json()) as { id: string }).id
 const post = (job: string, body: unknown, who = fitter) => who.post(`/api/jobs/${job}/entries`, body)
 
 describe('the door', () => {
-  const ROUTES = ['/api/yard', '/api/jobs', '/api/machines/P-214A', '/api/jobs/0198aaaa-0000-7000-8000-000000000000', '/api/jobs/0198aaaa-0000-7000-8000-000000000000/entries', '/api/jobs/0198aaaa-0000-7000-8000-000000000000/stream', '/api/jobs/0198aaaa-0000-7000-8000-000000000000/record.pdf', '/api/no-such-thing']
+  const ROUTES = [
+    '/api/yard',
+    '/api/jobs',
+    '/api/machines/P-214A',
+    '/api/jobs/0198aaaa-0000-7000-8000-000000000000',
+    '/api/jobs/0198aaaa-0000-7000-8000-000000000000/entries',
+    '/api/jobs/0198aaaa-0000-7000-8000-000000000000/stream',
+    '/api/jobs/0198aaaa-0000-7000-8000-000000000000/record.pdf',
+    '/api/no-such-thing',
+  ]
   it.each(ROUTES)('%s wants a session', async path => expect((await fetch(server.url + path)).status).toBe(401))
   it('leaves health and the names open', async () => {
     expect((await fetch(`${server.url}/api/health`)).status).toBe(200)
@@ -52,13 +62,23 @@ describe('the door', () => {
     expect(html).toContain(`nonce="${nonce}"`)
   })
   it('refuses a write from another page, or from nowhere', async () => {
-    expect((await fitter.post('/api/jobs', { equipment: 'P-214A', complaint: '' }, { origin: 'http://elsewhere.example' })).status).toBe(403)
-    expect((await fitter.post('/api/jobs', { equipment: 'P-214A', complaint: '' }, { origin: 'null' })).status).toBe(403)
+    expect(
+      (await fitter.post('/api/jobs', { equipment: 'P-214A', complaint: '' }, { origin: 'http://elsewhere.example' }))
+        .status,
+    ).toBe(403)
+    expect((await fitter.post('/api/jobs', { equipment: 'P-214A', complaint: '' }, { origin: 'null' })).status).toBe(
+      403,
+    )
   })
   it('counts wrong PINs, and says how long to wait', async () => {
-    const people = await (await fetch(`${server.url}/api/sign-in`)).json() as { id: string, name: string }[]
+    const people = (await (await fetch(`${server.url}/api/sign-in`)).json()) as { id: string; name: string }[]
     const id = people.find(one => one.name === 'P. Moorcott')!.id
-    const attempt = (pin: string) => fetch(`${server.url}/api/sign-in`, { method: 'POST', headers: { 'origin': server.url, 'content-type': 'application/json' }, body: JSON.stringify({ person: id, pin }) })
+    const attempt = (pin: string) =>
+      fetch(`${server.url}/api/sign-in`, {
+        method: 'POST',
+        headers: { 'origin': server.url, 'content-type': 'application/json' },
+        body: JSON.stringify({ person: id, pin }),
+      })
     for (let i = 0; i < 5; i++) expect((await attempt('0000')).status).toBe(401)
     const shut = await attempt('6059')
     expect(shut.status).toBe(429)
@@ -72,18 +92,44 @@ describe('the door', () => {
 
 describe('junk', () => {
   it.each([
-    ['a megabyte', 'x'.repeat(1024 * 1024), 413], ['no JSON', '{"id":', 400], ['a number', '7', 400], ['nothing', '""', 400], ['a deep nest', '['.repeat(5000) + ']'.repeat(5000), 400],
-    ['a null character', JSON.stringify({ id: uuid(), kind: 'note.written', payload: { text: 'a\0b' }, madeAt: '2026-05-01T00:00:00Z' }), 400], ['half a character', '{"id":"0198c0de-0000-7000-8000-000000000001","kind":"note.written","madeAt":"2026-05-01T00:00:00Z","payload":{"text":"\\ud800"}}', 400],
-    ['a stranger in the shape', JSON.stringify({ id: uuid(), kind: 'note.written', payload: { text: 'x' }, madeAt: 'yesterday' }), 400], ['a poisoned prototype', '{"__proto__":{"admin":true}}', 400],
-  ])('%s is the caller\'s fault', async (_, body, status) => {
-    const jobs = await (await fitter.get('/api/jobs')).json() as { id: string }[]
+    ['a megabyte', 'x'.repeat(1024 * 1024), 413],
+    ['no JSON', '{"id":', 400],
+    ['a number', '7', 400],
+    ['nothing', '""', 400],
+    ['a deep nest', '['.repeat(5000) + ']'.repeat(5000), 400],
+    [
+      'a null character',
+      JSON.stringify({ id: uuid(), kind: 'note.written', payload: { text: 'a\0b' }, madeAt: '2026-05-01T00:00:00Z' }),
+      400,
+    ],
+    [
+      'half a character',
+      '{"id":"0198c0de-0000-7000-8000-000000000001","kind":"note.written","madeAt":"2026-05-01T00:00:00Z","payload":{"text":"\\ud800"}}',
+      400,
+    ],
+    [
+      'a stranger in the shape',
+      JSON.stringify({ id: uuid(), kind: 'note.written', payload: { text: 'x' }, madeAt: 'yesterday' }),
+      400,
+    ],
+    ['a poisoned prototype', '{"__proto__":{"admin":true}}', 400],
+  ])("%s is the caller's fault", async (_, body, status) => {
+    const jobs = (await (await fitter.get('/api/jobs')).json()) as { id: string }[]
     const answer = await post(jobs[0]!.id, body)
     expect(answer.status).toBe(status)
     const text = await answer.text()
     expect(text).not.toMatch(/node_modules|\bat [\w.]+ \(/)
     expect(JSON.parse(text).data.why.length).toBeGreaterThan(20)
   })
-  it.each(['/api/jobs/not-a-job', '/api/jobs/0198aaaa-0000-7000-8000-000000000000', '/api/jobs/%00', '/api/machines/%00', '/api/machines/none', '/api/machines/%E0%A4%A', '/api/jobs/\'; drop table job'])('%s is not there', async (path) => {
+  it.each([
+    '/api/jobs/not-a-job',
+    '/api/jobs/0198aaaa-0000-7000-8000-000000000000',
+    '/api/jobs/%00',
+    '/api/machines/%00',
+    '/api/machines/none',
+    '/api/machines/%E0%A4%A',
+    "/api/jobs/'; drop table job",
+  ])('%s is not there', async path => {
     expect([400, 404]).toContain((await fitter.get(path)).status)
   })
   it('an unknown part gets a clear refusal', async () => {
@@ -93,13 +139,23 @@ describe('junk', () => {
     expect(await whyOf(answer)).toMatch(/no part called “moon”/)
   })
   it('a 60 mm journal read as 0.06 is challenged', async () => {
-    const [job] = await (await fitter.get('/api/jobs')).json() as { id: string, tag: string }[]
-    const answer = await post(job!.id, entry('reading.taken', { check: 'journal-de', moment: 'inspect', station: 'inner', plane: 'A', tries: [[0.06]], texts: [['0.06']] }))
+    const [job] = (await (await fitter.get('/api/jobs')).json()) as { id: string; tag: string }[]
+    const answer = await post(
+      job!.id,
+      entry('reading.taken', {
+        check: 'journal-de',
+        moment: 'inspect',
+        station: 'inner',
+        plane: 'A',
+        tries: [[0.06]],
+        texts: [['0.06']],
+      }),
+    )
     expect(answer.status).toBe(422)
     expect(await whyOf(answer)).toMatch(/believed/)
   })
   it('an after that is no number is refused', async () => {
-    const [job] = await (await fitter.get('/api/jobs')).json() as { id: string }[]
+    const [job] = (await (await fitter.get('/api/jobs')).json()) as { id: string }[]
     expect((await fitter.get(`/api/jobs/${job!.id}/entries?after=x`)).status).toBe(400)
   })
 })
@@ -117,22 +173,27 @@ describe('the ledger', () => {
   })
   it('keeps all of a batch or none', async () => {
     const job = await openOn('P-221')
-    const answer = await post(job, [entry('caution.read', { step: 'isolate', caution: 0 }), entry('step.done', { step: 'rotor-out' })])
+    const answer = await post(job, [
+      entry('caution.read', { step: 'isolate', caution: 0 }),
+      entry('step.done', { step: 'rotor-out' }),
+    ])
     expect(answer.status).toBe(422)
     expect(await (await fitter.get(`/api/jobs/${job}/entries?after=1`)).json()).toEqual([])
   })
   it('gives one sequence without gaps to many at once, through two processes', async () => {
     const job = await openOn('P-324')
     const elsewhere = await signIn(second.url, 'T. Brisco')
-    const notes = Array.from({ length: 20 }, (_, i) => (i % 2 ? elsewhere : fitter).post(`/api/jobs/${job}/entries`, entry('note.written', { text: `note ${i}` })))
+    const notes = Array.from({ length: 20 }, (_, i) =>
+      (i % 2 ? elsewhere : fitter).post(`/api/jobs/${job}/entries`, entry('note.written', { text: `note ${i}` })),
+    )
     expect((await Promise.all(notes)).map(one => one.status)).toEqual(Array.from({ length: 20 }, () => 200))
-    const entries = await (await fitter.get(`/api/jobs/${job}/entries`)).json() as { seq: number }[]
+    const entries = (await (await fitter.get(`/api/jobs/${job}/entries`)).json()) as { seq: number }[]
     expect(entries.map(one => one.seq)).toEqual(Array.from({ length: 21 }, (_, i) => i + 1))
   })
   it('signs each entry with the session, whatever the caller says', async () => {
     const job = await openOn('P-325')
     await post(job, entry('note.written', { text: 'mine' }))
-    const entries = await (await fitter.get(`/api/jobs/${job}/entries`)).json() as { madeBy: string, role: string }[]
+    const entries = (await (await fitter.get(`/api/jobs/${job}/entries`)).json()) as { madeBy: string; role: string }[]
     expect(entries.at(-1)).toMatchObject({ madeBy: fitter.id, role: 'fitter' })
   })
   it('leaves concessions to a lead', async () => {
@@ -148,13 +209,34 @@ describe('the ledger', () => {
     expect((await fitter.post('/api/jobs', { equipment: 'P-999', complaint: '' })).status).toBe(404)
   })
   it('puts a correction in the projections at once', async () => {
-    const jobs = await (await fitter.get('/api/jobs')).json() as { id: string, tag: string }[]
+    const jobs = (await (await fitter.get('/api/jobs')).json()) as { id: string; tag: string }[]
     const job = jobs.find(one => one.tag === 'P-214B')!.id
-    const entries = await (await fitter.get(`/api/jobs/${job}/entries`)).json() as { id: string, kind: string, payload: { check?: string } }[]
+    const entries = (await (await fitter.get(`/api/jobs/${job}/entries`)).json()) as {
+      id: string
+      kind: string
+      payload: { check?: string }
+    }[]
     const old = entries.find(one => one.kind === 'reading.taken' && one.payload.check === 'float')!
-    const fix = entry('entry.corrected', { target: old.id, why: 'Dial slipped', replacement: { kind: 'reading.taken', payload: { ...old.payload, tries: [[0, 0.11], [0, 0.11], [0, 0.11]], texts: [] } } })
+    const fix = entry('entry.corrected', {
+      target: old.id,
+      why: 'Dial slipped',
+      replacement: {
+        kind: 'reading.taken',
+        payload: {
+          ...old.payload,
+          tries: [
+            [0, 0.11],
+            [0, 0.11],
+            [0, 0.11],
+          ],
+          texts: [],
+        },
+      },
+    })
     expect((await post(job, fix)).status).toBe(200)
-    const [row] = await database().execute<{ value: number }>(sql`select value from reading where job_id = ${job} and check_id = 'float' and moment = 'asFound'`)
+    const [row] = await database().execute<{ value: number }>(
+      sql`select value from reading where job_id = ${job} and check_id = 'float' and moment = 'asFound'`,
+    )
     expect(row!.value).toBeCloseTo(0.11, 9)
   })
 })
@@ -162,7 +244,9 @@ describe('the ledger', () => {
 describe('projections', () => {
   const snapshot = async () => {
     const tables = ['reading', 'fitted_part', 'stock_movement', 'equipment_state', 'job']
-    const rows = await Promise.all(tables.map(table => database().execute(sql.raw(`select row_to_json(t)::text as row from ${table} t order by 1`))))
+    const rows = await Promise.all(
+      tables.map(table => database().execute(sql.raw(`select row_to_json(t)::text as row from ${table} t order by 1`))),
+    )
     return rows.map(table => table.map(one => one.row))
   }
   it('are reproduced exactly from the ledger', async () => {
@@ -177,13 +261,22 @@ describe('projections', () => {
     expect(after[3]!.filter(row => before[3]!.includes(row))).toEqual(after[3])
   })
   it('tell the yard how each machine stands', async () => {
-    const areas = await (await fitter.get('/api/yard')).json() as { machines: { tag: string, worst: { verdict: string } | null, openJob: unknown }[] }[]
+    const areas = (await (await fitter.get('/api/yard')).json()) as {
+      machines: { tag: string; worst: { verdict: string } | null; openJob: unknown }[]
+    }[]
     const machines = areas.flatMap(area => area.machines)
-    expect(machines.find(one => one.tag === 'P-310')).toMatchObject({ worst: { verdict: 'Out' }, openJob: { number: expect.any(Number) } })
+    expect(machines.find(one => one.tag === 'P-310')).toMatchObject({
+      worst: { verdict: 'Out' },
+      openJob: { number: expect.any(Number) },
+    })
     expect(machines.find(one => one.tag === 'P-531')!.worst!.verdict).toBe('Thin')
   })
   it('tell of one machine its readings, build and past', async () => {
-    const found = await (await fitter.get('/api/machines/P-214B')).json() as { past: unknown[], fitted: { partRef: string, asNew: boolean }[], readings: { checkId: string }[] }
+    const found = (await (await fitter.get('/api/machines/P-214B')).json()) as {
+      past: unknown[]
+      fitted: { partRef: string; asNew: boolean }[]
+      readings: { checkId: string }[]
+    }
     expect(found.past).toHaveLength(2)
     expect(found.fitted.some(one => one.partRef === 'throttle-bush' && one.asNew)).toBe(true)
     expect(found.readings.some(one => one.checkId === 'bush-clearance')).toBe(true)
@@ -210,23 +303,53 @@ describe('the live stream', () => {
 })
 
 describe('sums over the wire', () => {
-  const ask = (name: string, body: unknown, headers: Record<string, string> = {}) => fetch(`${server.url}/api/sums/${name}`, { method: 'POST', headers: { 'content-type': 'application/json', ...headers }, body: typeof body === 'string' ? body : JSON.stringify(body) })
+  const ask = (name: string, body: unknown, headers: Record<string, string> = {}) =>
+    fetch(`${server.url}/api/sums/${name}`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json', ...headers },
+      body: typeof body === 'string' ? body : JSON.stringify(body),
+    })
   it('answer a script that is not signed in, from anywhere', async () => {
-    const answer = await ask('gear-mesh', { pinionTeeth: 22, wheelTeeth: 110 }, { origin: 'http://spreadsheet.example' })
+    const answer = await ask(
+      'gear-mesh',
+      { pinionTeeth: 22, wheelTeeth: 110 },
+      { origin: 'http://spreadsheet.example' },
+    )
     expect(answer.status).toBe(200)
     expect(await answer.json()).toMatchObject({ meshes: 22, hunting: false, working: [{ what: 'Meshes' }, {}] })
   })
   it('answer a list in its order, refusals in their places', async () => {
-    const answer = await (await ask('limits-and-fits', [{ nominalMm: 60, hole: 'H7', shaft: 'k6' }, { nominalMm: 60, hole: 'K9', shaft: 'h6' }, { nominalMm: 60 }])).json()
-    expect(answer).toMatchObject([{ kind: 'transition', maxClearanceUm: 28 }, { refused: true, why: expect.stringMatching(/K9/) }, { refused: true, why: expect.stringMatching(/“hole” is missing/) }])
+    const answer = await (
+      await ask('limits-and-fits', [
+        { nominalMm: 60, hole: 'H7', shaft: 'k6' },
+        { nominalMm: 60, hole: 'K9', shaft: 'h6' },
+        { nominalMm: 60 },
+      ])
+    ).json()
+    expect(answer).toMatchObject([
+      { kind: 'transition', maxClearanceUm: 28 },
+      { refused: true, why: expect.stringMatching(/K9/) },
+      { refused: true, why: expect.stringMatching(/“hole” is missing/) },
+    ])
   })
   it('are what the shell says', async () => {
     const body = [{ grade: 6.3, speedPerMin: 1480, massKg: 48, leftGmm: 900 }, { grade: 0 }]
-    const said = spawnSync('npx', ['tsx', 'command/sum.ts', 'balance'], { input: JSON.stringify(body), encoding: 'utf8', env: { ...process.env, DATABASE_URL: '' } })
+    const said = spawnSync('npx', ['tsx', 'command/sum.ts', 'balance'], {
+      input: JSON.stringify(body),
+      encoding: 'utf8',
+      env: { ...process.env, DATABASE_URL: '' },
+    })
     expect(said.status).toBe(0)
     expect(JSON.parse(said.stdout)).toEqual(await (await ask('balance', body)).json())
   })
-  it.each([['gear-mesh', '{broken', 400, /one object, or an array/], ['gear-mesh', '7', 400, /one object/], ['gear-mesh', 'null', 400, /one object/], ['divination', {}, 404, /There is no sum/], ['..%2F..%2Fyard', {}, 404, /There is no sum/], ['gear-mesh', Array.from({ length: 1001 }, () => ({})), 400, /at most 1000/]])('%s %j is the caller\'s fault', async (name, body, status, why) => {
+  it.each([
+    ['gear-mesh', '{broken', 400, /one object, or an array/],
+    ['gear-mesh', '7', 400, /one object/],
+    ['gear-mesh', 'null', 400, /one object/],
+    ['divination', {}, 404, /There is no sum/],
+    ['..%2F..%2Fyard', {}, 404, /There is no sum/],
+    ['gear-mesh', Array.from({ length: 1001 }, () => ({})), 400, /at most 1000/],
+  ])("%s %j is the caller's fault", async (name, body, status, why) => {
     const answer = await ask(name, body)
     expect(answer.status).toBe(status)
     const text = await answer.text()
@@ -234,8 +357,24 @@ describe('sums over the wire', () => {
     expect(text).not.toMatch(/node_modules|at .*\.ts/)
   })
   it('are listed with a schema and an example each', async () => {
-    const list = await (await fetch(`${server.url}/api/sums`)).json() as { name: string, input: { required: string[], properties: object }, example: object }[]
-    for (const name of ['elastic-interaction', 'shim-choice', 'clearance-after-mounting', 'bearing-designation', 'skew', 'pinch', 'stack', 'contact', 'hunting', 'quantities', 'runout']) {
+    const list = (await (await fetch(`${server.url}/api/sums`)).json()) as {
+      name: string
+      input: { required: string[]; properties: object }
+      example: object
+    }[]
+    for (const name of [
+      'elastic-interaction',
+      'shim-choice',
+      'clearance-after-mounting',
+      'bearing-designation',
+      'skew',
+      'pinch',
+      'stack',
+      'contact',
+      'hunting',
+      'quantities',
+      'runout',
+    ]) {
       const one = list.find(each => each.name === name)!
       expect(Object.keys(one.input.properties).length, name).toBeGreaterThan(0)
       expect(await (await ask(name, one.example)).json(), name).toHaveProperty('working')
@@ -247,28 +386,47 @@ describe('sums over the wire', () => {
   })
   it('do no more work than a request may ask for', async () => {
     const trial = { links: [{ sign: 'opens', nominalMm: 10, plusMm: 0.1, minusMm: 0.1 }], samples: 2_000_000 }
-    const answers = await (await ask('stack-trial', [trial, trial, trial, trial, trial])).json() as { refused?: boolean, why?: string, samples?: number }[]
+    const answers = (await (await ask('stack-trial', [trial, trial, trial, trial, trial])).json()) as {
+      refused?: boolean
+      why?: string
+      samples?: number
+    }[]
     expect(answers[0]).toMatchObject({ samples: 2_000_000 })
     expect(answers.at(-1)).toMatchObject({ refused: true, why: expect.stringMatching(/Gauge room/) })
   })
-  it('take no more than a request may hold', async () => expect((await ask('gear-mesh', `[${'{},'.repeat(100_000)}{}]`)).status).toBe(413))
+  it('take no more than a request may hold', async () =>
+    expect((await ask('gear-mesh', `[${'{},'.repeat(100_000)}{}]`)).status).toBe(413))
 })
 
 describe('the record', () => {
   it('comes as a PDF with the notice on it', async () => {
-    const machine = await (await fitter.get('/api/machines/P-214B')).json() as { past: { id: string }[] }
+    const machine = (await (await fitter.get('/api/machines/P-214B')).json()) as { past: { id: string }[] }
     const answer = await fitter.get(`/api/jobs/${machine.past[0]!.id}/record.pdf`)
     expect(answer.headers.get('content-type')).toBe('application/pdf')
     const { extractText } = await import('unpdf')
     const { text, totalPages } = await extractText(new Uint8Array(await answer.arrayBuffer()), { mergePages: true })
     expect(totalPages).toBeGreaterThan(2)
-    for (const words of ['P-214B', 'Throttle bush', 'as found', 'maker\'s manual', 'R. Okell', 'does not certify', 'new, from']) expect(text).toContain(words)
+    for (const words of [
+      'P-214B',
+      'Throttle bush',
+      'as found',
+      "maker's manual",
+      'R. Okell',
+      'does not certify',
+      'new, from',
+    ])
+      expect(text).toContain(words)
   })
 })
 
 describe('too many sums in a minute', () => {
   it('are refused in words, and everything else goes on', async () => {
-    const ask = () => fetch(`${server.url}/api/sums/clock`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: '{"hour":3}' })
+    const ask = () =>
+      fetch(`${server.url}/api/sums/clock`, {
+        method: 'POST',
+        headers: { 'content-type': 'application/json' },
+        body: '{"hour":3}',
+      })
     let last = await ask()
     for (let round = 0; round < 30 && last.status !== 429; round++) {
       const answers = await Promise.all(Array.from({ length: 50 }, ask))

@@ -51,7 +51,13 @@ test('wrong input is refused in words and keeps what was typed', async ({ page }
   await page.getByRole('region', { name: 'Owed' }).getByText('Journal, drive end, 6 readings').click()
   const field = page.locator('#figure')
   const says = pad(page).getByRole('alert')
-  for (const [typed, words] of [['0.06', /believable is 58 to 62 mm/], ['1.234,5', /both a point and a comma/], ['6000', /decimal mark slip/], ['59.98 Nm', /unit of torque/], ['abc', /not a figure/]] as const) {
+  for (const [typed, words] of [
+    ['0.06', /believable is 58 to 62 mm/],
+    ['1.234,5', /both a point and a comma/],
+    ['6000', /decimal mark slip/],
+    ['59.98 Nm', /unit of torque/],
+    ['abc', /not a figure/],
+  ] as const) {
     await field.fill(typed)
     await field.press('Enter')
     await expect(says).toContainText(words)
@@ -79,10 +85,15 @@ test('wrong input is refused in words and keeps what was typed', async ({ page }
   await page.keyboard.press('Enter')
   await expect(page.locator('[data-step=rotor-out]')).toBeVisible()
   await expect(page.getByRole('list', { name: 'Before this step' })).toContainText('First: Take off both bearing caps')
-  await page.getByRole('region', { name: 'The step in view' }).getByRole('button', { name: 'Read', exact: true }).click()
+  await page
+    .getByRole('region', { name: 'The step in view' })
+    .getByRole('button', { name: 'Read', exact: true })
+    .click()
   // It looks shut but still answers, so that a touch says why.
   await page.locator('[data-test=confirm]').click({ force: true })
-  await expect(page.getByRole('region', { name: 'The step in view' }).getByRole('alert')).toContainText('First: Take off both bearing caps')
+  await expect(page.getByRole('region', { name: 'The step in view' }).getByRole('alert')).toContainText(
+    'First: Take off both bearing caps',
+  )
 })
 
 test('the last act is taken back, and an older reading corrected with a reason', async ({ page }) => {
@@ -151,7 +162,9 @@ test('a lead concedes in writing; a fitter cannot', async ({ page }) => {
   await row.getByRole('button', { name: 'Concede' }).click()
   await pad(page).getByRole('button', { name: 'Give the concession' }).click()
   await expect(pad(page).getByRole('alert')).toContainText('in writing')
-  await pad(page).getByLabel(/Why may it pass/).fill('One campaign at reduced head')
+  await pad(page)
+    .getByLabel(/Why may it pass/)
+    .fill('One campaign at reduced head')
   await pad(page).getByRole('button', { name: 'Give the concession' }).click()
   await expect(pad(page).getByText(what, { exact: true })).toHaveCount(0)
 })

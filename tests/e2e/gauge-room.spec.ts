@@ -29,7 +29,10 @@ test('fits: from the place in the bar to a judged fit, its class and its working
   await page.locator('[data-test=clear]').click()
   await expect(page.locator('[data-test=why-not]')).toContainText('Still wanted: nominal size')
   await fill(page, { nominalMm: '80', hole: 'H7', shaft: 'k6' })
-  for (const [key, tries] of [['holeMm', ['80.008', '80,019']], ['shaftMm', ['80.012', '80.016 80.020']]] as const) {
+  for (const [key, tries] of [
+    ['holeMm', ['80.008', '80,019']],
+    ['shaftMm', ['80.012', '80.016 80.020']],
+  ] as const) {
     for (const text of tries) {
       await field(page, key).fill(text)
       await field(page, key).press('Enter')
@@ -82,7 +85,8 @@ test('sleeve bearing: pinch by wire and shims, and a wire that never touched', a
 test('sleeve bearing: contact by blue is ticked on the half itself', async ({ page }) => {
   await openSum(page, 'sleeves', 'contact')
   await page.locator('[data-test=clear]').click()
-  const square = (row: number, at: number) => page.getByRole('button', { name: new RegExp(`^Row ${row}, square ${at}:`) })
+  const square = (row: number, at: number) =>
+    page.getByRole('button', { name: new RegExp(`^Row ${row}, square ${at}:`) })
   for (const at of [2, 3, 4, 5]) await square(1, at).click()
   await expect(value(page, 'sharePercent')).toContainText('17')
   await expect(value(page, 'says')).toHaveText(/one end only/)
@@ -209,7 +213,9 @@ test('press and shrink: a hub that lets go when it is warm', async ({ page }) =>
   await expect(page.locator('[data-test=echo-hubRunningC]')).toHaveText('= 60 °C')
   await expect(verdict(page, 'runningTorqueNm')).toContainText('Holds')
   await fill(page, { rzHubUm: '60' })
-  await expect(page.locator('[data-test=why-not]')).toContainText('nothing is left once the surfaces are pressed smooth')
+  await expect(page.locator('[data-test=why-not]')).toContainText(
+    'nothing is left once the surfaces are pressed smooth',
+  )
 })
 
 test('readings: a shaft along its stations, and a bath that is too long', async ({ page }) => {
@@ -283,7 +289,14 @@ test('copied as text, saved as CSV', async ({ page, context }) => {
   await page.locator('[data-test=copy-text]').click()
   await expect(page.getByText('The sum is copied.')).toBeVisible()
   const text = await page.evaluate(() => navigator.clipboard.readText())
-  for (const words of ['Preload from a torque', 'Thread: M16', '= Preload 37 500 N', 'Holds', '/gauge-room/joints?sum=preload&thread=M16']) expect(text).toContain(words)
+  for (const words of [
+    'Preload from a torque',
+    'Thread: M16',
+    '= Preload 37 500 N',
+    'Holds',
+    '/gauge-room/joints?sum=preload&thread=M16',
+  ])
+    expect(text).toContain(words)
   const [download] = await Promise.all([page.waitForEvent('download'), page.locator('[data-test=csv]').click()])
   expect(download.suggestedFilename()).toBe('preload.csv')
   const csv = readFileSync(await download.path(), 'utf8')

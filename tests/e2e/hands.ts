@@ -9,7 +9,10 @@ export async function signIn(page: Page, name = 'R. Okell') {
 }
 
 export async function enterPin(page: Page, name: string) {
-  await page.getByRole('button', { name: new RegExp(`^${name.replace('.', '\\.')}`) }).last().click()
+  await page
+    .getByRole('button', { name: new RegExp(`^${name.replace('.', '\\.')}`) })
+    .last()
+    .click()
   await page.getByLabel('PIN', { exact: true }).fill(PEOPLE.find(one => one.name === name)!.pin)
 }
 
@@ -37,7 +40,7 @@ export async function openBench(page: Page, tag: string) {
 /** The step on the card; null once every step is done. */
 export async function stepNow(page: Page): Promise<string | null> {
   const card = page.locator('[data-test=step]')
-  return await card.isVisible() ? card.getAttribute('data-step') : null
+  return (await card.isVisible()) ? card.getAttribute('data-step') : null
 }
 
 const pad = (page: Page) => page.getByRole('region', { name: 'Gauge pad' })
@@ -46,9 +49,21 @@ const pad = (page: Page) => page.getByRole('region', { name: 'Gauge pad' })
 export type Figures = Record<string, string[]>
 
 export const GOOD: Figures = {
-  'End float': ['0', '0.12'], 'Lift, drive end': ['0.02', '-0.02'], 'Lift, outer end': ['0.02', '-0.01'], 'Gap between hubs': ['38.0'], 'Seal setting distance': ['42.0'],
-  'Sleeve, under the bush': ['74.98'], 'Throttle bush bore': ['75.34'], 'Journal, drive end': ['60.012'], 'Journal, outer end': ['60.011'], 'Wear ring bore, drive end': ['184.2'], 'Impeller eye, drive end': ['183.68'],
-  'Shaft run-out, middle': ['0', '0.005', '0.01', '0.005', '0', '-0.005', '-0.01', '-0.005'], 'Seal springs, shortest': ['25.1'], 'Pressure held for 10 minutes': ['6.0'], 'Bearing temperature, drive end': ['48'],
+  'End float': ['0', '0.12'],
+  'Lift, drive end': ['0.02', '-0.02'],
+  'Lift, outer end': ['0.02', '-0.01'],
+  'Gap between hubs': ['38.0'],
+  'Seal setting distance': ['42.0'],
+  'Sleeve, under the bush': ['74.98'],
+  'Throttle bush bore': ['75.34'],
+  'Journal, drive end': ['60.012'],
+  'Journal, outer end': ['60.011'],
+  'Wear ring bore, drive end': ['184.2'],
+  'Impeller eye, drive end': ['183.68'],
+  'Shaft run-out, middle': ['0', '0.005', '0.01', '0.005', '0', '-0.005', '-0.01', '-0.005'],
+  'Seal springs, shortest': ['25.1'],
+  'Pressure held for 10 minutes': ['6.0'],
+  'Bearing temperature, drive end': ['48'],
 }
 
 /** Types figures until the pad no longer asks. */
@@ -57,7 +72,13 @@ async function measure(page: Page, figures: Figures) {
   const wanted = figures[title] ?? GOOD[title]
   if (!wanted) throw new Error(`No figure for ${title}`)
   const field = pad(page).locator('#figure')
-  for (let i = 0; i < 60 && await field.isVisible() && await pad(page).getByRole('heading', { level: 2 }).first().innerText() === title; i++) {
+  for (
+    let i = 0;
+    i < 60 &&
+    (await field.isVisible()) &&
+    (await pad(page).getByRole('heading', { level: 2 }).first().innerText()) === title;
+    i++
+  ) {
     if (await pad(page).locator('[data-test=keep]').isVisible()) {
       await pad(page).locator('[data-test=keep]').click()
       return
@@ -73,7 +94,13 @@ export async function pullJoint(page: Page) {
     const [bolt, target] = [await next.getAttribute('data-bolt'), await next.getAttribute('data-target')]
     await page.locator('#torque').fill(Number(target).toFixed(1))
     await page.locator('#torque').press('Enter')
-    await expect.poll(async () => await next.isVisible() ? `${await next.getAttribute('data-bolt')} ${await next.getAttribute('data-target')}` : 'done').not.toBe(`${bolt} ${target}`)
+    await expect
+      .poll(async () =>
+        (await next.isVisible())
+          ? `${await next.getAttribute('data-bolt')} ${await next.getAttribute('data-target')}`
+          : 'done',
+      )
+      .not.toBe(`${bolt} ${target}`)
   }
 }
 
@@ -82,24 +109,30 @@ export async function doStep(page: Page, figures: Figures = {}) {
   const step = await stepNow(page)
   const confirm = page.locator('[data-test=confirm]')
   for (let i = 0; i < 80; i++) {
-    if (await stepNow(page) !== step || !await confirm.isVisible()) return
+    if ((await stepNow(page)) !== step || !(await confirm.isVisible())) return
     const card = page.getByRole('region', { name: 'The step in view' })
-    if (await card.getByRole('button', { name: 'Read', exact: true }).first().isVisible()) await card.getByRole('button', { name: 'Read', exact: true }).first().click()
+    if (await card.getByRole('button', { name: 'Read', exact: true }).first().isVisible())
+      await card.getByRole('button', { name: 'Read', exact: true }).first().click()
     else if (await pad(page).locator('#figure').isVisible()) await measure(page, figures)
-    else if (await pad(page).locator('[data-test=mark]').isVisible()) await pad(page).locator('[data-test=mark]').click()
+    else if (await pad(page).locator('[data-test=mark]').isVisible())
+      await pad(page).locator('[data-test=mark]').click()
     else if (await page.locator('[data-test=bolt]').isVisible()) await pullJoint(page)
-    else if (await pad(page).locator('[data-test=propose]').isVisible()) await pad(page).locator('[data-test=propose]').click()
-    else if (await pad(page).locator('[data-test=fetch]').isVisible()) await pad(page).locator('[data-test=fetch]').click()
+    else if (await pad(page).locator('[data-test=propose]').isVisible())
+      await pad(page).locator('[data-test=propose]').click()
+    else if (await pad(page).locator('[data-test=fetch]').isVisible())
+      await pad(page).locator('[data-test=fetch]').click()
     else if (await page.locator('[data-test=hold]').isVisible()) {
       await changePerson(page, 'O. Hallam')
       await page.locator('[data-test=hold]').click()
       await changePerson(page, 'R. Okell')
-    }
-    else {
+    } else {
       const unanswered = pad(page).locator('[data-test=yes][aria-pressed=false]').first()
       while (await unanswered.isVisible()) await unanswered.click()
       await confirm.click()
-      await expect.poll(() => stepNow(page), { timeout: 4000 }).not.toBe(step).catch(() => {})
+      await expect
+        .poll(() => stepNow(page), { timeout: 4000 })
+        .not.toBe(step)
+        .catch(() => {})
     }
   }
   throw new Error(`The step ${step} could not be done.`)
@@ -107,7 +140,7 @@ export async function doStep(page: Page, figures: Figures = {}) {
 
 export async function workUntil(page: Page, step: string | null, figures: Figures = {}) {
   for (let i = 0; i < 90; i++) {
-    if (await stepNow(page) === step || !await page.locator('[data-test=confirm]').isVisible()) return
+    if ((await stepNow(page)) === step || !(await page.locator('[data-test=confirm]').isVisible())) return
     await doStep(page, figures)
   }
 }

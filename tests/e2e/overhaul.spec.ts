@@ -12,7 +12,13 @@ test('a pump goes from make safe to a signed record', async ({ page }) => {
   // First look at the gate: nothing is done, nothing is found.
   await expect(gate).toContainText(/Gate shut: \d+ reasons/)
   await gate.click()
-  for (const words of ['Isolate and prove dead', 'End float', 'Seal line on the lower joint face', 'Throttle bush bore, 6 readings']) await expect(reasons).toContainText(words)
+  for (const words of [
+    'Isolate and prove dead',
+    'End float',
+    'Seal line on the lower joint face',
+    'Throttle bush bore, 6 readings',
+  ])
+    await expect(reasons).toContainText(words)
 
   await page.keyboard.press('n')
   const worn = { 'Throttle bush bore': ['75.57'] }
@@ -20,7 +26,13 @@ test('a pump goes from make safe to a signed record', async ({ page }) => {
 
   // Second: all is off; the bush is out, and everything waits for a decision.
   await gate.click()
-  for (const words of ['Throttle bush bore is out', 'Decide: Shaft sleeve', 'New: Tab washer', 'Hold point: Decide every part that is off']) await expect(reasons).toContainText(words)
+  for (const words of [
+    'Throttle bush bore is out',
+    'Decide: Shaft sleeve',
+    'New: Tab washer',
+    'Hold point: Decide every part that is off',
+  ])
+    await expect(reasons).toContainText(words)
   await expect(page.getByLabel('Tray and gate')).toContainText('0not accounted for')
   await page.keyboard.press('n')
   await workUntil(page, 'set-seal')
@@ -28,7 +40,8 @@ test('a pump goes from make safe to a signed record', async ({ page }) => {
   // Third: the case is nearly shut; only what is inside still counts.
   await gate.click()
   await expect(reasons).toContainText('before the cover')
-  for (const words of ['Seal setting distance', 'Clamp screws loose until the seal is set', 'Turn the rotor by hand']) await expect(reasons).toContainText(words)
+  for (const words of ['Seal setting distance', 'Clamp screws loose until the seal is set', 'Turn the rotor by hand'])
+    await expect(reasons).toContainText(words)
   await expect(reasons).not.toContainText('Decide')
   await page.keyboard.press('n')
   await workUntil(page, 'top-on')
@@ -51,6 +64,23 @@ test('a pump goes from make safe to a signed record', async ({ page }) => {
   const download = page.waitForEvent('download')
   await page.getByRole('link', { name: 'Download PDF' }).click()
   const { text } = await extractText(new Uint8Array(readFileSync(await (await download).path())), { mergePages: true })
-  for (const words of ['P-214A', 'Seal weeps since the last washing', 'Signed by O. Hallam', 'Throttle bush worn past its limit', 'Throttle bush bore at inspection', '75.570', 'Out', 'always new', 'new, from', 'Cap to block, drive end', 'punch dots across the joint', 'Case joint, 12 × M20', 'star, 3 passes', 'R. Okell', 'not at all', 'does not certify'])
+  for (const words of [
+    'P-214A',
+    'Seal weeps since the last washing',
+    'Signed by O. Hallam',
+    'Throttle bush worn past its limit',
+    'Throttle bush bore at inspection',
+    '75.570',
+    'Out',
+    'always new',
+    'new, from',
+    'Cap to block, drive end',
+    'punch dots across the joint',
+    'Case joint, 12 × M20',
+    'star, 3 passes',
+    'R. Okell',
+    'not at all',
+    'does not certify',
+  ])
     expect(text.replace(/\s+/g, ' ')).toContain(words)
 })

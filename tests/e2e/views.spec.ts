@@ -10,56 +10,61 @@ async function gaugeRoom(page: Page, path: string) {
 
 /** Every main view, and how a person comes to it. */
 const VIEWS: Record<string, (page: Page) => Promise<void>> = {
-  'sign-in': async (page) => { await page.goto('/sign-in') },
-  'yard': async (page) => {
+  'sign-in': async page => {
+    await page.goto('/sign-in')
+  },
+  'yard': async page => {
     await signIn(page)
     await page.goto('/?machine=P-214B')
     await expect(page.getByText('Throttle bush bore')).toBeVisible()
   },
-  'bench list': async (page) => {
+  'bench list': async page => {
     await signIn(page)
     await page.goto('/bench')
     await expect(page.getByRole('link', { name: /P-214B/ })).toBeVisible()
   },
-  'bench in strip': async (page) => {
+  'bench in strip': async page => {
     await signIn(page)
     await openBench(page, 'P-214B')
   },
-  'bench in measure': async (page) => {
+  'bench in measure': async page => {
     await signIn(page)
     await openBench(page, 'P-214B')
     await page.getByRole('region', { name: 'Owed' }).getByText('Journal, drive end, 6 readings').click()
     await page.locator('#figure').fill('60.012')
   },
-  'bench in decide': async (page) => {
+  'bench in decide': async page => {
     await signIn(page)
     await openBench(page, 'P-310')
   },
-  'gate': async (page) => {
+  'gate': async page => {
     await signIn(page)
     await openBench(page, 'P-214B')
     await page.locator('[data-test=gate]').click()
   },
-  'ledger': async (page) => {
+  'ledger': async page => {
     await signIn(page)
     await openBench(page, 'P-214B')
     await page.getByRole('button', { name: 'Ledger' }).click()
   },
-  'part': async (page) => {
+  'part': async page => {
     await signIn(page)
     await openBench(page, 'P-214B')
-    await page.getByRole('button', { name: /Bearing cap, drive end/ }).first().click()
+    await page
+      .getByRole('button', { name: /Bearing cap, drive end/ })
+      .first()
+      .click()
   },
   'gauge room, fits': async page => gaugeRoom(page, 'fits?sum=measured-fit'),
   'gauge room, pinch': async page => gaugeRoom(page, 'sleeves?sum=pinch'),
-  'gauge room, orders compared': async (page) => {
+  'gauge room, orders compared': async page => {
     await gaugeRoom(page, 'joints?sum=elastic-interaction')
     await expect(page.getByRole('img', { name: /star: pass 1/ })).toBeVisible()
   },
   'gauge room, stack': async page => gaugeRoom(page, 'stacks?sum=stack'),
   'gauge room, contact': async page => gaugeRoom(page, 'sleeves?sum=contact'),
   'gauge room, marks': async page => gaugeRoom(page, 'marks?sum=mark-chain'),
-  'record': async (page) => {
+  'record': async page => {
     await signIn(page)
     await openBench(page, 'P-214B')
     await page.getByRole('link', { name: 'Record', exact: true }).click()
@@ -75,9 +80,19 @@ for (const [name, visit] of Object.entries(VIEWS)) {
       page.on('pageerror', error => broken.push(error.message))
       page.on('console', message => message.type() === 'error' && broken.push(message.text()))
       await visit(page)
-      const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa']).analyze()
+      const { violations } = await new AxeBuilder({ page })
+        .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa'])
+        .analyze()
       const serious = violations.filter(one => one.impact === 'serious' || one.impact === 'critical')
-      expect(serious.map(one => `${one.id}: ${one.nodes.slice(0, 3).map(node => node.html.slice(0, 140)).join(' | ')}`)).toEqual([])
+      expect(
+        serious.map(
+          one =>
+            `${one.id}: ${one.nodes
+              .slice(0, 3)
+              .map(node => node.html.slice(0, 140))
+              .join(' | ')}`,
+        ),
+      ).toEqual([])
       expect(broken).toEqual([])
     })
   }
@@ -85,12 +100,18 @@ for (const [name, visit] of Object.entries(VIEWS)) {
     await visit(page)
     for (const width of [768, 1280, 1920]) {
       await page.setViewportSize({ width, height: 800 })
-      const wide = await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth)
+      const wide = await page.evaluate(
+        () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
+      )
       expect(wide).toBeLessThanOrEqual(0)
-      const small = await page.evaluate(() => [...document.querySelectorAll<HTMLElement>('button, a.btn, input, select, textarea')].flatMap((one) => {
-        const { width: w, height: h } = one.getBoundingClientRect()
-        return w > 0 && h > 0 && (h < 43.5 || w < 43.5) ? [`${one.innerText || one.id || one.ariaLabel} ${Math.round(w)}×${Math.round(h)}`] : []
-      }))
+      const small = await page.evaluate(() =>
+        [...document.querySelectorAll<HTMLElement>('button, a.btn, input, select, textarea')].flatMap(one => {
+          const { width: w, height: h } = one.getBoundingClientRect()
+          return w > 0 && h > 0 && (h < 43.5 || w < 43.5)
+            ? [`${one.innerText || one.id || one.ariaLabel} ${Math.round(w)}×${Math.round(h)}`]
+            : []
+        }),
+      )
       expect(small, `at ${width}`).toEqual([])
     }
   })

@@ -17,20 +17,33 @@ import { interactionOf64, shimsOutOf40, trialInTheWorker } from './sums.ts'
 
 /** Speed and size, measured and printed; nothing here passes or fails. */
 const median = (times: number[]) => times.toSorted((a, b) => a - b)[Math.floor(times.length / 2)]!
-const line = (what: string, value: string, goal = '') => console.log(`${what.padEnd(52)} ${value.padStart(12)}  ${goal}`)
+const line = (what: string, value: string, goal = '') =>
+  console.log(`${what.padEnd(52)} ${value.padStart(12)}  ${goal}`)
 
 function foldOfTenThousand() {
   let n = 0
   const plan = planFor(librarySheets()[0]!)
-  const worker = new Technician(plan, wornFindings({ general: 0.4 }, { fitter: 'a', lead: 'b' }), { id: () => `e${++n}`, now: () => '2026-05-01T08:00:00.000Z' })
+  const worker = new Technician(plan, wornFindings({ general: 0.4 }, { fitter: 'a', lead: 'b' }), {
+    id: () => `e${++n}`,
+    now: () => '2026-05-01T08:00:00.000Z',
+  })
   worker.open('P-1', '')
   worker.workUntil()
   const entries = [...worker.folded.entries]
   const readings = entries.filter(one => one.kind === 'reading.taken')
   while (entries.length < 10_000) {
     const source = readings[entries.length % readings.length]!
-    const correction = { ...source, id: `x${entries.length}`, kind: 'entry.corrected', payload: { target: source.id, why: 'again', replacement: { kind: source.kind, payload: source.payload } } } as AnyEntry
-    entries.push(entries.length % 3 ? { ...source, id: `n${entries.length}`, kind: 'note.written', payload: { text: 'x' } } as AnyEntry : correction)
+    const correction = {
+      ...source,
+      id: `x${entries.length}`,
+      kind: 'entry.corrected',
+      payload: { target: source.id, why: 'again', replacement: { kind: source.kind, payload: source.payload } },
+    } as AnyEntry
+    entries.push(
+      entries.length % 3
+        ? ({ ...source, id: `n${entries.length}`, kind: 'note.written', payload: { text: 'x' } } as AnyEntry)
+        : correction,
+    )
   }
   const times = Array.from({ length: 15 }, () => {
     const from = performance.now()
@@ -42,12 +55,17 @@ function foldOfTenThousand() {
 
 async function appendRoundTrip(url: string) {
   const fitter = await signIn(url, PEOPLE[0]!.name)
-  const jobs = await (await fitter.get('/api/jobs')).json() as { id: string, entries: number }[]
+  const jobs = (await (await fitter.get('/api/jobs')).json()) as { id: string; entries: number }[]
   const job = jobs.toSorted((a, b) => b.entries - a.entries)[0]!
   const times: number[] = []
   for (let i = 0; i < 60; i++) {
     const from = performance.now()
-    await fitter.post(`/api/jobs/${job.id}/entries`, { id: uuid(), kind: 'note.written', payload: { text: `bench ${i}` }, madeAt: new Date().toISOString() })
+    await fitter.post(`/api/jobs/${job.id}/entries`, {
+      id: uuid(),
+      kind: 'note.written',
+      payload: { text: `bench ${i}` },
+      madeAt: new Date().toISOString(),
+    })
     times.push(performance.now() - from)
   }
   line(`append round trip, job of ${job.entries} entries, median of 60`, `${median(times).toFixed(1)} ms`)
@@ -55,30 +73,50 @@ async function appendRoundTrip(url: string) {
 }
 
 async function firstLoad(url: string) {
-  const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'] })
+  const browser = await chromium.launch({
+    executablePath: '/usr/bin/chromium',
+    args: [
+      '--no-sandbox',
+      '--disable-gpu',
+      '--disable-quic',
+      '--no-first-run',
+      '--disable-background-networking',
+      '--disable-component-update',
+      '--disable-sync',
+    ],
+  })
   try {
-    for (const [name, path] of [['yard', '/'], ['bench', '/bench'], ['gauge room', '/gauge-room/fits?sum=limits-and-fits']] as const) {
+    for (const [name, path] of [
+      ['yard', '/'],
+      ['bench', '/bench'],
+      ['gauge room', '/gauge-room/fits?sum=limits-and-fits'],
+    ] as const) {
       const context = await browser.newContext()
       const page = await context.newPage()
-      const people = await (await fetch(`${url}/api/sign-in`)).json() as { id: string, name: string }[]
-      await page.request.post(`${url}/api/sign-in`, { headers: { origin: url }, data: { person: people.find(one => one.name === PEOPLE[0]!.name)!.id, pin: PEOPLE[0]!.pin } })
+      const people = (await (await fetch(`${url}/api/sign-in`)).json()) as { id: string; name: string }[]
+      await page.request.post(`${url}/api/sign-in`, {
+        headers: { origin: url },
+        data: { person: people.find(one => one.name === PEOPLE[0]!.name)!.id, pin: PEOPLE[0]!.pin },
+      })
       let bytes = 0
       let files = 0
-      page.on('response', async (response) => {
+      page.on('response', async response => {
         const body = await response.body().catch(() => null)
         if (!body || !response.url().startsWith(url)) return
         files += 1
-        bytes += /javascript|css|html|json/.test(response.headers()['content-type'] ?? '') ? gzipSync(body).length : body.length
+        bytes += /javascript|css|html|json/.test(response.headers()['content-type'] ?? '')
+          ? gzipSync(body).length
+          : body.length
       })
-      const target = name !== 'bench' ? path : `/bench/${(await (await page.request.get(`${url}/api/jobs`)).json())[0].id}`
+      const target =
+        name !== 'bench' ? path : `/bench/${(await (await page.request.get(`${url}/api/jobs`)).json())[0].id}`
       await page.goto(url + target, { waitUntil: 'networkidle', timeout: 30_000 }).catch(() => {})
       await page.waitForTimeout(1000)
       line(`first load of the ${name}, gzipped, with fonts`, `${(bytes / 1024).toFixed(0)} kB`, `${files} files`)
       await context.close()
     }
     await trialInTheWorker(browser, url, line)
-  }
-  finally {
+  } finally {
     await browser.close()
   }
 }
@@ -93,9 +131,12 @@ const server = await startServer()
 try {
   await appendRoundTrip(server.url)
   await firstLoad(server.url)
-}
-finally {
+} finally {
   await server.stop()
 }
 const size = spawnSync('du', ['-sk', '.output'], { encoding: 'utf8' }).stdout.split('\t')[0]
-line('built server and pages', `${size} kB`, `Node ${process.version}, ${JSON.parse(readFileSync('package.json', 'utf8')).version}`)
+line(
+  'built server and pages',
+  `${size} kB`,
+  `Node ${process.version}, ${JSON.parse(readFileSync('package.json', 'utf8')).version}`,
+)

@@ -14,7 +14,16 @@ const timed = (work: () => unknown) => {
 
 export function interactionOf64(say: Say) {
   for (const pattern of PATTERNS) {
-    const once = () => timed(() => interact({ pattern, bolts: 64, targetN: 60_000, passes: [0.3, 0.6, 0.8, 1], loss: JOINT_STIFFNESS['spiral or jacketed'] }))
+    const once = () =>
+      timed(() =>
+        interact({
+          pattern,
+          bolts: 64,
+          targetN: 60_000,
+          passes: [0.3, 0.6, 0.8, 1],
+          loss: JOINT_STIFFNESS['spiral or jacketed'],
+        }),
+      )
     once()
     say(`interaction, 64 bolts, 4 passes, ${pattern}`, `${once().toFixed(1)} ms`, 'goal 50 ms')
   }
@@ -22,7 +31,11 @@ export function interactionOf64(say: Say) {
 
 export function shimsOutOf40(say: Say) {
   const stock = Array.from({ length: 40 }, (_, i) => ({ thicknessMm: Math.round(500 + i * 237) / 10_000, count: 6 }))
-  say('shim choice, 40 sizes, 8 pieces', `${timed(() => chooseShims(stock, { openMm: 4.2, leastMm: 0.2, greatestMm: 0.3 })).toFixed(0)} ms`, 'in the worker')
+  say(
+    'shim choice, 40 sizes, 8 pieces',
+    `${timed(() => chooseShims(stock, { openMm: 4.2, leastMm: 0.2, greatestMm: 0.3 })).toFixed(0)} ms`,
+    'in the worker',
+  )
 }
 
 /** Runs in the page, as text, since a compiler's helpers do not reach there: when the worker was asked and answered, and every frame. */
@@ -41,19 +54,27 @@ const WATCH = `
 export async function trialInTheWorker(browser: Browser, url: string, say: Say) {
   const page = await (await browser.newContext()).newPage()
   await page.addInitScript({ content: WATCH })
-  const people = await (await fetch(`${url}/api/sign-in`)).json() as { id: string, name: string }[]
-  await page.request.post(`${url}/api/sign-in`, { headers: { origin: url }, data: { person: people.find(one => one.name === PEOPLE[0]!.name)!.id, pin: PEOPLE[0]!.pin } })
+  const people = (await (await fetch(`${url}/api/sign-in`)).json()) as { id: string; name: string }[]
+  await page.request.post(`${url}/api/sign-in`, {
+    headers: { origin: url },
+    data: { person: people.find(one => one.name === PEOPLE[0]!.name)!.id, pin: PEOPLE[0]!.pin },
+  })
   await page.goto(`${url}/gauge-room/stacks?sum=stack-trial`)
   const shown = page.locator('[data-test=value-samples]')
   await shown.waitFor()
   await page.getByRole('button', { name: 'Change these' }).click()
-  for (const [samples, text] of [['5000', '5 000'], ['1000000', '1 000 000']] as const) {
+  for (const [samples, text] of [
+    ['5000', '5 000'],
+    ['1000000', '1 000 000'],
+  ] as const) {
     await page.locator('[data-test=field-samples]').fill(samples)
     await shown.filter({ hasText: text }).waitFor()
   }
-  const { asked, answered, frames } = await page.evaluate(() => (window as unknown as { times: { asked: number, answered: number, frames: number[] } }).times)
+  const { asked, answered, frames } = await page.evaluate(
+    () => (window as unknown as { times: { asked: number; answered: number; frames: number[] } }).times,
+  )
   const during = frames.filter(at => at >= asked && at <= answered)
   say('trial of 1,000,000 samples, chain of five, in the worker', `${(answered - asked).toFixed(0)} ms`, 'goal 1500 ms')
-  say('frames of the page meanwhile', `${(during.length / (answered - asked) * 1000).toFixed(0)} a second`, 'goal 50')
+  say('frames of the page meanwhile', `${((during.length / (answered - asked)) * 1000).toFixed(0)} a second`, 'goal 50')
   await page.context().close()
 }

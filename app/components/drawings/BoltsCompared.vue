@@ -5,9 +5,15 @@ defineProps<Drawn>()
 </script>
 
 <template>
-  <div class="both"><BoltsDrawing :input="input" :answer="answer" /><LazyPreloadBars :input="input" :answer="answer" /></div>
+  <div class="both">
+    <BoltsDrawing :input="input" :answer="answer" />
+    <LazyPreloadBars :input="input" :answer="answer" />
+  </div>
 </template>
 
 <style scoped>
-.both { display: grid; gap: 8px; }
+.both {
+  display: grid;
+  gap: 8px;
+}
 </style>

@@ -15,16 +15,50 @@ const option = (colour: (name: string) => string): EChartsOption => {
   const limits = [given('minMm'), given('maxMm')].filter(Number.isFinite)
   return {
     grid: { left: 18, right: 18, top: 18, bottom: 30 },
-    xAxis: { type: 'value', min: Math.min(fromMm, ...limits) - width * 2, max: Math.max(toMm, ...limits) + width * 2, axisLabel: { color: colour('soft'), formatter: (mm: number) => mm.toFixed(2) }, splitLine: { show: false }, axisLine: { lineStyle: { color: colour('outline') } } },
+    xAxis: {
+      type: 'value',
+      min: Math.min(fromMm, ...limits) - width * 2,
+      max: Math.max(toMm, ...limits) + width * 2,
+      axisLabel: { color: colour('soft'), formatter: (mm: number) => mm.toFixed(2) },
+      splitLine: { show: false },
+      axisLine: { lineStyle: { color: colour('outline') } },
+    },
     yAxis: { type: 'value', show: false },
-    series: [{ type: 'bar', barWidth: '96%', data: counts.map((count, i) => ({ value: [at(i), count], itemStyle: { color: colour(outside(at(i)) ? 'out' : 'metal-blue') } })), markLine: { symbol: 'none', silent: true, lineStyle: { type: 'solid' }, data: [
-      ...limits.map(mm => ({ xAxis: mm, lineStyle: { color: colour('out'), width: 2 }, label: { formatter: `limit ${mm.toFixed(2)}`, color: colour('out') } })),
-      ...[got('spanLeastMm'), got('spanGreatestMm')].map(mm => ({ xAxis: mm, lineStyle: { color: colour('brass-ink'), width: 2, type: 'dashed' as const }, label: { show: false } })),
-    ] } }],
+    series: [
+      {
+        type: 'bar',
+        barWidth: '96%',
+        data: counts.map((count, i) => ({
+          value: [at(i), count],
+          itemStyle: { color: colour(outside(at(i)) ? 'out' : 'metal-blue') },
+        })),
+        markLine: {
+          symbol: 'none',
+          silent: true,
+          lineStyle: { type: 'solid' },
+          data: [
+            ...limits.map(mm => ({
+              xAxis: mm,
+              lineStyle: { color: colour('out'), width: 2 },
+              label: { formatter: `limit ${mm.toFixed(2)}`, color: colour('out') },
+            })),
+            ...[got('spanLeastMm'), got('spanGreatestMm')].map(mm => ({
+              xAxis: mm,
+              lineStyle: { color: colour('brass-ink'), width: 2, type: 'dashed' as const },
+              label: { show: false },
+            })),
+          ],
+        },
+      },
+    ],
   }
 }
 </script>
 
 <template>
-  <ChartFrame :option="option" :height="210" :label="`Nearly always ${say(got('spanLeastMm'), 'mm', 3)} to ${say(got('spanGreatestMm'), 'mm', 3)}`" />
+  <ChartFrame
+    :option="option"
+    :height="210"
+    :label="`Nearly always ${say(got('spanLeastMm'), 'mm', 3)} to ${say(got('spanGreatestMm'), 'mm', 3)}`"
+  />
 </template>

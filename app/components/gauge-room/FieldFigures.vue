@@ -2,7 +2,7 @@
 import type { ListField } from '~~/core/sums'
 
 /** Several figures of one kind, one after the other: type one, take it; touch one to take it away. */
-const props = defineProps<{ id: string, field: ListField, texts: string[], unit: string }>()
+const props = defineProps<{ id: string; field: ListField; texts: string[]; unit: string }>()
 const emit = defineEmits<{ change: [texts: string[]] }>()
 const text = ref('')
 const why = ref<string | null>(null)
@@ -10,7 +10,10 @@ const { system } = useDisplay()
 const isFull = computed(() => props.texts.length >= props.field.most)
 function take() {
   // Several at once come from a sheet or a gauge: parted by blanks, semicolons or lines.
-  const words = text.value.split(/[;\n\t]| {1,}(?=[-+\d.])/).map(one => one.trim()).filter(Boolean)
+  const words = text.value
+    .split(/[;\n\t]| {1,}(?=[-+\d.])/)
+    .map(one => one.trim())
+    .filter(Boolean)
   if (!words.length) return
   for (const word of words) {
     const read = readNumber(word, props.field, system.value)
@@ -28,14 +31,65 @@ function take() {
 
 <template>
   <div class="figures-field">
-    <button v-for="(one, i) in texts" :key="i" type="button" class="chip figures" :aria-label="`${field.label} ${i + 1}, ${one}; take away`" @click="emit('change', texts.toSpliced(i, 1))"><span class="place">{{ i + 1 }}</span>{{ one }} ✕</button>
-    <form v-if="!isFull" class="add" @submit.prevent="take"><input :id="id" v-model="text" class="field figures" inputmode="decimal" autocomplete="off" :placeholder="`next, ${unit}`" :data-test="`field-${id}`"><button class="btn" type="submit">Take</button></form>
+    <button
+      v-for="(one, i) in texts"
+      :key="i"
+      type="button"
+      class="chip figures"
+      :aria-label="`${field.label} ${i + 1}, ${one}; take away`"
+      @click="emit('change', texts.toSpliced(i, 1))"
+    >
+      <span class="place">{{ i + 1 }}</span>{{ one }} ✕
+    </button>
+    <form v-if="!isFull" class="add" @submit.prevent="take">
+      <input
+        :id="id"
+        v-model="text"
+        class="field figures"
+        inputmode="decimal"
+        autocomplete="off"
+        :placeholder="`next, ${unit}`"
+        :data-test="`field-${id}`"
+      />
+      <button class="btn" type="submit">Take</button>
+    </form>
     <p v-if="why" class="why" role="alert">{{ why }}</p>
   </div>
 </template>
 
 <style scoped>
-.figures-field { display: flex; flex-wrap: wrap; gap: 6px; align-items: center; }
-.chip { min-height: 44px; border: 1px solid var(--line); border-radius: 4px; background: var(--chalk); padding: 0 9px; font-size: 17px; cursor: pointer; display: inline-flex; gap: 7px; align-items: center; } .place { font: 500 13px var(--heads); color: var(--soft); }
-.add { display: flex; gap: 6px; flex: 1 1 190px; } .add input { min-width: 90px; font-size: 19px; } .why { flex-basis: 100%; }
+.figures-field {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
+  align-items: center;
+}
+.chip {
+  min-height: 44px;
+  border: 1px solid var(--line);
+  border-radius: 4px;
+  background: var(--chalk);
+  padding: 0 9px;
+  font-size: 17px;
+  cursor: pointer;
+  display: inline-flex;
+  gap: 7px;
+  align-items: center;
+}
+.place {
+  font: 500 13px var(--heads);
+  color: var(--soft);
+}
+.add {
+  display: flex;
+  gap: 6px;
+  flex: 1 1 190px;
+}
+.add input {
+  min-width: 90px;
+  font-size: 19px;
+}
+.why {
+  flex-basis: 100%;
+}
 </style>

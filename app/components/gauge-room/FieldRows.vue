@@ -3,42 +3,159 @@ import type { RowsField } from '~~/core/sums'
 import type { Text, Texts } from '~/composables/sumTexts'
 
 /** A short table to fill in: one row a part, reading or round. */
-const props = defineProps<{ id: string, field: RowsField, rows: Texts[] }>()
+const props = defineProps<{ id: string; field: RowsField; rows: Texts[] }>()
 const emit = defineEmits<{ change: [rows: Texts[]] }>()
 const { system } = useDisplay()
 const columns = computed(() => Object.entries(props.field.columns))
-const set = (row: number, key: string, text: Text) => emit('change', props.rows.with(row, { ...props.rows[row], [key]: text }))
-const unitOf = (field: { unit?: string }) => field.unit && field.unit !== '1' && field.unit !== 'pcs' ? shownUnit(field.unit as 'mm', system.value) : ''
+const set = (row: number, key: string, text: Text) =>
+  emit('change', props.rows.with(row, { ...props.rows[row], [key]: text }))
+const unitOf = (field: { unit?: string }) =>
+  field.unit && field.unit !== '1' && field.unit !== 'pcs' ? shownUnit(field.unit as 'mm', system.value) : ''
 function another() {
   const like = props.rows.at(-1) ?? {}
-  emit('change', [...props.rows, Object.fromEntries(columns.value.map(([key, field]) => [key, field.type === 'choice' ? like[key] ?? field.choices[0]! : field.type === 'flag' ? false : '']))])
+  emit('change', [
+    ...props.rows,
+    Object.fromEntries(
+      columns.value.map(([key, field]) => [
+        key,
+        field.type === 'choice' ? (like[key] ?? field.choices[0]!) : field.type === 'flag' ? false : '',
+      ]),
+    ),
+  ])
 }
-const wrong = (row: Texts) => columns.value.map(([key, field]) => readField(field, row[key], system.value)).find(read => read.state === 'wrong')
+const wrong = (row: Texts) =>
+  columns.value.map(([key, field]) => readField(field, row[key], system.value)).find(read => read.state === 'wrong')
 </script>
 
 <template>
   <div class="rows">
     <table>
-      <thead><tr><th v-for="[key, column] in columns" :key="key" scope="col">{{ column.label }}<span v-if="unitOf(column as { unit?: string })" class="unit"> {{ unitOf(column as { unit?: string }) }}</span></th><th><span class="sr">Take away</span></th></tr></thead>
+      <thead>
+        <tr>
+          <th v-for="[key, column] in columns" :key="key" scope="col">
+            {{ column.label
+            }}<span v-if="unitOf(column as { unit?: string })" class="unit">
+              {{ unitOf(column as { unit?: string }) }}</span
+            >
+          </th>
+          <th>
+            <span class="sr">Take away</span>
+          </th>
+        </tr>
+      </thead>
       <tbody>
         <template v-for="(row, i) in rows" :key="i">
           <tr>
             <td v-for="[key, column] in columns" :key="key" :class="column.type">
-              <select v-if="column.type === 'choice'" class="field" :aria-label="`${column.label}, row ${i + 1}`" :value="row[key]" @change="set(i, key, ($event.target as HTMLSelectElement).value)"><option v-for="one in column.choices" :key="one" :value="one">{{ one }}</option></select>
-              <button v-else-if="column.type === 'flag'" type="button" class="btn" :class="{ on: row[key] === true }" :aria-pressed="row[key] === true" :aria-label="`${column.label}, row ${i + 1}`" @click="set(i, key, row[key] !== true)">{{ row[key] === true ? 'yes' : 'no' }}</button>
-              <input v-else class="field" :class="{ figures: column.type === 'number' }" autocomplete="off" :inputmode="column.type === 'number' ? 'decimal' : 'text'" :aria-label="`${column.label}, row ${i + 1}`" :value="row[key]" :placeholder="column.optional ? '' : '–'" @input="set(i, key, ($event.target as HTMLInputElement).value)">
+              <select
+                v-if="column.type === 'choice'"
+                class="field"
+                :aria-label="`${column.label}, row ${i + 1}`"
+                :value="row[key]"
+                @change="set(i, key, ($event.target as HTMLSelectElement).value)"
+              >
+                <option v-for="one in column.choices" :key="one" :value="one">{{ one }}</option>
+              </select>
+              <button
+                v-else-if="column.type === 'flag'"
+                type="button"
+                class="btn"
+                :class="{ on: row[key] === true }"
+                :aria-pressed="row[key] === true"
+                :aria-label="`${column.label}, row ${i + 1}`"
+                @click="set(i, key, row[key] !== true)"
+              >
+                {{ row[key] === true ? 'yes' : 'no' }}
+              </button>
+              <input
+                v-else
+                class="field"
+                :class="{ figures: column.type === 'number' }"
+                autocomplete="off"
+                :inputmode="column.type === 'number' ? 'decimal' : 'text'"
+                :aria-label="`${column.label}, row ${i + 1}`"
+                :value="row[key]"
+                :placeholder="column.optional ? '' : '–'"
+                @input="set(i, key, ($event.target as HTMLInputElement).value)"
+              />
             </td>
-            <td class="away"><button type="button" class="btn plain" :aria-label="`Take row ${i + 1} away`" @click="emit('change', rows.toSpliced(i, 1))">✕</button></td>
+            <td class="away">
+              <button
+                type="button"
+                class="btn plain"
+                :aria-label="`Take row ${i + 1} away`"
+                @click="emit('change', rows.toSpliced(i, 1))"
+              >
+                ✕
+              </button>
+            </td>
           </tr>
-          <tr v-if="wrong(row)"><td :colspan="columns.length + 1" class="why" role="alert">{{ (wrong(row) as { why: string }).why }}</td></tr>
+          <tr v-if="wrong(row)">
+            <td :colspan="columns.length + 1" class="why" role="alert">{{ (wrong(row) as { why: string }).why }}</td>
+          </tr>
         </template>
       </tbody>
     </table>
-    <button v-if="rows.length < field.most" type="button" class="btn" :data-test="`field-${id}`" @click="another">Another row</button>
+    <button v-if="rows.length < field.most" type="button" class="btn" :data-test="`field-${id}`" @click="another">
+      Another row
+    </button>
   </div>
 </template>
 
 <style scoped>
-.rows { display: grid; gap: 6px; justify-items: start; } table { width: 100%; border-collapse: collapse; table-layout: auto; } th { font: 500 14px var(--words); color: var(--soft); text-align: left; padding: 0 4px 3px; vertical-align: bottom; } td { padding: 2px; }
-td .field { padding: 6px 7px; min-width: 0; font-size: 16px; } .figures.field { font-size: 17px; } td.number { min-width: 62px; } td.text { min-width: 88px; } .away { width: 44px; } .away .btn { padding: 0; min-width: 44px; } .unit { font-family: var(--figures); font-size: 12px; margin-left: 4px; } td.choice { min-width: 82px; } td.choice .field { padding: 6px 2px; } .why { padding: 2px 4px 6px; }
+.rows {
+  display: grid;
+  gap: 6px;
+  justify-items: start;
+}
+table {
+  width: 100%;
+  border-collapse: collapse;
+  table-layout: auto;
+}
+th {
+  font: 500 14px var(--words);
+  color: var(--soft);
+  text-align: left;
+  padding: 0 4px 3px;
+  vertical-align: bottom;
+}
+td {
+  padding: 2px;
+}
+td .field {
+  padding: 6px 7px;
+  min-width: 0;
+  font-size: 16px;
+}
+.figures.field {
+  font-size: 17px;
+}
+td.number {
+  min-width: 62px;
+}
+td.text {
+  min-width: 88px;
+}
+.away {
+  width: 44px;
+}
+.away .btn {
+  padding: 0;
+  min-width: 44px;
+}
+.unit {
+  font-family: var(--figures);
+  font-size: 12px;
+  margin-left: 4px;
+}
+td.choice {
+  min-width: 82px;
+}
+td.choice .field {
+  padding: 6px 2px;
+}
+.why {
+  padding: 2px 4px 6px;
+}
 </style>

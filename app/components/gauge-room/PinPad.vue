@@ -5,7 +5,7 @@ import type { Answer, AnySum } from '~~/core/sums'
 import type { OpenJob } from '~~/shared/answers'
 
 /** Pins a sum to an open job: as the reading a check of its sheet asks for, or as a note with its working. */
-const props = defineProps<{ sum: AnySum, answer: Answer, text: string }>()
+const props = defineProps<{ sum: AnySum; answer: Answer; text: string }>()
 const emit = defineEmits<{ done: [] }>()
 const job = useJobStore()
 const session = useSessionStore()
@@ -14,14 +14,18 @@ const chosen = shallowRef<OpenJob | null>(null)
 const why = ref<string | null>(null)
 const said = ref<string | null>(null)
 onMounted(async () => {
-  try { jobs.value = await $fetch<OpenJob[]>('/api/jobs') }
-  catch (error) { why.value = sayWhy(error) }
+  try {
+    jobs.value = await $fetch<OpenJob[]>('/api/jobs')
+  } catch (error) {
+    why.value = sayWhy(error)
+  }
 })
 onScopeDispose(() => chosen.value && job.close())
 async function choose(one: OpenJob) {
   why.value = null
-  try { await job.open(one.id) }
-  catch (error) {
+  try {
+    await job.open(one.id)
+  } catch (error) {
     why.value = sayWhy(error)
     return
   }
@@ -34,18 +38,42 @@ const reading = computed(() => {
   const first = props.answer.figures.find(one => typeof one.value === 'number' && one.unit && one.unit in UNITS)
   if (!first) return null
   const unit = first.unit as UnitName
-  return { kind: 'single' as const, style: undefined, unitKind: UNITS[unit].kind, tries: [[toBase(Number(first.value), unit)]] }
+  return {
+    kind: 'single' as const,
+    style: undefined,
+    unitKind: UNITS[unit].kind,
+    tries: [[toBase(Number(first.value), unit)]],
+  }
 })
-const wanted = computed(() => !reading.value || !job.view
-  ? []
-  : [...job.view.results.values()].flatMap(({ check, moment, missing }) => {
-      const fits = check.kind === reading.value!.kind && UNITS[check.unit].kind === reading.value!.unitKind && reading.value!.tries.length >= (check.tries ?? 1) && (check.kind !== 'runout' || reading.value!.tries[0]!.length === (check.sweep ?? 8))
-      return fits ? missing.slice(0, 1).map(cell => ({ key: `${check.id} ${moment}`, check, moment, cell })) : []
-    }))
-function asReading({ check, moment, cell }: typeof wanted.value[number]) {
+const wanted = computed(() =>
+  !reading.value || !job.view
+    ? []
+    : [...job.view.results.values()].flatMap(({ check, moment, missing }) => {
+        const fits =
+          check.kind === reading.value!.kind &&
+          UNITS[check.unit].kind === reading.value!.unitKind &&
+          reading.value!.tries.length >= (check.tries ?? 1) &&
+          (check.kind !== 'runout' || reading.value!.tries[0]!.length === (check.sweep ?? 8))
+        return fits ? missing.slice(0, 1).map(cell => ({ key: `${check.id} ${moment}`, check, moment, cell })) : []
+      }),
+)
+function asReading({ check, moment, cell }: (typeof wanted.value)[number]) {
   const { tries, style } = reading.value!
-  why.value = job.act({ kind: 'reading.taken', payload: { check: check.id, moment, ...(cell.station ? { station: cell.station } : {}), ...(cell.plane ? { plane: cell.plane } : {}), tries, texts: tries.map(row => row.map(one => String(Number(one.toPrecision(8))))), instrument: `Gauge room, ${props.sum.title.toLowerCase()}`.slice(0, 60), ...(style ? { style } : {}) } })
-  if (!why.value) said.value = `Pinned to job ${chosen.value!.number} as ${check.title.toLowerCase()}, ${MOMENT_WORDS[moment].toLowerCase()}.`
+  why.value = job.act({
+    kind: 'reading.taken',
+    payload: {
+      check: check.id,
+      moment,
+      ...(cell.station ? { station: cell.station } : {}),
+      ...(cell.plane ? { plane: cell.plane } : {}),
+      tries,
+      texts: tries.map(row => row.map(one => String(Number(one.toPrecision(8))))),
+      instrument: `Gauge room, ${props.sum.title.toLowerCase()}`.slice(0, 60),
+      ...(style ? { style } : {}),
+    },
+  })
+  if (!why.value)
+    said.value = `Pinned to job ${chosen.value!.number} as ${check.title.toLowerCase()}, ${MOMENT_WORDS[moment].toLowerCase()}.`
 }
 function asNote() {
   why.value = job.act({ kind: 'note.written', payload: { text: props.text.slice(0, 1990) } })
@@ -56,16 +84,39 @@ function asNote() {
 <template>
   <div class="pin">
     <p v-if="!session.mayWrite" class="why">Your role only looks. Ask a fitter or a lead to pin it.</p>
-    <template v-else-if="said"><p class="said" role="status" data-test="pinned">{{ said }}</p><div class="acts"><NuxtLink class="btn" :to="`/bench/${chosen!.id}`">Go to the job</NuxtLink><button class="btn now" @click="emit('done')">Done</button></div></template>
+    <template v-else-if="said">
+      <p class="said" role="status" data-test="pinned">{{ said }}</p>
+      <div class="acts">
+        <NuxtLink class="btn" :to="`/bench/${chosen!.id}`">Go to the job</NuxtLink>
+        <button class="btn now" @click="emit('done')">Done</button>
+      </div>
+    </template>
     <template v-else-if="!chosen">
       <p v-if="jobs === null && !why" class="soft">Looking at the bench…</p>
       <p v-else-if="jobs && !jobs.length">No job is open. Open one from a machine in the yard.</p>
-      <ul><li v-for="one in jobs ?? []" :key="one.id"><button class="btn" @click="choose(one)"><span class="figures">{{ one.tag }}</span> {{ one.name }}, job {{ one.number }}</button></li></ul>
+      <ul>
+        <li v-for="one in jobs ?? []" :key="one.id">
+          <button class="btn" @click="choose(one)">
+            <span class="figures">{{ one.tag }}</span> {{ one.name }}, job {{ one.number }}
+          </button>
+        </li>
+      </ul>
     </template>
     <template v-else>
-      <p><strong>{{ chosen.tag }} {{ chosen.name }}</strong>, job {{ chosen.number }}</p>
+      <p>
+        <strong>{{ chosen.tag }} {{ chosen.name }}</strong
+        >, job {{ chosen.number }}
+      </p>
       <p v-if="wanted.length" class="soft">A reading this sheet still asks for:</p>
-      <ul><li v-for="one in wanted" :key="one.key"><button class="btn" data-test="pin-reading" @click="asReading(one)">{{ one.check.title }}, {{ MOMENT_WORDS[one.moment].toLowerCase() }}<template v-if="one.cell.station">, {{ one.cell.station }}</template><template v-if="one.cell.plane">, plane {{ one.cell.plane }}</template></button></li></ul>
+      <ul>
+        <li v-for="one in wanted" :key="one.key">
+          <button class="btn" data-test="pin-reading" @click="asReading(one)">
+            {{ one.check.title }}, {{ MOMENT_WORDS[one.moment].toLowerCase()
+            }}<template v-if="one.cell.station">, {{ one.cell.station }}</template>
+            <template v-if="one.cell.plane">, plane {{ one.cell.plane }}</template>
+          </button>
+        </li>
+      </ul>
       <button class="btn now" data-test="pin-note" @click="asNote">As a note, with its working</button>
     </template>
     <p v-if="why" class="why" role="alert">{{ why }}</p>
@@ -73,5 +124,26 @@ function asNote() {
 </template>
 
 <style scoped>
-.pin { display: grid; gap: 10px; max-height: 60vh; overflow: auto; } ul { display: grid; gap: 6px; } li .btn { width: 100%; justify-content: flex-start; text-align: left; } .acts { display: flex; gap: 8px; } .said { font-size: 18px; }
+.pin {
+  display: grid;
+  gap: 10px;
+  max-height: 60vh;
+  overflow: auto;
+}
+ul {
+  display: grid;
+  gap: 6px;
+}
+li .btn {
+  width: 100%;
+  justify-content: flex-start;
+  text-align: left;
+}
+.acts {
+  display: flex;
+  gap: 8px;
+}
+.said {
+  font-size: 18px;
+}
 </style>

@@ -4,19 +4,37 @@ import type { Text, Texts } from '~/composables/sumTexts'
 import type { UnitName } from '~~/core/quantity'
 
 /** What a sum takes: few large fields, parsed as they are typed. What has a usual value is said in one line, and opened to change it. */
-const props = defineProps<{ sum: AnySum, texts: Texts, errors: Record<string, string | null> }>()
+const props = defineProps<{ sum: AnySum; texts: Texts; errors: Record<string, string | null> }>()
 const emit = defineEmits<{ set: [key: string, text: Text] }>()
 const { system } = useDisplay()
 const opened = ref(false)
 const fields = computed(() => Object.entries(props.sum.fields))
-const isUsual = (field: Field) => field.fallback !== undefined && field.type !== 'flag' && field.type !== 'rows' && field.type !== 'list' && field.type !== 'many'
+const isUsual = (field: Field) =>
+  field.fallback !== undefined &&
+  field.type !== 'flag' &&
+  field.type !== 'rows' &&
+  field.type !== 'list' &&
+  field.type !== 'many'
 const usual = computed(() => fields.value.filter(([, field]) => isUsual(field)))
 const asked = computed(() => fields.value.filter(([, field]) => !isUsual(field)))
 const applies = (field: Field) => !field.only || field.only.slice(1).includes(String(props.texts[field.only[0]]))
 const shown = computed(() => (opened.value ? fields.value : asked.value).filter(([, field]) => applies(field)))
-const wide = (field: Field) => field.type === 'list' || field.type === 'rows' || field.type === 'many' || field.type === 'flag' || (field.type === 'choice' && field.choices.join('').length > 26)
-const unitOf = (field: Field) => 'unit' in field && field.unit !== '1' && field.unit !== 'pcs' ? shownUnit(field.unit as UnitName, system.value) : ''
-const assumed = computed(() => usual.value.map(([key, field]) => `${field.label.toLowerCase()} ${String(props.texts[key] || (field.type === 'number' ? writeNumber(Number(field.fallback), field.unit, system.value) : field.fallback))}${unitOf(field) ? ` ${unitOf(field)}` : ''}`).join(', '))
+const wide = (field: Field) =>
+  field.type === 'list' ||
+  field.type === 'rows' ||
+  field.type === 'many' ||
+  field.type === 'flag' ||
+  (field.type === 'choice' && field.choices.join('').length > 26)
+const unitOf = (field: Field) =>
+  'unit' in field && field.unit !== '1' && field.unit !== 'pcs' ? shownUnit(field.unit as UnitName, system.value) : ''
+const assumed = computed(() =>
+  usual.value
+    .map(
+      ([key, field]) =>
+        `${field.label.toLowerCase()} ${String(props.texts[key] || (field.type === 'number' ? writeNumber(Number(field.fallback), field.unit, system.value) : field.fallback))}${unitOf(field) ? ` ${unitOf(field)}` : ''}`,
+    )
+    .join(', '),
+)
 /** What was understood, where a unit or a fraction was typed. */
 function echo(key: string, field: Field): string {
   const text = String(props.texts[key] ?? '')
@@ -24,11 +42,16 @@ function echo(key: string, field: Field): string {
   const read = readNumber(text, field, system.value)
   return read.ok ? `= ${writeNumber(read.value, field.unit, system.value)} ${unitOf(field)}` : ''
 }
-const chips = (field: Field) => field.type === 'choice' && field.choices.length <= 6 && field.choices.join('').length < 90
+const chips = (field: Field) =>
+  field.type === 'choice' && field.choices.length <= 6 && field.choices.join('').length < 90
 /** A label belongs to one input; a group of buttons or a table has its own name. */
-const hasInput = (key: string, field: Field) => field.type === 'number' || field.type === 'text' || (field.type === 'list' && key !== 'squares') || (field.type === 'choice' && !chips(field))
+const hasInput = (key: string, field: Field) =>
+  field.type === 'number' ||
+  field.type === 'text' ||
+  (field.type === 'list' && key !== 'squares') ||
+  (field.type === 'choice' && !chips(field))
 const toggle = (key: string, one: string) => {
-  const now = props.texts[key] as string[] ?? []
+  const now = (props.texts[key] as string[]) ?? []
   emit('set', key, now.includes(one) ? now.filter(other => other !== one) : [...now, one])
 }
 </script>
@@ -36,33 +59,223 @@ const toggle = (key: string, one: string) => {
 <template>
   <div class="fields">
     <div v-for="[key, field] in shown" :key="key" class="one" :class="{ wide: wide(field), wrong: errors[key] }">
-      <template v-if="field.type === 'flag'"><button type="button" class="btn flag" :class="{ on: texts[key] === true }" :aria-pressed="texts[key] === true" :data-test="`field-${key}`" @click="emit('set', key, texts[key] !== true)"><span class="tick" aria-hidden="true">{{ texts[key] === true ? '✓' : '' }}</span>{{ field.label }}</button></template>
+      <template v-if="field.type === 'flag'">
+        <button
+          type="button"
+          class="btn flag"
+          :class="{ on: texts[key] === true }"
+          :aria-pressed="texts[key] === true"
+          :data-test="`field-${key}`"
+          @click="emit('set', key, texts[key] !== true)"
+        >
+          <span class="tick" aria-hidden="true">{{ texts[key] === true ? '✓' : '' }}</span>{{ field.label }}
+        </button>
+      </template>
       <template v-else>
-        <component :is="hasInput(key, field) ? 'label' : 'p'" class="label" :for="hasInput(key, field) ? key : undefined">{{ field.label }}<span v-if="field.optional && !field.only" class="soft"> · if known</span></component>
-        <div v-if="field.type === 'number'" class="take"><input :id="key" class="big figures" inputmode="decimal" autocomplete="off" :value="texts[key]" placeholder="–" :aria-invalid="Boolean(errors[key])" :data-test="`field-${key}`" @input="emit('set', key, ($event.target as HTMLInputElement).value)"><span class="unit">{{ unitOf(field) }}</span></div>
-        <input v-else-if="field.type === 'text'" :id="key" class="field word" autocomplete="off" :value="texts[key]" :maxlength="field.most" :data-test="`field-${key}`" @input="emit('set', key, ($event.target as HTMLInputElement).value)">
-        <div v-else-if="field.type === 'choice' && chips(field)" class="choices" role="group" :aria-label="field.label"><button v-for="one in field.choices" :key="one" type="button" class="btn" :class="{ on: texts[key] === one }" :aria-pressed="texts[key] === one" @click="emit('set', key, field.optional && texts[key] === one ? '' : one)">{{ one }}</button></div>
-        <select v-else-if="field.type === 'choice'" :id="key" class="field" :value="texts[key]" :data-test="`field-${key}`" @change="emit('set', key, ($event.target as HTMLSelectElement).value)"><option v-if="field.optional" value="">–</option><option v-for="one in field.choices" :key="one" :value="one">{{ one }}</option></select>
-        <div v-else-if="field.type === 'many'" class="choices" role="group" :aria-label="field.label"><button v-for="one in field.choices" :key="one" type="button" class="btn" :class="{ on: (texts[key] as string[])?.includes(one) }" :aria-pressed="(texts[key] as string[])?.includes(one)" @click="toggle(key, one)">{{ one }}</button></div>
-        <ContactGrid v-else-if="field.type === 'list' && key === 'squares'" :squares="texts[key] as string[]" @change="emit('set', key, $event)" />
-        <FieldFigures v-else-if="field.type === 'list'" :id="key" :field="field" :texts="texts[key] as string[] ?? []" :unit="unitOf(field)" @change="emit('set', key, $event)" />
-        <FieldRows v-else-if="field.type === 'rows'" :id="key" :field="field" :rows="texts[key] as Texts[] ?? []" @change="emit('set', key, $event)" />
+        <component
+          :is="hasInput(key, field) ? 'label' : 'p'"
+          class="label"
+          :for="hasInput(key, field) ? key : undefined"
+          >{{ field.label }}<span v-if="field.optional && !field.only" class="soft"> · if known</span>
+        </component>
+        <div v-if="field.type === 'number'" class="take">
+          <input
+            :id="key"
+            class="big figures"
+            inputmode="decimal"
+            autocomplete="off"
+            :value="texts[key]"
+            placeholder="–"
+            :aria-invalid="Boolean(errors[key])"
+            :data-test="`field-${key}`"
+            @input="emit('set', key, ($event.target as HTMLInputElement).value)"
+          />
+          <span class="unit">{{ unitOf(field) }}</span>
+        </div>
+        <input
+          v-else-if="field.type === 'text'"
+          :id="key"
+          class="field word"
+          autocomplete="off"
+          :value="texts[key]"
+          :maxlength="field.most"
+          :data-test="`field-${key}`"
+          @input="emit('set', key, ($event.target as HTMLInputElement).value)"
+        />
+        <div v-else-if="field.type === 'choice' && chips(field)" class="choices" role="group" :aria-label="field.label">
+          <button
+            v-for="one in field.choices"
+            :key="one"
+            type="button"
+            class="btn"
+            :class="{ on: texts[key] === one }"
+            :aria-pressed="texts[key] === one"
+            @click="emit('set', key, field.optional && texts[key] === one ? '' : one)"
+          >
+            {{ one }}
+          </button>
+        </div>
+        <select
+          v-else-if="field.type === 'choice'"
+          :id="key"
+          class="field"
+          :value="texts[key]"
+          :data-test="`field-${key}`"
+          @change="emit('set', key, ($event.target as HTMLSelectElement).value)"
+        >
+          <option v-if="field.optional" value="">–</option>
+          <option v-for="one in field.choices" :key="one" :value="one">{{ one }}</option>
+        </select>
+        <div v-else-if="field.type === 'many'" class="choices" role="group" :aria-label="field.label">
+          <button
+            v-for="one in field.choices"
+            :key="one"
+            type="button"
+            class="btn"
+            :class="{ on: (texts[key] as string[])?.includes(one) }"
+            :aria-pressed="(texts[key] as string[])?.includes(one)"
+            @click="toggle(key, one)"
+          >
+            {{ one }}
+          </button>
+        </div>
+        <ContactGrid
+          v-else-if="field.type === 'list' && key === 'squares'"
+          :squares="texts[key] as string[]"
+          @change="emit('set', key, $event)"
+        />
+        <FieldFigures
+          v-else-if="field.type === 'list'"
+          :id="key"
+          :field="field"
+          :texts="(texts[key] as string[]) ?? []"
+          :unit="unitOf(field)"
+          @change="emit('set', key, $event)"
+        />
+        <FieldRows
+          v-else-if="field.type === 'rows'"
+          :id="key"
+          :field="field"
+          :rows="(texts[key] as Texts[]) ?? []"
+          @change="emit('set', key, $event)"
+        />
         <p v-if="echo(key, field)" class="soft help figures" :data-test="`echo-${key}`">{{ echo(key, field) }}</p>
         <p v-if="field.help" class="soft help">{{ field.help }}</p>
       </template>
       <p v-if="errors[key]" class="why" role="alert">{{ errors[key] }}</p>
     </div>
-    <p v-if="usual.length" class="assumed wide"><span v-if="!opened"><strong>Taken as usual:</strong> {{ assumed }}.</span><button type="button" class="btn" :aria-expanded="opened" @click="opened = !opened">{{ opened ? 'Fewer fields' : 'Change these' }}</button></p>
+    <p v-if="usual.length" class="assumed wide">
+      <span v-if="!opened"> <strong>Taken as usual:</strong> {{ assumed }}.</span>
+      <button type="button" class="btn" :aria-expanded="opened" @click="opened = !opened">
+        {{ opened ? 'Fewer fields' : 'Change these' }}
+      </button>
+    </p>
   </div>
 </template>
 
 <style scoped>
-.fields { display: grid; grid-template-columns: repeat(2, minmax(0, 1fr)); gap: 10px 18px; align-items: start; } .wide { grid-column: 1 / -1; }
-.label { font-size: 15px; line-height: 1.15; margin-bottom: 2px; color: var(--soft); font-weight: 500; } .help { font-size: 14px; }
-.take { display: flex; align-items: baseline; gap: 6px; border-bottom: 2px solid var(--steel-ink); min-height: 46px; } .take:focus-within { border-bottom: 4px solid var(--brass); } .wrong .take { border-color: var(--out); }
-.big { flex: 1; min-width: 0; width: 100%; border: 0; background: none; font-size: 27px; font-weight: 500; padding: 2px 0; outline: none; letter-spacing: -.02em; min-height: 44px; } .unit { font: 600 18px var(--heads); color: var(--soft); white-space: nowrap; } .word { font: 500 21px var(--figures); }
-.choices { display: flex; flex-wrap: wrap; gap: 5px; } .choices .btn { padding: 0 11px; font-size: 17px; flex: 1 1 auto; min-width: 48px; } .choices .on { background: var(--blue-wash); box-shadow: inset 0 0 0 2.5px var(--blue-ink); }
-.flag { justify-content: flex-start; text-align: left; width: 100%; font: 500 16px var(--words); } .tick { width: 22px; height: 22px; flex: none; border: 2px solid currentcolor; border-radius: 3px; display: grid; place-items: center; font-weight: 700; line-height: 1; }
-.assumed { font-size: 15px; display: flex; gap: 10px; align-items: center; justify-content: space-between; border-top: 1px dashed var(--line); padding-top: 8px; } .assumed .btn { flex: none; font-size: 17px; min-height: 44px; }
-@media (max-width: 420px) { .fields { grid-template-columns: 1fr; } }
+.fields {
+  display: grid;
+  grid-template-columns: repeat(2, minmax(0, 1fr));
+  gap: 10px 18px;
+  align-items: start;
+}
+.wide {
+  grid-column: 1 / -1;
+}
+.label {
+  font-size: 15px;
+  line-height: 1.15;
+  margin-bottom: 2px;
+  color: var(--soft);
+  font-weight: 500;
+}
+.help {
+  font-size: 14px;
+}
+.take {
+  display: flex;
+  align-items: baseline;
+  gap: 6px;
+  border-bottom: 2px solid var(--steel-ink);
+  min-height: 46px;
+}
+.take:focus-within {
+  border-bottom: 4px solid var(--brass);
+}
+.wrong .take {
+  border-color: var(--out);
+}
+.big {
+  flex: 1;
+  min-width: 0;
+  width: 100%;
+  border: 0;
+  background: none;
+  font-size: 27px;
+  font-weight: 500;
+  padding: 2px 0;
+  outline: none;
+  letter-spacing: -0.02em;
+  min-height: 44px;
+}
+.unit {
+  font: 600 18px var(--heads);
+  color: var(--soft);
+  white-space: nowrap;
+}
+.word {
+  font: 500 21px var(--figures);
+}
+.choices {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 5px;
+}
+.choices .btn {
+  padding: 0 11px;
+  font-size: 17px;
+  flex: 1 1 auto;
+  min-width: 48px;
+}
+.choices .on {
+  background: var(--blue-wash);
+  box-shadow: inset 0 0 0 2.5px var(--blue-ink);
+}
+.flag {
+  justify-content: flex-start;
+  text-align: left;
+  width: 100%;
+  font: 500 16px var(--words);
+}
+.tick {
+  width: 22px;
+  height: 22px;
+  flex: none;
+  border: 2px solid currentcolor;
+  border-radius: 3px;
+  display: grid;
+  place-items: center;
+  font-weight: 700;
+  line-height: 1;
+}
+.assumed {
+  font-size: 15px;
+  display: flex;
+  gap: 10px;
+  align-items: center;
+  justify-content: space-between;
+  border-top: 1px dashed var(--line);
+  padding-top: 8px;
+}
+.assumed .btn {
+  flex: none;
+  font-size: 17px;
+  min-height: 44px;
+}
+@media (max-width: 420px) {
+  .fields {
+    grid-template-columns: 1fr;
+  }
+}
 </style>

@@ -5,7 +5,7 @@ import { openJob } from '../../db/jobs.ts'
 import { bodyFitting, refusal } from '../../http/answer.ts'
 import { mayWrite } from '../../http/person.ts'
 
-export default defineEventHandler(async (event) => {
+export default defineEventHandler(async event => {
   const by = await mayWrite(event)
   const { equipment, complaint } = await bodyFitting(event, openingSchema)
   const opening = await openJob(database(), equipment, complaint, by, new Date().toISOString())

@@ -5,9 +5,9 @@ import { findJob } from '../../../db/jobs.ts'
 import { entriesAfter } from '../../../db/ledger.ts'
 import { fitting, jobIdOf, noSuchJob } from '../../../http/answer.ts'
 
-export default defineEventHandler(async (event) => {
+export default defineEventHandler(async event => {
   const id = jobIdOf(event)
   const after = fitting(seqSchema, getQuery(event).after)
-  if (!await findJob(database(), id)) throw noSuchJob()
+  if (!(await findJob(database(), id))) throw noSuchJob()
   return entriesAfter(database(), id, after)
 })

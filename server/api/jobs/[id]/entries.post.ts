@@ -5,7 +5,7 @@ import { append, type NewEntry } from '../../../db/ledger.ts'
 import { bodyFitting, jobIdOf, refusal } from '../../../http/answer.ts'
 import { mayWrite } from '../../../http/person.ts'
 
-export default defineEventHandler(async (event) => {
+export default defineEventHandler(async event => {
   const by = await mayWrite(event)
   const fresh = await bodyFitting<NewEntry[]>(event, entriesSchema)
   const answer = await append(database(), jobIdOf(event), by, fresh)

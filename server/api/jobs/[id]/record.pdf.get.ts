@@ -6,11 +6,19 @@ import { jobIdOf, noSuchJob } from '../../../http/answer.ts'
 import { recordPdf } from '../../../reports/record-pdf.ts'
 import { recordOf } from '../../../../core/job/index.ts'
 
-export default defineEventHandler(async (event) => {
+export default defineEventHandler(async event => {
   const found = await jobWithLedger(database(), jobIdOf(event))
   if (!found) throw noSuchJob()
-  const record = recordOf(await planOf(database(), found.job), found.entries, new Map(found.people.map(person => [person.id, person.name])))
+  const record = recordOf(
+    await planOf(database(), found.job),
+    found.entries,
+    new Map(found.people.map(person => [person.id, person.name])),
+  )
   const pdf = await recordPdf({ record, number: found.job.number, machine: found.equipment })
-  setResponseHeaders(event, { 'content-type': 'application/pdf', 'content-disposition': `attachment; filename="record-${found.job.equipmentTag}-${found.job.number}.pdf"`, 'cache-control': 'no-store' })
+  setResponseHeaders(event, {
+    'content-type': 'application/pdf',
+    'content-disposition': `attachment; filename="record-${found.job.equipmentTag}-${found.job.number}.pdf"`,
+    'cache-control': 'no-store',
+  })
   return pdf
 })

@@ -5,7 +5,7 @@ import { jobIdOf, noSuchJob } from '../../../http/answer.ts'
 import { onJobChanged } from '../../../live/changes.ts'
 
 /** Says the newest sequence number whenever the ledger grows, and once at the start. */
-export default defineEventHandler(async (event) => {
+export default defineEventHandler(async event => {
   const id = jobIdOf(event)
   const stream = createEventStream(event)
   const stop = await onJobChanged(id, seq => void stream.push(String(seq)))
