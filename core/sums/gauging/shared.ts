@@ -1,0 +1,3 @@
+export const MM = [-2000, 20000] as const
+export const DIAL_UM = [-10000, 10000] as const
+export const SIZE = [0.01, 20000] as const

@@ -1,0 +1,114 @@
+import {
+  boltStrength,
+  preloadFromTorqueN,
+  readThread,
+  BOLT_CLASS_NAMES,
+  NUT_FACTORS,
+  PRELOAD_SCATTER,
+  type Lubrication,
+} from '../../joints/index.ts'
+import { refuse } from '../../result.ts'
+import { answering, defineSum, line, say } from '../define.ts'
+import { choice, fallback, number, optional, text } from '../fields.ts'
+import { TORQUE, FACTOR, againstProof } from './shared.ts'
+
+const LUBRICATIONS = Object.keys(NUT_FACTORS) as [Lubrication, ...Lubrication[]]
+const METHODS = Object.keys(PRELOAD_SCATTER) as [keyof typeof PRELOAD_SCATTER, ...(keyof typeof PRELOAD_SCATTER)[]]
+
+export const preloadSum = defineSum({
+  name: 'preload',
+  craft: 'joints',
+  title: 'Preload from a torque',
+  about: 'What a torque really leaves in the bolt, with the scatter of the way it is pulled.',
+  source: 'F = T/(K·d); ISO 898-1, ISO 3506-1, SAE J429, ASTM A193 for strength; scatter after general practice',
+  fields: {
+    thread: text('Thread', 20, 'M16, M16x1.5, 1/2 UNC'),
+    boltClass: choice('Class', BOLT_CLASS_NAMES),
+    torqueNm: number('Torque', 'N·m', TORQUE),
+    lubrication: choice('Lubrication', LUBRICATIONS),
+    nutFactor: optional(number('Or a nut factor K', '1', FACTOR)),
+    method: choice('Pulled by', METHODS),
+    prevailingNm: fallback(number('Prevailing torque', 'N·m', [0, 1000]), 0),
+  },
+  example: {
+    thread: 'M16',
+    boltClass: '8.8',
+    torqueNm: 120,
+    lubrication: 'dry',
+    method: 'click wrench',
+    prevailingNm: 0,
+  },
+  work: ({ thread, boltClass, torqueNm, lubrication, nutFactor, method, prevailingNm }) => {
+    const read = readThread(thread)
+    if (!read.ok) return read
+    const strength = boltStrength(boltClass, read.value.diameterMm)
+    if (!strength.ok) return strength
+    if (prevailingNm >= torqueNm)
+      return refuse('The prevailing torque uses up the whole torque: nothing is left for preload.')
+    const { diameterMm, stressAreaMm2 } = read.value
+    const factor = nutFactor ?? NUT_FACTORS[lubrication]
+    const scatter = PRELOAD_SCATTER[method]
+    const loadAt = (k: number) => preloadFromTorqueN(torqueNm - prevailingNm, diameterMm, k)
+    return answering(loadAt(factor), preloadN => {
+      const proofN = stressAreaMm2 * strength.value.mpa
+      return {
+        figures: [
+          {
+            key: 'proofPercent',
+            what: 'Of proof, scatter counted in',
+            value: ((preloadN * (1 + scatter)) / proofN) * 100,
+            unit: '%',
+            decimals: 0,
+            held: againstProof(preloadN, scatter, proofN, strength.value.standard),
+          },
+          { key: 'preloadN', what: 'Preload', value: preloadN, unit: 'N', decimals: 0 },
+          { key: 'preloadLeastN', what: 'Preload, least', value: preloadN * (1 - scatter), unit: 'N', decimals: 0 },
+          { key: 'preloadMostN', what: 'Preload, most', value: preloadN * (1 + scatter), unit: 'N', decimals: 0 },
+          { key: 'stressAreaMm2', what: 'Stress area, mm²', value: stressAreaMm2, decimals: 1 },
+          {
+            key: 'proofMPa',
+            what: `${strength.value.what[0]!.toUpperCase()}${strength.value.what.slice(1)}`,
+            value: strength.value.mpa,
+            unit: 'MPa',
+            decimals: 0,
+          },
+        ],
+        working: [
+          line(
+            'Preload',
+            '(T − prevailing)/(K·d)',
+            `(${say(torqueNm, 1)} − ${say(prevailingNm, 1)})·1000/(${say(factor)}·${say(diameterMm)})`,
+            `${say(preloadN, 0)} N`,
+          ),
+          line(
+            'With scatter',
+            'F·(1 + s)',
+            `${say(preloadN, 0)}·(1 + ${say(scatter)})`,
+            `${say(preloadN * (1 + scatter), 0)} N`,
+          ),
+          line(
+            'Of proof',
+            'F/(A·σ)',
+            `${say(preloadN * (1 + scatter), 0)}/(${say(stressAreaMm2, 1)}·${say(strength.value.mpa, 0)})`,
+            `${say(((preloadN * (1 + scatter)) / proofN) * 100, 0)} %`,
+          ),
+        ],
+        schools: [
+          ...LUBRICATIONS.map(one => {
+            const load = loadAt(NUT_FACTORS[one])
+            return {
+              name: one[0]!.toUpperCase() + one.slice(1),
+              gives: load.ok ? `${say(load.value / 1000, 1)} kN at this torque` : '',
+              why: `K = ${NUT_FACTORS[one]}`,
+              chosen: one === lubrication && nutFactor === undefined,
+            }
+          }),
+        ],
+        notes: [
+          'At one torque, paste instead of a dry thread adds half as much load again. Change the torque when the lubricant changes.',
+        ],
+        reading: { kind: 'single', tries: [[torqueNm]] },
+      }
+    })
+  },
+})

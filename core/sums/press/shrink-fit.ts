@@ -1,0 +1,132 @@
+import { FIT_MATERIAL_NAMES, shrinkFit } from '../../fits/index.ts'
+import { holdAgainst } from '../../verdict.ts'
+import { answering, defineSum, line, say } from '../define.ts'
+import { choice, fallback, number, optional } from '../fields.ts'
+import { hold } from '../limits.ts'
+import { SIZE, FRICTION, YIELD } from './shared.ts'
+
+export const shrinkFitSum = defineSum({
+  name: 'shrink-fit',
+  craft: 'press',
+  title: 'Hub shrunk on, from measured sizes',
+  about: 'Grip, stress, torque hot and running, and the heat or cold to put it together.',
+  source: 'Lamé; smoothing 0.8·(Rz + Rz) after DIN 7190-1; linear expansion',
+  fields: {
+    shaftLeastMm: number('Shaft, least', 'mm', SIZE),
+    shaftGreatestMm: number('Shaft, greatest', 'mm', SIZE),
+    hubLeastMm: number('Hub bore, least', 'mm', SIZE),
+    hubGreatestMm: number('Hub bore, greatest', 'mm', SIZE),
+    shaftBoreMm: fallback(number('Bore of the shaft', 'mm', [0, 3000]), 0),
+    hubOutsideMm: number('Hub outside', 'mm', SIZE),
+    lengthMm: number('Length', 'mm', SIZE),
+    shaftOf: fallback(choice('Shaft is of', FIT_MATERIAL_NAMES), 'carbon steel'),
+    hubOf: fallback(choice('Hub is of', FIT_MATERIAL_NAMES), 'carbon steel'),
+    friction: fallback(FRICTION, 0.14),
+    rzShaftUm: fallback(number('Rz of the shaft', 'µm', [0, 100]), 4),
+    rzHubUm: fallback(number('Rz of the hub', 'µm', [0, 100]), 6),
+    shaftRunningC: fallback(number('Shaft runs at', '°C', [-50, 400]), 20),
+    hubRunningC: fallback(number('Hub runs at', '°C', [-50, 400]), 20),
+    assemblyClearanceUm: fallback(number('Room to slide', 'µm', [0, 2000]), 40),
+    ambientC: fallback(number('Workshop is at', '°C', [-30, 60]), 20),
+    torqueNm: optional(number('Torque to carry', 'N·m', [0, 10000000])),
+    hubYieldMPa: optional(number('Hub, yield', 'MPa', [10, 3000])),
+    mostHeatC: fallback(number('Greatest heat', '°C', [50, 600]), 250),
+  },
+  example: {
+    shaftLeastMm: 80.058,
+    shaftGreatestMm: 80.066,
+    hubLeastMm: 80.004,
+    hubGreatestMm: 80.012,
+    shaftBoreMm: 0,
+    hubOutsideMm: 150,
+    lengthMm: 95,
+    shaftOf: 'carbon steel',
+    hubOf: 'carbon steel',
+    friction: 0.14,
+    rzShaftUm: 4,
+    rzHubUm: 6,
+    shaftRunningC: 45,
+    hubRunningC: 60,
+    assemblyClearanceUm: 60,
+    ambientC: 20,
+    torqueNm: 1200,
+    hubYieldMPa: 300,
+    mostHeatC: 250,
+  },
+  work: ({ torqueNm, hubYieldMPa, mostHeatC, ...fit }) =>
+    answering(shrinkFit(fit), made => ({
+      figures: [
+        {
+          key: 'runningTorqueNm',
+          what: 'Carries when running',
+          value: made.runningTorqueNm,
+          unit: 'N·m',
+          decimals: 0,
+          held: hold(
+            made.runningTorqueNm,
+            { min: torqueNm, best: torqueNm === undefined ? undefined : torqueNm * 2 },
+            { low: 'the hub slips on its shaft' },
+          ),
+        },
+        {
+          key: 'hubEquivalentMPa',
+          what: 'Stress at the hub’s bore, most',
+          value: made.strain.hubEquivalentMPa,
+          unit: 'MPa',
+          decimals: 0,
+          ...(hubYieldMPa === undefined
+            ? {}
+            : { held: holdAgainst(made.strain.hubEquivalentMPa, { max: hubYieldMPa }, 'yield typed here', YIELD) }),
+        },
+        {
+          key: 'heatHubToC',
+          what: 'Heat the hub to',
+          value: made.heatHubToC,
+          unit: '°C',
+          decimals: 0,
+          held: holdAgainst(
+            made.heatHubToC,
+            { max: mostHeatC, best: Math.min(20, mostHeatC - 1) },
+            'greatest heat typed here',
+            { high: 'too hot for its steel or its seals: cool the shaft as well, or use oil pressure' },
+          ),
+        },
+        { key: 'coolShaftToC', what: 'Or cool the shaft to', value: made.coolShaftToC, unit: '°C', decimals: 0 },
+        { key: 'runningGripUm', what: 'Grip left when running', value: made.runningGripUm, unit: 'µm', decimals: 1 },
+        { key: 'gripUm', what: 'Interference that grips', value: made.gripUm, unit: 'µm', decimals: 1 },
+        { key: 'strainUm', what: 'Interference that strains', value: made.strainUm, unit: 'µm', decimals: 1 },
+        { key: 'pressureMPa', what: 'Pressure, least grip', value: made.grip.pressureMPa, unit: 'MPa', decimals: 1 },
+        { key: 'forceN', what: 'Force to pull off, most', value: made.strain.forceN, unit: 'N', decimals: 0 },
+      ],
+      working: [
+        line(
+          'Grip',
+          'least shaft − greatest hub − 0.8·(Rz + Rz)',
+          `(${say(fit.shaftLeastMm)} − ${say(fit.hubGreatestMm)})·1000 − 0.8·(${say(fit.rzShaftUm)} + ${say(fit.rzHubUm)})`,
+          `${say(made.gripUm, 1)} µm`,
+        ),
+        line(
+          'Strain',
+          'greatest shaft − least hub',
+          `(${say(fit.shaftGreatestMm)} − ${say(fit.hubLeastMm)})·1000`,
+          `${say(made.strainUm, 1)} µm`,
+        ),
+        line(
+          'Running grip',
+          'δ + d·(αs·(Ts − 20) − αh·(Th − 20))',
+          `${say(made.gripUm, 1)} + d·(…${say(fit.shaftRunningC)} °C, …${say(fit.hubRunningC)} °C)`,
+          `${say(made.runningGripUm, 1)} µm`,
+        ),
+        line(
+          'Heat',
+          'ambient + (δ + room)/(α·d)',
+          `${say(fit.ambientC)} + (${say(made.strainUm, 1)} + ${say(fit.assemblyClearanceUm)})/(α·d)`,
+          `${say(made.heatHubToC, 0)} °C`,
+        ),
+      ],
+      notes: [
+        'Hot and deep-cold parts burn: gloves and face shield; nobody before a part that may let go.',
+        ...(made.coolShaftToC < -196 ? ['Cold alone does not reach: heat the hub as well.'] : []),
+      ],
+    })),
+})

@@ -1,0 +1,1 @@
+export const AUTHORISED = 'Electrical tests are made by authorised people.'

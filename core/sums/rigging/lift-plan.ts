@@ -1,0 +1,141 @@
+import { equalLegTensionKN, hangingWeightKN, HITCHES, useItems, type Hitch } from '../../rigging/index.ts'
+import { accept } from '../../result.ts'
+import { holdAgainst } from '../../verdict.ts'
+import { defineSum, line, say, type Figure } from '../define.ts'
+import { choice, fallback, flag, list, number, optional, rows, text, whole } from '../fields.ts'
+import { PLAN, angleHeld } from './shared.ts'
+
+export const liftPlanSum = defineSum({
+  name: 'lift-plan',
+  craft: 'rigging',
+  title: 'Whole lift',
+  about: 'What hangs together, each item of rigging at its angle, floor and headroom.',
+  source: 'masses by standard gravity; choker 0.8; eyebolts and shackles by their own side-pull rating',
+  fields: {
+    massesKg: list('Masses that hang together, rigging too', 'kg', [0, 100000], [1, 30]),
+    legs: whole('Legs', [1, 8]),
+    fromVerticalDeg: number('Leg from the vertical', '°', [0, 89.9]),
+    hitch: choice('Hitch', Object.keys(HITCHES) as [Hitch, ...Hitch[]]),
+    equalised: flag('Legs are equalised'),
+    items: rows(
+      'In one leg',
+      {
+        name: text('Item', 40),
+        swlKN: number('Safe working load', 'kN', [0.01, 5000]),
+        ratingAtAngle: fallback(number('Rating at this angle', '1', [0.01, 1]), 1),
+      },
+      [1, 20],
+    ),
+    floorKPa: optional(number('Floor bears, kPa', '1', [0, 10000])),
+    layDownM2: optional(number('Lay-down area, m²', '1', [0.01, 1000])),
+    headroomM: optional(number('Headroom', 'm', [0, 100])),
+    neededM: optional(number('Headroom needed', 'm', [0, 100])),
+  },
+  example: {
+    massesKg: [640, 85, 22],
+    legs: 2,
+    fromVerticalDeg: 35,
+    hitch: 'straight',
+    equalised: false,
+    items: [
+      { name: 'sling', swlKN: 10, ratingAtAngle: 1 },
+      { name: 'eyebolt', swlKN: 12, ratingAtAngle: 0.4 },
+    ],
+    floorKPa: 10,
+    layDownM2: 1.2,
+    headroomM: 3.2,
+    neededM: 2.9,
+  },
+  work: ({ massesKg, legs, fromVerticalDeg, hitch, equalised, items, floorKPa, layDownM2, headroomM, neededM }) => {
+    const weight = hangingWeightKN(massesKg)
+    if (!weight.ok) return weight
+    const tension = equalLegTensionKN({ weightKN: weight.value, legs, fromVerticalDeg }, equalised)
+    if (!tension.ok) return tension
+    const used = useItems(items, tension.value, hitch)
+    if (!used.ok) return used
+    const carrying = equalised ? legs : Math.min(legs, 2)
+    const extra: Figure[] = [
+      ...(floorKPa !== undefined && layDownM2 !== undefined
+        ? [
+            {
+              key: 'floorKPa',
+              what: 'On the floor, kPa',
+              value: weight.value / layDownM2,
+              decimals: 1,
+              held: holdAgainst(weight.value / layDownM2, { max: floorKPa }, 'what the floor bears, typed here', {
+                high: 'the floor may give: spread the load on planks',
+              }),
+            },
+          ]
+        : []),
+      ...(headroomM !== undefined && neededM !== undefined
+        ? [
+            {
+              key: 'headroomLeftM',
+              what: 'Headroom left',
+              value: headroomM - neededM,
+              unit: 'm',
+              decimals: 2,
+              held: holdAgainst(
+                headroomM - neededM,
+                { min: 0, best: Math.max(headroomM, 0.01), warningShare: 0.02 },
+                'headroom typed here',
+                { low: 'the hook does not reach high enough' },
+              ),
+            },
+          ]
+        : []),
+    ]
+    return accept({
+      figures: [
+        {
+          key: 'fromVerticalDeg',
+          what: 'Legs lean',
+          value: fromVerticalDeg,
+          unit: '°',
+          decimals: 0,
+          held: angleHeld(fromVerticalDeg),
+        },
+        { key: 'weightKN', what: 'Hangs', value: weight.value, unit: 'kN', decimals: 2 },
+        { key: 'legKN', what: 'A leg carries', value: tension.value, unit: 'kN', decimals: 2 },
+        ...used.value.items.map((one, i): Figure => ({
+          key: `item${i + 1}Percent`,
+          what: `${one.name || `Item ${i + 1}`}, used`,
+          value: one.usedShare * 100,
+          unit: '%',
+          decimals: 0,
+          held: {
+            ...holdAgainst(one.usedShare * 100, { max: 100 }, `${say(one.usableKN, 2)} kN at this angle and hitch`, {
+              high: 'overloaded: it may part without warning',
+            }),
+            verdict: one.verdict,
+          },
+        })),
+        ...extra,
+      ],
+      working: [
+        line(
+          'Weight',
+          'Σ m·9.80665',
+          `(${massesKg.map(one => say(one, 1)).join(' + ')})·9.80665/1000`,
+          `${say(weight.value)} kN`,
+        ),
+        line(
+          'Leg',
+          'W/(n·cos θ)',
+          `${say(weight.value)}/(${carrying}·cos ${say(fromVerticalDeg, 1)}°)`,
+          `${say(tension.value)} kN`,
+        ),
+        ...used.value.items.map(one =>
+          line(
+            one.name,
+            'load/(SWL·rating·hitch)',
+            `${say(tension.value)}/${say(one.usableKN)}`,
+            `${say(one.usedShare * 100, 0)} %`,
+          ),
+        ),
+      ],
+      notes: [PLAN],
+    })
+  },
+})

@@ -1,0 +1,17 @@
+import { bearingDesignationSum } from './bearing-designation.ts'
+import { bearingFitSum } from './bearing-fit.ts'
+import { internalClearanceSum } from './internal-clearance.ts'
+import { clearanceAfterMountingSum } from './clearance-after-mounting.ts'
+import { mountingTemperatureSum } from './mounting-temperature.ts'
+import { driveUpSum } from './drive-up.ts'
+import { locknutSlotsSum } from './locknut-slots.ts'
+
+export const rollerSums = [
+  bearingDesignationSum,
+  bearingFitSum,
+  internalClearanceSum,
+  clearanceAfterMountingSum,
+  mountingTemperatureSum,
+  driveUpSum,
+  locknutSlotsSum,
+]

@@ -1,0 +1,1 @@
+export const MM = [0.01, 2000] as const

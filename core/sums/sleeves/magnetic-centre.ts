@@ -1,0 +1,90 @@
+import { refuse } from '../../result.ts'
+import { holdAgainst } from '../../verdict.ts'
+import { axialSet } from '../../sleeves/index.ts'
+import { answering, defineSum, line, say } from '../define.ts'
+import { number } from '../fields.ts'
+
+export const magneticCentreSum = defineSum({
+  name: 'magnetic-centre',
+  craft: 'sleeves',
+  title: 'Axial set',
+  about: 'Does the coupling’s limited float keep the journal shoulders off the bearing ends, cold and hot.',
+  source: 'distances on one scale; steel grows 11.7 µm/m/K',
+  fields: {
+    stopOuterMm: number('Against the outer stop', 'mm', [-200, 200]),
+    stopDriveMm: number('Against the drive-end stop', 'mm', [-200, 200]),
+    magneticMm: number('Where it runs', 'mm', [-200, 200]),
+    setMm: number('Where it was set', 'mm', [-200, 200]),
+    couplingFloatMm: number('Coupling’s float either way', 'mm', [0, 50]),
+    shaftLengthMm: number('Fixed end to coupling', 'mm', [0, 20000]),
+    warmerK: number('Shaft warms by', 'K', [-50, 200]),
+    marginMm: number('Margin wanted', 'mm', [0, 50]),
+  },
+  example: {
+    stopOuterMm: 0,
+    stopDriveMm: 12.4,
+    magneticMm: 6.1,
+    setMm: 6,
+    couplingFloatMm: 2.4,
+    shaftLengthMm: 1600,
+    warmerK: 45,
+    marginMm: 1.5,
+  },
+  work: ({ marginMm, ...given }) => {
+    if (given.magneticMm === given.stopOuterMm || given.magneticMm === given.stopDriveMm)
+      return refuse('It runs against a stop: find out why before the coupling is set.')
+    return answering(axialSet(given), ({ totalFloatMm, centreMm, magneticOffCentreMm, growthMm, coldMm, hotMm }) => {
+      const margin = (key: string, what: string, mm: number) => ({
+        key,
+        what,
+        value: mm,
+        unit: 'mm',
+        decimals: 2,
+        held: holdAgainst(
+          mm,
+          { min: marginMm, best: Math.max(totalFloatMm / 2, marginMm + 0.001), warningShare: 0 },
+          'margin typed here',
+          { low: 'the journal shoulder can rub the bearing end' },
+        ),
+      })
+      return {
+        figures: [
+          margin('coldOuterMm', 'Margin cold, outer end', coldMm.outer),
+          margin('coldDriveMm', 'Margin cold, drive end', coldMm.drive),
+          margin('hotOuterMm', 'Margin hot, outer end', hotMm.outer),
+          margin('hotDriveMm', 'Margin hot, drive end', hotMm.drive),
+          { key: 'totalFloatMm', what: 'Total float', value: totalFloatMm, unit: 'mm', decimals: 2 },
+          { key: 'centreMm', what: 'Middle of the float', value: centreMm, unit: 'mm', decimals: 2 },
+          {
+            key: 'magneticOffCentreMm',
+            what: 'Runs off the middle by',
+            value: magneticOffCentreMm,
+            unit: 'mm',
+            decimals: 2,
+          },
+          { key: 'growthMm', what: 'Shaft grows', value: growthMm, unit: 'mm', decimals: 2 },
+        ],
+        working: [
+          line(
+            'Growth',
+            '11.7·L·ΔT',
+            `11.7·${say(given.shaftLengthMm / 1000)}·${say(given.warmerK)}/1000`,
+            `${say(growthMm, 2)} mm`,
+          ),
+          line(
+            'Drive end, hot',
+            'stop − (set + float) − growth',
+            `${say(given.stopDriveMm, 2)} − (${say(given.setMm, 2)} + ${say(given.couplingFloatMm, 2)}) − ${say(growthMm, 2)}`,
+            `${say(hotMm.drive, 2)} mm`,
+          ),
+          line(
+            'Outer end, cold',
+            'set − float − stop',
+            `${say(given.setMm, 2)} − ${say(given.couplingFloatMm, 2)} − ${say(given.stopOuterMm, 2)}`,
+            `${say(coldMm.outer, 2)} mm`,
+          ),
+        ],
+      }
+    })
+  },
+})

@@ -1,0 +1,92 @@
+import { accept } from '../../result.ts'
+import { stripReading, stripScaleClearanceMm } from '../../sleeves/index.ts'
+import { defineSum, line, say } from '../define.ts'
+import { number, optional, rows } from '../fields.ts'
+import { hold, makerMax, makerMin } from '../limits.ts'
+import { GAP, WIDTH, STRIP, NARROW, VOID, wants } from './shared.ts'
+
+export const plasticStripSum = defineSum({
+  name: 'plastic-strip',
+  craft: 'sleeves',
+  title: 'One gauging strip',
+  about: 'Clearance from the width of a flattened plastic strip, by its printed scale or by its volume.',
+  source: 'volume kept: c = π·d₀²/(4·w); valid for c from 0.2 to 0.5 of d₀',
+  fields: {
+    stripDiameterMm: STRIP,
+    widthMm: number('Width pressed', 'mm', WIDTH),
+    scale: optional(
+      rows(
+        'Printed scale',
+        { widthMm: number('Width', 'mm', WIDTH), clearanceMm: number('Clearance', 'mm', GAP) },
+        [2, 20],
+      ),
+    ),
+    minMm: makerMin('mm', GAP),
+    maxMm: makerMax('mm', GAP),
+  },
+  example: {
+    stripDiameterMm: 0.25,
+    widthMm: 0.6,
+    scale: [
+      { widthMm: 0.9, clearanceMm: 0.055 },
+      { widthMm: 0.7, clearanceMm: 0.07 },
+      { widthMm: 0.5, clearanceMm: 0.098 },
+    ],
+    minMm: 0.06,
+    maxMm: 0.11,
+  },
+  work: ({ stripDiameterMm, widthMm, scale, minMm, maxMm }) => {
+    const byVolume = stripReading(stripDiameterMm, widthMm)
+    if (!byVolume.ok) return byVolume
+    const printed = scale?.length
+      ? stripScaleClearanceMm(
+          scale.map(one => [one.widthMm, one.clearanceMm] as const),
+          widthMm,
+        )
+      : null
+    if (printed && !printed.ok) return printed
+    const value = printed?.value ?? byVolume.value.clearanceMm
+    const held = hold(value, { min: minMm, max: maxMm }, NARROW)
+    const unfit = !printed && byVolume.value.wants
+    return accept({
+      figures: [
+        {
+          key: 'clearanceMm',
+          what: 'Clearance',
+          value,
+          unit: 'mm',
+          decimals: 4,
+          held: unfit ? { ...held, verdict: 'Open', consequence: null } : held,
+        },
+        { key: 'wants', what: 'Strip wanted instead', value: byVolume.value.wants },
+      ],
+      working: [
+        line(
+          'By volume',
+          'π·d₀²/(4·w)',
+          `π·${say(stripDiameterMm)}²/(4·${say(widthMm)})`,
+          `${say(byVolume.value.clearanceMm, 4)} mm`,
+        ),
+        ...(printed
+          ? [line('By printed scale', 'between its lines', `w = ${say(widthMm)}`, `${say(printed.value, 4)} mm`)]
+          : []),
+      ],
+      schools: [
+        {
+          name: 'Printed scale',
+          gives: printed ? `${say(printed.value, 4)} mm` : 'type the lines of its scale',
+          why: 'made for this strip, edges and all: to be preferred',
+          chosen: Boolean(printed),
+        },
+        {
+          name: 'Volume',
+          gives: `${say(byVolume.value.clearanceMm, 4)} mm`,
+          why: 'needs no scale, only the strip’s own diameter; good from 0.2 to 0.5 of it',
+          chosen: !printed,
+        },
+      ],
+      notes: [...(printed ? [] : wants(byVolume.value.wants)), VOID],
+      reading: { kind: 'single', tries: [[value]] },
+    })
+  },
+})

@@ -1,0 +1,5 @@
+import { stackSum } from './stack.ts'
+import { stackTrialSum } from './stack-trial.ts'
+import { shimChoiceSum } from './shim-choice.ts'
+
+export const stackSums = [stackSum, stackTrialSum, shimChoiceSum]
