@@ -9,7 +9,7 @@ export interface Texts {
 }
 
 export type Lengths = 'mm' | 'inch'
-type Measured = Pick<NumberField, 'unit' | 'span' | 'label'>
+type Measured = Pick<NumberField, 'unit' | 'span' | 'label' | 'reference'>
 
 /** The unit a bare number is read in: lengths follow the screen's own system. */
 export function shownUnit(unit: UnitName, lengths: Lengths): UnitName {
@@ -19,7 +19,12 @@ export function shownUnit(unit: UnitName, lengths: Lengths): UnitName {
 /** A typed figure in the field's own unit, or why it is none. */
 export function readNumber(text: string, field: Measured, lengths: Lengths): Result<number> {
   const [low, high] = field.span
-  const plain = { kind: UNITS[field.unit].kind, unit: shownUnit(field.unit, lengths), label: field.label.toLowerCase() }
+  const plain = {
+    kind: UNITS[field.unit].kind,
+    unit: shownUnit(field.unit, lengths),
+    label: field.label.toLowerCase(),
+    reference: field.reference,
+  }
   const own = (base: number) => Number(fromBase(base, field.unit).toPrecision(12))
   const read = parseQuantity(text, { ...plain, span: [toBase(low, field.unit), toBase(high, field.unit)] })
   if (read.ok) return accept(own(read.value.value))

@@ -11,8 +11,9 @@ export function showFigureOf(
   if (typeof value === 'string') return { figure: value, unit: '' }
   if (as === 'percent') return { figure: fixed(value * 100, 1), unit: '%' }
   const decimals = wanted ?? (Number.isInteger(value) ? 0 : 3)
-  if (unit === 'mm' && lengths === 'inch') return displayLength(value, 'inch', decimals)
-  if (unit === 'µm' && lengths === 'inch') return displayLength(value / 1000, 'inch', 3, 'thou')
+  const inInches = lengths === 'inch' && as !== 'written'
+  if (unit === 'mm' && inInches) return displayLength(value, 'inch', decimals)
+  if (unit === 'µm' && inInches) return displayLength(value / 1000, 'inch', 3, 'thou')
   const text = fixed(value, decimals)
   const [whole = '', part] = text.split('.')
   return {

@@ -3,3 +3,12 @@ export { gearMesh, toothMeeting, type GearMesh, type ToothMeeting } from './gear
 export { chainMarks, marksMeet, missOf, type ChainedMarks, type MarkRule } from './chain.ts'
 export { turnFor, senseFromOtherEnd, type Hand, type Sense } from './turning.ts'
 export { checkPlaces, type PlacedPart, type Places } from './places.ts'
+export {
+  checkFacing,
+  FACING_ANSWERS,
+  FACING_RULE_NAMES,
+  FACING_RULES,
+  type FacedPart,
+  type Facing,
+  type FacingRule,
+} from './facing.ts'

@@ -10,7 +10,7 @@ export interface Field {
   span?: readonly [number, number]
   /** What is being measured, named in a refusal: "journal, drive end". */
   label?: string
-  /** Pressures: which reference the field means. A field that sets it refuses a text that says the other, or neither. */
+  /** Pressures: which reference the field means, and a bare number has. A unit that says the other, or neither, is refused. */
   reference?: 'gauge' | 'absolute'
 }
 
@@ -145,11 +145,11 @@ export function parseQuantity(text: string, field: Field): Result<Quantity> {
   if (!found.ok) return found
   const unit: Unit = UNITS[found.value]
 
-  if (field.reference && unit.reference !== field.reference)
+  if (field.reference && unitText && unit.reference !== field.reference)
     return refuse(
       unit.reference
         ? `“${clean}” is ${unit.reference} pressure; this field takes ${field.reference} pressure.`
-        : `Gauge or absolute? This field takes ${field.reference} pressure: write it as ${field.reference === 'gauge' ? 'barg or psig' : 'bara or psia'}.`,
+        : `Gauge or absolute? This field takes ${field.reference} pressure: write it as ${field.reference === 'gauge' ? 'barg or psig' : 'bara or psia'}, or leave the unit out.`,
     )
 
   const values = figures.value.map(figure => toBase(figure, found.value))

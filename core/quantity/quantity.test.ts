@@ -44,6 +44,7 @@ describe('what people write', () => {
     ['36 °F', { kind: 'temperatureDifference' }, 20],
     ['-40 °F', { kind: 'temperature' }, -40],
     ['2 barg', { kind: 'pressure', reference: 'gauge' }, 0.2],
+    ['0.7', { kind: 'pressure', reference: 'absolute' }, 0.7],
     ['25', { kind: 'length', unit: 'µm' }, 0.025],
     ['180 kg', { kind: 'mass' }, 180],
   ] as [string, Field, number][])('%s', (text, field, wanted) => expect(value(text, field)).toBeCloseTo(wanted, 9))
@@ -51,6 +52,7 @@ describe('what people write', () => {
   it.each([
     ['6 bar', { kind: 'pressure', reference: 'gauge' }, 'Gauge or absolute'],
     ['6 bara', { kind: 'pressure', reference: 'gauge' }, 'absolute pressure'],
+    ['0.7 MPa', { kind: 'pressure', reference: 'absolute' }, 'leave the unit out'],
     ['2 ton', { kind: 'mass' }, '2000 lb'],
     ['1,250', length, 'decimal or thousands'],
     ['60 mil', journal, 'thousandth of an inch'],

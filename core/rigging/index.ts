@@ -1,2 +1,9 @@
 export { equalLegTensionKN, twoLegTensionsKN, slingAngleVerdict, type Lift, type TwoLegs } from './slings.ts'
-export { hangingWeightKN, useItems, HITCHES, type Hitch, type ItemUse, type RiggingItem } from './lift.ts'
+export {
+  hangingWeightKN,
+  useItems,
+  RIGGING_USE_NAMES,
+  type ItemUse,
+  type RiggingItem,
+  type RiggingUse,
+} from './lift.ts'

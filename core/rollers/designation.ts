@@ -70,27 +70,43 @@ export function readDesignation(text: string): Result<Bearing> {
   return accept({ type: known.type, series, boreMm, outsideMm, widthMm, ...suffixes.value })
 }
 
-/** Suffixes that change the job. Cage, lubrication-groove and running-accuracy suffixes change nothing here and are named as such. */
-const SUFFIXES: {
-  pattern: RegExp
+interface Suffix {
+  names: readonly string[]
   sets?: Partial<Pick<Bearing, 'group' | 'taperedBore' | 'closed'>>
   heed?: string
-}[] = [
-  { pattern: /^(C[2345])$/ },
-  { pattern: /^CN$/, sets: { group: 'CN' } },
-  { pattern: /^K$/, sets: { taperedBore: true }, heed: 'tapered bore 1:12: it is driven up, not pushed on' },
+}
+
+/** Suffixes that change the job; the last row changes nothing here: cages, lubrication grooves, inner designs. */
+const SUFFIXES: readonly Suffix[] = [
+  ...CLEARANCE_GROUPS.map(group => ({ names: [group], sets: { group } })),
+  { names: ['K'], sets: { taperedBore: true }, heed: 'tapered bore 1:12: it is driven up, not pushed on' },
+  { names: ['K30'], sets: { taperedBore: true }, heed: 'tapered bore 1:30: it is driven up, and further than 1:12' },
   {
-    pattern: /^(2RS1?|2RSR|RS1?|RSR|2RSH|LLU)$/,
+    names: ['2RS', '2RS1', '2RSR', '2RSH', 'RS', 'RS1', 'RSR', 'LLU'],
     sets: { closed: 'sealed' },
     heed: 'sealed: do not wash it, and do not heat it above what its seal bears',
   },
   {
-    pattern: /^(ZZ|2Z|Z)$/,
+    names: ['ZZ', '2Z', 'Z'],
     sets: { closed: 'shielded' },
     heed: 'shielded: do not wash it; its grease limits the heat',
   },
-  { pattern: /^(W33|S|M|MA|MB|J|TN|TN9|P|CC|E|EC|B|A|CA|ECP|ECM|ECJ)$/ },
+  { names: ['P5', 'P6'], heed: 'closer than Normal class: its rings have limits of their own' },
+  { names: ['W33', 'S', 'M', 'MA', 'MB', 'J', 'TN', 'TN9', 'P', 'CC', 'CA', 'E', 'EC', 'A', 'B'] },
 ]
+const NAMES = SUFFIXES.flatMap(suffix => suffix.names.map(name => ({ name, suffix }))).sort(
+  (a, b) => b.name.length - a.name.length,
+)
+
+/** Suffixes run together, such as `EK` or `CCK`, taken apart; null where they cannot be. */
+function takeApart(word: string): Suffix[] | null {
+  if (!word) return []
+  for (const { name, suffix } of NAMES) {
+    const rest = word.startsWith(name) ? takeApart(word.slice(name.length)) : null
+    if (rest) return [suffix, ...rest]
+  }
+  return null
+}
 
 function readSuffixes(tail: string): Result<Pick<Bearing, 'group' | 'taperedBore' | 'closed' | 'heed'>> {
   const read: Pick<Bearing, 'group' | 'taperedBore' | 'closed' | 'heed'> = {
@@ -100,14 +116,15 @@ function readSuffixes(tail: string): Result<Pick<Bearing, 'group' | 'taperedBore
     heed: [],
   }
   for (const word of tail.split(/[\s/-]+/).filter(Boolean)) {
-    const known = SUFFIXES.find(one => one.pattern.test(word))
-    if (!known)
+    const suffixes = takeApart(word)
+    if (!suffixes)
       return refuse(
         `the suffix ${word} is not known here. Leave it out if it changes neither clearance, bore nor seals. ${ASK}`,
       )
-    if (/^C[2345]$/.test(word)) read.group = word as ClearanceGroup
-    Object.assign(read, known.sets)
-    if (known.heed) read.heed.push(known.heed)
+    for (const { sets, heed } of suffixes) {
+      Object.assign(read, sets)
+      if (heed) read.heed.push(heed)
+    }
   }
   if (read.group !== 'CN') read.heed.push(`clearance group ${read.group}: do not put one of another group in its place`)
   return accept(read)

@@ -44,6 +44,11 @@ describe('designations', () => {
     ['22220-K/C3', { group: 'C3', taperedBore: true }],
     ['NU 2210 C5', { group: 'C5' }],
     ['6208 C2', { group: 'C2' }],
+    ['22220 EK/C3', { group: 'C3', taperedBore: true }],
+    ['22216 CCK/W33', { taperedBore: true, heed: ['tapered bore 1:12: it is driven up, not pushed on'] }],
+    ['6310-2ZC3', { group: 'C3', closed: 'shielded' }],
+    ['NU 210 ECP C4', { group: 'C4', taperedBore: false }],
+    ['6205 P6', { heed: ['closer than Normal class: its rings have limits of their own'] }],
   ])('%s', (text, wanted) => {
     const read = must(readDesignation(text))
     expect(read).toMatchObject(wanted)
@@ -54,6 +59,8 @@ describe('designations', () => {
     ['62/28', /stroke/],
     ['60/22', /stroke/],
     ['6204 XYZ', /suffix XYZ/],
+    ['22220 EKX', /suffix EKX/],
+    ['6204 P7', /suffix P7/],
     ['3205', /series 32/],
     ['6099', /no dimensions/],
     ['6400', /no dimensions/],

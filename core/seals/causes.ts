@@ -1,3 +1,4 @@
+import type { Sense } from '../marks/index.ts'
 import { accept, refuse, type Result } from '../result.ts'
 import { CAUSES, OBSERVATIONS, type Observations, type SealPart } from './cause-data.ts'
 
@@ -35,11 +36,17 @@ export function rankCauses(seen: Observations): Result<RankedCause[]> {
   return accept(ranked.filter(one => one.speaksFor.length).sort((a, b) => b.score - a.score))
 }
 
-/** Wear on one side of the drive slot tells which way it turned; on both sides it hunted, or turned both ways. */
-export function turningSenseFrom(
-  wear: 'leading side' | 'trailing side' | 'both sides',
-  slotIsOn: 'ring that is driven' | 'part that drives',
-): 'as the arrow' | 'against the arrow' | 'both ways, or it hunted' {
-  if (wear === 'both sides') return 'both ways, or it hunted'
-  return (wear === 'trailing side') === (slotIsOn === 'ring that is driven') ? 'as the arrow' : 'against the arrow'
+export const WORN_SIDES = ['clockwise side', 'anticlockwise side', 'both sides'] as const
+export type WornSide = (typeof WORN_SIDES)[number]
+export const SLOT_PLACES = ['ring that is driven', 'part that drives'] as const
+export type SlotPlace = (typeof SLOT_PLACES)[number]
+
+/**
+ * Wear on one side of a drive slot tells which way it turned, wear and sense seen from the same end. A pin that drives
+ * leans on the slot's wall ahead of it; a slot that drives leans on the pin with the wall behind it. Worn on both sides it
+ * hunted, or turned both ways.
+ */
+export function turningSenseFrom(worn: WornSide, slotIsIn: SlotPlace): Sense | 'both ways, or it hunted' {
+  if (worn === 'both sides') return 'both ways, or it hunted'
+  return (worn === 'clockwise side') === (slotIsIn === 'ring that is driven') ? 'clockwise' : 'anticlockwise'
 }

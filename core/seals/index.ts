@@ -2,5 +2,13 @@ export { seatORing, type Gland, type SeatedRing } from './o-ring.ts'
 export { worstRing, DUTIES, DUTY_NAMES, type Duty, type WorstRing } from './duty.ts'
 export { sealSetting, gasketFeelerMm, type SealSetting, type SetSeal } from './setting.ts'
 export { compareSprings, type Springs } from './springs.ts'
-export { rankCauses, turningSenseFrom, type RankedCause } from './causes.ts'
+export {
+  rankCauses,
+  turningSenseFrom,
+  SLOT_PLACES,
+  WORN_SIDES,
+  type RankedCause,
+  type SlotPlace,
+  type WornSide,
+} from './causes.ts'
 export { CAUSES, OBSERVATIONS, type Observations } from './cause-data.ts'

@@ -101,9 +101,10 @@ describe('why it failed', () => {
   })
   it('wants something seen', () => refused(rankCauses({})))
   it.each([
-    ['trailing side', 'ring that is driven', 'as the arrow'],
-    ['leading side', 'ring that is driven', 'against the arrow'],
-    ['leading side', 'part that drives', 'as the arrow'],
+    ['clockwise side', 'ring that is driven', 'clockwise'],
+    ['anticlockwise side', 'ring that is driven', 'anticlockwise'],
+    ['clockwise side', 'part that drives', 'anticlockwise'],
+    ['anticlockwise side', 'part that drives', 'clockwise'],
     ['both sides', 'part that drives', 'both ways, or it hunted'],
   ] as const)('worn on its %s, slot in the %s: %s', (wear, on, sense) => expect(turningSenseFrom(wear, on)).toBe(sense))
 })

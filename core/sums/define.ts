@@ -26,8 +26,8 @@ export interface Figure {
   value: number | string | boolean | null
   unit?: string
   decimals?: number
-  /** A share that people read in per cent; the wire keeps the share. */
-  as?: 'percent'
+  /** A share that people read in per cent (the wire keeps the share), or a figure that keeps its unit in inches too. */
+  as?: 'percent' | 'written'
   held?: Held
 }
 

@@ -16,6 +16,8 @@ export interface NumberField extends Common {
   /** Believable span, in that unit. Outside it a figure is challenged. */
   span: readonly [number, number]
   whole?: true
+  /** Pressures that count from one side only. */
+  reference?: 'gauge' | 'absolute'
 }
 export interface ListField extends Common {
   type: 'list'
@@ -79,6 +81,14 @@ export const number = (label: string, unit: UnitName, span: Span, help?: string)
   unit,
   span,
   help,
+})
+/** A pressure counted from vacuum, MPa. */
+export const absolute = (label: string, span: Span): NumberField => ({
+  type: 'number',
+  label,
+  unit: 'MPa',
+  span,
+  reference: 'absolute',
 })
 export const whole = (label: string, span: Span, help?: string): NumberField => ({
   type: 'number',

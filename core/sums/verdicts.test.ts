@@ -85,7 +85,13 @@ describe('how figures stand', () => {
     // Lifting
     ['lifting', 'fromVerticalDeg', { fromVerticalDeg: 45 }, 'Thin', /together/],
     ['lifting', 'fromVerticalDeg', { fromVerticalDeg: 60.5 }, 'Out', /together/],
-    ['lift-plan', 'item2Percent', { hitch: 'choker' }, 'Out', /overloaded/],
+    [
+      'lift-plan',
+      'item1Percent',
+      { items: [{ name: 'sling', swlKN: 5, use: 'a choked leg', ratingAtAngle: 1 }] },
+      'Out',
+      /overloaded/,
+    ],
     ['lift-plan', 'headroomLeftM', { neededM: 3.3 }, 'Out', /high enough/],
     ['lift-plan', 'floorKPa', { floorKPa: 5 }, 'Out', /planks/],
     // Baths
@@ -111,7 +117,13 @@ describe('how figures stand', () => {
     else expect(held!.consequence).toBeNull()
   })
   it('the whole is as its worst', () => {
-    expect(verdictOf(must(withChanges('lift-plan', { hitch: 'choker' })))).toBe('Out')
+    expect(
+      verdictOf(
+        must(
+          withChanges('lift-plan', { items: [{ name: 'hook', swlKN: 5, use: 'the whole load', ratingAtAngle: 1 }] }),
+        ),
+      ),
+    ).toBe('Out')
     expect(verdictOf(must(withChanges('clock', {})))).toBeNull()
   })
   it('the maker goes before the table, and the answer says which', () => {

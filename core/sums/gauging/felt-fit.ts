@@ -38,7 +38,7 @@ export const feltFitSum = defineSum({
         line('Found', 'what it means', `it ${found}`, FELT_FITS[found]),
         line('Wanted', 'what it means', `it ${wanted}`, FELT_FITS[wanted]),
       ],
-      notes: [says],
+      notes: verdict === 'Holds' ? [says] : [],
     })
   },
 })

@@ -1,19 +1,36 @@
 import {
   boltStrength,
+  preloadByFrictionN,
   preloadFromTorqueN,
   readThread,
   BOLT_CLASS_NAMES,
   NUT_FACTORS,
   PRELOAD_SCATTER,
   type Lubrication,
+  type Thread,
 } from '../../joints/index.ts'
-import { refuse } from '../../result.ts'
+import { refuse, type Result } from '../../result.ts'
 import { answering, defineSum, line, say } from '../define.ts'
 import { choice, fallback, number, optional, text } from '../fields.ts'
 import { TORQUE, FACTOR, againstProof } from './shared.ts'
 
 const LUBRICATIONS = Object.keys(NUT_FACTORS) as [Lubrication, ...Lubrication[]]
 const METHODS = Object.keys(PRELOAD_SCATTER) as [keyof typeof PRELOAD_SCATTER, ...(keyof typeof PRELOAD_SCATTER)[]]
+
+interface Friction {
+  threadFriction?: number
+  headFriction?: number
+  headMeanDiameterMm?: number
+}
+/** The load by friction in thread and under the head, where all three figures are given; null where not. */
+function frictionLoad(
+  { threadFriction, headFriction, headMeanDiameterMm }: Friction,
+  torqueNm: number,
+  { diameterMm, pitchMm }: Thread,
+): Result<number> | null {
+  if (threadFriction === undefined || headFriction === undefined || headMeanDiameterMm === undefined) return null
+  return preloadByFrictionN(torqueNm, { diameterMm, pitchMm, threadFriction, headFriction, headMeanDiameterMm })
+}
 
 export const preloadSum = defineSum({
   name: 'preload',
@@ -29,6 +46,9 @@ export const preloadSum = defineSum({
     nutFactor: optional(number('Or a nut factor K', '1', FACTOR)),
     method: choice('Pulled by', METHODS),
     prevailingNm: fallback(number('Prevailing torque', 'N·m', [0, 1000]), 0),
+    threadFriction: optional(number('Friction, thread', '1', FACTOR)),
+    headFriction: optional(number('Friction, head', '1', FACTOR)),
+    headMeanDiameterMm: optional(number('Head, mean diameter', 'mm', [1, 300])),
   },
   example: {
     thread: 'M16',
@@ -37,8 +57,11 @@ export const preloadSum = defineSum({
     lubrication: 'dry',
     method: 'click wrench',
     prevailingNm: 0,
+    threadFriction: 0.2,
+    headFriction: 0.18,
+    headMeanDiameterMm: 20.8,
   },
-  work: ({ thread, boltClass, torqueNm, lubrication, nutFactor, method, prevailingNm }) => {
+  work: ({ thread, boltClass, torqueNm, lubrication, nutFactor, method, prevailingNm, ...friction }) => {
     const read = readThread(thread)
     if (!read.ok) return read
     const strength = boltStrength(boltClass, read.value.diameterMm)
@@ -48,6 +71,8 @@ export const preloadSum = defineSum({
     const { diameterMm, stressAreaMm2 } = read.value
     const factor = nutFactor ?? NUT_FACTORS[lubrication]
     const scatter = PRELOAD_SCATTER[method]
+    const byFriction = frictionLoad(friction, torqueNm - prevailingNm, read.value)
+    if (byFriction && !byFriction.ok) return byFriction
     const loadAt = (k: number) => preloadFromTorqueN(torqueNm - prevailingNm, diameterMm, k)
     return answering(loadAt(factor), preloadN => {
       const proofN = stressAreaMm2 * strength.value.mpa
@@ -64,6 +89,17 @@ export const preloadSum = defineSum({
           { key: 'preloadN', what: 'Preload', value: preloadN, unit: 'N', decimals: 0 },
           { key: 'preloadLeastN', what: 'Preload, least', value: preloadN * (1 - scatter), unit: 'N', decimals: 0 },
           { key: 'preloadMostN', what: 'Preload, most', value: preloadN * (1 + scatter), unit: 'N', decimals: 0 },
+          ...(byFriction
+            ? [
+                {
+                  key: 'preloadFrictionN',
+                  what: 'Preload by friction',
+                  value: byFriction.value,
+                  unit: 'N',
+                  decimals: 0,
+                },
+              ]
+            : []),
           { key: 'stressAreaMm2', what: 'Stress area, mm²', value: stressAreaMm2, decimals: 1 },
           {
             key: 'proofMPa',
@@ -80,6 +116,16 @@ export const preloadSum = defineSum({
             `(${say(torqueNm, 1)} − ${say(prevailingNm, 1)})·1000/(${say(factor)}·${say(diameterMm)})`,
             `${say(preloadN, 0)} N`,
           ),
+          ...(byFriction
+            ? [
+                line(
+                  'By friction',
+                  'T/(P/2π + µt·d2/(2·cos 30°) + µh·Dkm/2)',
+                  `${say(torqueNm - prevailingNm, 1)}·1000/(…µt ${say(friction.threadFriction!)}, µh ${say(friction.headFriction!)}, Dkm ${say(friction.headMeanDiameterMm!)})`,
+                  `${say(byFriction.value, 0)} N`,
+                ),
+              ]
+            : []),
           line(
             'With scatter',
             'F·(1 + s)',

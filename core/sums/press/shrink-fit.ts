@@ -30,6 +30,7 @@ export const shrinkFitSum = defineSum({
     ambientC: fallback(number('Workshop is at', '°C', [-30, 60]), 20),
     torqueNm: optional(number('Torque to carry', 'N·m', [0, 10000000])),
     hubYieldMPa: optional(number('Hub, yield', 'MPa', [10, 3000])),
+    shaftYieldMPa: optional(number('Shaft, yield', 'MPa', [10, 3000])),
     mostHeatC: fallback(number('Greatest heat', '°C', [50, 600]), 250),
   },
   example: {
@@ -51,9 +52,10 @@ export const shrinkFitSum = defineSum({
     ambientC: 20,
     torqueNm: 1200,
     hubYieldMPa: 300,
+    shaftYieldMPa: 350,
     mostHeatC: 250,
   },
-  work: ({ torqueNm, hubYieldMPa, mostHeatC, ...fit }) =>
+  work: ({ torqueNm, hubYieldMPa, shaftYieldMPa, mostHeatC, ...fit }) =>
     answering(shrinkFit(fit), made => ({
       figures: [
         {
@@ -77,6 +79,16 @@ export const shrinkFitSum = defineSum({
           ...(hubYieldMPa === undefined
             ? {}
             : { held: holdAgainst(made.strain.hubEquivalentMPa, { max: hubYieldMPa }, 'yield typed here', YIELD) }),
+        },
+        {
+          key: 'innerHoopMPa',
+          what: 'Stress at the shaft’s bore, most',
+          value: made.strain.innerHoopMPa,
+          unit: 'MPa',
+          decimals: 0,
+          ...(shaftYieldMPa === undefined
+            ? {}
+            : { held: holdAgainst(made.strain.innerHoopMPa, { max: shaftYieldMPa }, 'yield typed here', YIELD) }),
         },
         {
           key: 'heatHubToC',

@@ -49,7 +49,7 @@ export const insulationSum = defineSum({
         working: [
           line(
             'At 40 °C',
-            'R·0.5^((40 − T)/10)',
+            `R·0.5^((40 − T)/${say(halvingK)})`,
             `${say(oneMinuteMOhm, 1)}·0.5^((40 − ${say(windingC, 1)})/${say(halvingK)})`,
             `${say(at40MOhm, 1)} MΩ`,
           ),

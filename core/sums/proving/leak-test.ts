@@ -1,7 +1,7 @@
 import { pressureDrop } from '../../proving/index.ts'
 import { refuse } from '../../result.ts'
 import { answering, defineSum, line, say } from '../define.ts'
-import { number, optional, whole } from '../fields.ts'
+import { absolute, number, optional, whole } from '../fields.ts'
 import { hold } from '../limits.ts'
 
 export const leakTestSum = defineSum({
@@ -11,9 +11,9 @@ export const leakTestSum = defineSum({
   about: 'Pressure drop corrected for temperature, against what is allowed.',
   source: 'gas law at one volume, absolute pressure and temperature; gas only',
   fields: {
-    startMPaAbs: number('At the start, absolute', 'MPa', [0.0001, 100]),
+    startMPaAbs: absolute('At the start, absolute', [0.0001, 100]),
     startC: number('Gas at the start', '°C', [-50, 200]),
-    endMPaAbs: number('At the end, absolute', 'MPa', [0.0001, 100]),
+    endMPaAbs: absolute('At the end, absolute', [0.0001, 100]),
     endC: number('Gas at the end', '°C', [-50, 200]),
     minutes: whole('Ran, minutes', [1, 100000]),
     maxDropMPa: optional(number('Greatest drop', 'MPa', [0, 100])),

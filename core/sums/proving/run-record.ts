@@ -1,8 +1,20 @@
 import { steadiness } from '../../proving/index.ts'
+import type { UnitName } from '../../quantity/index.ts'
 import { holdAgainst } from '../../verdict.ts'
-import { answering, defineSum, line, say } from '../define.ts'
-import { fallback, number, optional, rows } from '../fields.ts'
+import { answering, defineSum, line, say, type Figure } from '../define.ts'
+import { choice, fallback, number, only, optional, rows } from '../fields.ts'
 import { hold } from '../limits.ts'
+
+/** What is logged on a run, the unit it reads in, and the unit of its rate where there is one. */
+const LOGGED = {
+  'bearing temperature, °C': { unit: '°C', rise: 'K', rate: 'K/h' },
+  'vibration, mm/s': { unit: 'mm/s' },
+  'current, A': { unit: 'A' },
+  'pressure, MPa': { unit: 'MPa' },
+} as const satisfies Record<string, { unit: UnitName; rise?: UnitName; rate?: UnitName }>
+type Logged = keyof typeof LOGGED
+const LOGGED_NAMES = Object.keys(LOGGED) as [Logged, ...Logged[]]
+const TEMPERATURE = LOGGED_NAMES[0]
 
 export const runRecordSum = defineSum({
   name: 'run-record',
@@ -11,6 +23,8 @@ export const runRecordSum = defineSum({
   about: 'Is a run steady: slope over the last window, and rise over the air around.',
   source: 'least squares over the last window; 1 K/h is the ordinary rate',
   fields: {
+    reads: fallback(choice('It reads', LOGGED_NAMES), TEMPERATURE),
+    turning: optional(choice('Turning', ['clockwise', 'anticlockwise'], 'as seen from the drive end')),
     samples: rows(
       'Readings',
       { minute: number('Minute', '1', [0, 100000]), value: number('Reads', '1', [-1000, 100000]) },
@@ -18,10 +32,13 @@ export const runRecordSum = defineSum({
     ),
     windowMin: fallback(number('Window, minutes', '1', [1, 1440]), 30),
     maxSlopePerHour: fallback(number('Steady under, an hour', '1', [0.001, 1000]), 1),
-    ambient: optional(number('Air around', '1', [-50, 80])),
-    maxRise: optional(number('Greatest rise', '1', [0, 500])),
+    ambient: only(number('Air around', '°C', [-50, 80]), 'reads', TEMPERATURE),
+    maxRise: only(number('Greatest rise', 'K', [0, 500]), 'reads', TEMPERATURE),
+    max: optional(number('Maker’s greatest', '1', [-1000, 100000])),
   },
   example: {
+    reads: TEMPERATURE,
+    turning: 'clockwise',
     samples: [
       [0, 22],
       [10, 34],
@@ -40,31 +57,34 @@ export const runRecordSum = defineSum({
     ambient: 21,
     maxRise: 40,
   },
-  work: ({ samples, windowMin, maxSlopePerHour, ambient, maxRise }) =>
-    answering(steadiness(samples, windowMin), ({ slopePerHour, last, greatest, count }) => ({
-      figures: [
-        {
-          key: 'slopePerHour',
-          what: 'Slope, an hour',
-          value: slopePerHour,
-          decimals: 2,
-          held:
-            slopePerHour === null
-              ? {
-                  ...holdAgainst(Number.NaN, {}, `the window of ${say(windowMin)} minutes is not full`),
-                  limits: { max: maxSlopePerHour },
-                }
-              : holdAgainst(Math.abs(slopePerHour), { max: maxSlopePerHour }, 'rate typed here', {
-                  high: 'not steady yet: run on before it is judged',
-                }),
-        },
-        ...(ambient === undefined
+  work: ({ reads, turning, samples, windowMin, maxSlopePerHour, ambient, maxRise, max }) =>
+    answering(steadiness(samples, windowMin), ({ slopePerHour, last, greatest, count }) => {
+      const logged: { unit: UnitName; rise?: UnitName; rate?: UnitName } = LOGGED[reads]
+      const slope: Figure = {
+        key: 'slopePerHour',
+        what: logged.rate ? 'Slope' : `Slope, ${logged.unit} an hour`,
+        value: slopePerHour,
+        unit: logged.rate,
+        decimals: 2,
+        held:
+          slopePerHour === null
+            ? {
+                ...holdAgainst(Number.NaN, {}, `the window of ${say(windowMin)} minutes is not full`),
+                limits: { max: maxSlopePerHour },
+              }
+            : holdAgainst(Math.abs(slopePerHour), { max: maxSlopePerHour }, 'rate typed here', {
+                high: 'not steady yet: run on before it is judged',
+              }),
+      }
+      const rise: Figure[] =
+        ambient === undefined || reads !== TEMPERATURE
           ? []
           : [
               {
                 key: 'rise',
                 what: 'Rise over the air around',
                 value: last - ambient,
+                unit: logged.rise,
                 decimals: 1,
                 held: hold(
                   last - ambient,
@@ -72,18 +92,35 @@ export const runRecordSum = defineSum({
                   { high: 'the bearing runs hot: too much grease, too tight, or out of line' },
                 ),
               },
-            ]),
-        { key: 'last', what: 'Last', value: last, decimals: 1 },
-        { key: 'greatest', what: 'Greatest', value: greatest, decimals: 1 },
-        { key: 'steady', what: 'Steady', value: slopePerHour !== null && Math.abs(slopePerHour) <= maxSlopePerHour },
-      ],
-      working: [
-        line(
-          'Slope',
-          'Σ(t − t̄)(y − ȳ)/Σ(t − t̄)²',
-          `${count} readings of the last ${say(windowMin)} min`,
-          slopePerHour === null ? 'window not full' : `${say(slopePerHour, 2)} an hour`,
-        ),
-      ],
-    })),
+            ]
+      return {
+        figures: [
+          slope,
+          ...rise,
+          {
+            key: 'greatest',
+            what: 'Greatest',
+            value: greatest,
+            unit: logged.unit,
+            decimals: 1,
+            ...(max === undefined
+              ? {}
+              : { held: hold(greatest, { max }, { high: 'stop the run and find the cause' }) }),
+          },
+          { key: 'last', what: 'Last', value: last, unit: logged.unit, decimals: 1 },
+          { key: 'steady', what: 'Steady', value: slopePerHour !== null && Math.abs(slopePerHour) <= maxSlopePerHour },
+        ],
+        working: [
+          line(
+            'Slope',
+            'Σ(t − t̄)(y − ȳ)/Σ(t − t̄)²',
+            `${count} readings of the last ${say(windowMin)} min`,
+            slopePerHour === null
+              ? 'window not full'
+              : `${say(slopePerHour, 2)} ${logged.rate ?? `${logged.unit} an hour`}`,
+          ),
+        ],
+        notes: turning ? [`Run ${turning}, as seen from the drive end.`] : [],
+      }
+    }),
 })

@@ -1,4 +1,4 @@
-import { equalLegTensionKN, hangingWeightKN, HITCHES, useItems, type Hitch } from '../../rigging/index.ts'
+import { equalLegTensionKN, hangingWeightKN, RIGGING_USE_NAMES, useItems } from '../../rigging/index.ts'
 import { accept } from '../../result.ts'
 import { holdAgainst } from '../../verdict.ts'
 import { defineSum, line, say, type Figure } from '../define.ts'
@@ -10,21 +10,22 @@ export const liftPlanSum = defineSum({
   craft: 'rigging',
   title: 'Whole lift',
   about: 'What hangs together, each item of rigging at its angle, floor and headroom.',
-  source: 'masses by standard gravity; choker 0.8; eyebolts and shackles by their own side-pull rating',
+  source: 'masses by standard gravity; choked 0.8; eyebolts and shackles by their own side-pull rating',
   fields: {
     massesKg: list('Masses that hang together, rigging too', 'kg', [0, 100000], [1, 30]),
     legs: whole('Legs', [1, 8]),
     fromVerticalDeg: number('Leg from the vertical', '°', [0, 89.9]),
-    hitch: choice('Hitch', Object.keys(HITCHES) as [Hitch, ...Hitch[]]),
     equalised: flag('Legs are equalised'),
     items: rows(
-      'In one leg',
+      'Rigging',
       {
         name: text('Item', 40),
-        swlKN: number('Safe working load', 'kN', [0.01, 5000]),
-        ratingAtAngle: fallback(number('Rating at this angle', '1', [0.01, 1]), 1),
+        swlKN: number('Safe load', 'kN', [0.01, 5000]),
+        use: fallback(choice('Carries', RIGGING_USE_NAMES), 'a leg'),
+        ratingAtAngle: fallback(number('Rating', '1', [0.01, 1]), 1),
       },
       [1, 20],
+      'rating: the share that its own marking leaves at this angle; both parts of a basket are legs',
     ),
     floorKPa: optional(number('Floor bears, kPa', '1', [0, 10000])),
     layDownM2: optional(number('Lay-down area, m²', '1', [0.01, 1000])),
@@ -35,23 +36,23 @@ export const liftPlanSum = defineSum({
     massesKg: [640, 85, 22],
     legs: 2,
     fromVerticalDeg: 35,
-    hitch: 'straight',
     equalised: false,
     items: [
-      { name: 'sling', swlKN: 10, ratingAtAngle: 1 },
-      { name: 'eyebolt', swlKN: 12, ratingAtAngle: 0.4 },
+      { name: 'sling', swlKN: 10, use: 'a leg', ratingAtAngle: 1 },
+      { name: 'eyebolt', swlKN: 12, use: 'a leg', ratingAtAngle: 0.4 },
+      { name: 'hoist hook', swlKN: 20, use: 'the whole load', ratingAtAngle: 1 },
     ],
     floorKPa: 10,
     layDownM2: 1.2,
     headroomM: 3.2,
     neededM: 2.9,
   },
-  work: ({ massesKg, legs, fromVerticalDeg, hitch, equalised, items, floorKPa, layDownM2, headroomM, neededM }) => {
+  work: ({ massesKg, legs, fromVerticalDeg, equalised, items, floorKPa, layDownM2, headroomM, neededM }) => {
     const weight = hangingWeightKN(massesKg)
     if (!weight.ok) return weight
     const tension = equalLegTensionKN({ weightKN: weight.value, legs, fromVerticalDeg }, equalised)
     if (!tension.ok) return tension
-    const used = useItems(items, tension.value, hitch)
+    const used = useItems(items, tension.value, weight.value)
     if (!used.ok) return used
     const carrying = equalised ? legs : Math.min(legs, 2)
     const extra: Figure[] = [
@@ -105,7 +106,7 @@ export const liftPlanSum = defineSum({
           unit: '%',
           decimals: 0,
           held: {
-            ...holdAgainst(one.usedShare * 100, { max: 100 }, `${say(one.usableKN, 2)} kN at this angle and hitch`, {
+            ...holdAgainst(one.usedShare * 100, { max: 100 }, `${say(one.usableKN, 2)} kN at this angle and use`, {
               high: 'overloaded: it may part without warning',
             }),
             verdict: one.verdict,
@@ -129,8 +130,8 @@ export const liftPlanSum = defineSum({
         ...used.value.items.map(one =>
           line(
             one.name,
-            'load/(SWL·rating·hitch)',
-            `${say(tension.value)}/${say(one.usableKN)}`,
+            'carried/(SWL·rating·use)',
+            `${say(one.carriedKN)}/${say(one.usableKN)}`,
             `${say(one.usedShare * 100, 0)} %`,
           ),
         ),

@@ -1,4 +1,4 @@
-import { turningSenseFrom } from '../../seals/index.ts'
+import { SLOT_PLACES, turningSenseFrom, WORN_SIDES } from '../../seals/index.ts'
 import { accept } from '../../result.ts'
 import { defineSum, line } from '../define.ts'
 import { choice } from '../fields.ts'
@@ -7,16 +7,21 @@ export const driveWearSum = defineSum({
   name: 'drive-wear',
   craft: 'seals',
   title: 'Which way it turned',
-  about: 'Wear on one side of a drive slot tells the direction of turning.',
-  source: 'the driven ring is pushed on its trailing side',
+  about: 'Wear on one side of a drive slot tells the direction of turning, seen from the same end.',
+  source: 'a driving pin leans on the wall ahead of it, a driving slot on the pin behind its wall',
   fields: {
-    wear: choice('Slot is worn on its', ['leading side', 'trailing side', 'both sides']),
-    slotIsOn: choice('Slot is in the', ['ring that is driven', 'part that drives']),
+    wear: choice('Slot is worn on its', WORN_SIDES, 'as you look at it from one end'),
+    slotIsIn: choice('Slot is in the', SLOT_PLACES),
   },
-  example: { wear: 'trailing side', slotIsOn: 'ring that is driven' },
-  work: ({ wear, slotIsOn }) =>
-    accept({
-      figures: [{ key: 'turned', what: 'It turned', value: turningSenseFrom(wear, slotIsOn) }],
-      working: [line('Push', 'who pushes whom', `${slotIsOn}, ${wear}`, turningSenseFrom(wear, slotIsOn))],
-    }),
+  example: { wear: 'clockwise side', slotIsIn: 'ring that is driven' },
+  work: ({ wear, slotIsIn }) => {
+    const turned = turningSenseFrom(wear, slotIsIn)
+    const pushes =
+      slotIsIn === 'ring that is driven' ? 'the pin pushes the wall ahead of it' : 'the wall pushes the pin ahead of it'
+    return accept({
+      figures: [{ key: 'turned', what: 'It turned', value: turned }],
+      working: [line('Push', 'who pushes whom', `${pushes}; worn on the ${wear}`, turned)],
+      notes: ['Seen from the end you looked from. Hold it against the arrow on the machine.'],
+    })
+  },
 })

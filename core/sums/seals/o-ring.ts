@@ -1,11 +1,27 @@
 import { DUTIES, DUTY_NAMES, worstRing } from '../../seals/index.ts'
 import { holdAgainst } from '../../verdict.ts'
-import { answering, defineSum, line, say } from '../define.ts'
+import { answering, defineSum, line, say, type School } from '../define.ts'
 import { choice, fallback, number, optional } from '../fields.ts'
 import { MM } from './shared.ts'
 
 const WET = ['wet, with what the sheet names', 'dry', 'never lubricated: it must grip'] as const
 const percent = (share: number) => share * 100
+
+/** What soft rings are fitted with; the sheet says which. */
+const FITTED_WITH: School[] = [
+  {
+    name: 'Grease',
+    gives: 'slides, stays put',
+    why: 'holds the ring in its groove while parts close; must suit the rubber and the liquid',
+  },
+  {
+    name: 'Water',
+    gives: 'slides once, leaves nothing',
+    why: 'for food, and for rubber that oil swells; work quickly before it dries',
+  },
+  { name: 'Maker’s compound', gives: 'as its card says', why: 'made for this rubber; where the ring must slide far' },
+  { name: 'Dry', gives: 'grips at once', why: 'for a ring that must drive or hold, and never slide' },
+]
 
 export const oRingSum = defineSum({
   name: 'o-ring',
@@ -142,6 +158,7 @@ export const oRingSum = defineSum({
               `${say(percent(seated.fill), 1)} %`,
             ),
           ],
+          schools: FITTED_WITH,
           notes: fitted ? [`Fitted ${fitted}.`] : [],
         }
       },

@@ -95,6 +95,18 @@ export const bushPressSum = defineSum({
           `${say(made.clearanceAfterMm)} mm`,
         ),
       ],
+      schools: [
+        {
+          name: 'Pressed',
+          gives: `${say(made.forceN / 1000, 0)} kN, in one stroke`,
+          why: 'goes in square and leaves its bore round; wants a press with room for the housing',
+        },
+        {
+          name: 'Tapped with guides',
+          gives: 'even blows on a drift that fills it',
+          why: 'in place, where no press reaches; a blow to one side cocks it',
+        },
+      ],
       notes: ['An interference bush that was pressed out is not used again.'],
       reading: { kind: 'single', tries: [[made.clearanceAfterMm]] },
     })),
