@@ -46,6 +46,13 @@ function ticksOf(from: number, to: number): { at: number; major: boolean }[] {
     major: (first + i) % 5 === 0,
   }))
 }
+/** A division of 2.5 wants its own decimal: rounded to 3 it would be a wrong mark. */
+const tickDecimals = computed(() => {
+  const majors = view.value.ticks.filter(tick => tick.major)
+  const step = majors.length > 1 ? shown(majors[1]!.at) - shown(majors[0]!.at) : 1
+  const isWhole = (n: number) => Math.abs(step * 10 ** n - Math.round(step * 10 ** n)) < 1e-6
+  return [props.decimals, props.decimals + 1, props.decimals + 2].find(isWhole) ?? props.decimals
+})
 const words = computed(() =>
   props.value === null ? 'No reading yet' : `Reading ${fixed(shown(props.value), props.decimals)}, ${props.verdict}`,
 )
@@ -72,7 +79,7 @@ const words = computed(() =>
     <g v-for="tick in view.ticks" :key="tick.at">
       <path :d="`M${view.x(tick.at)} 40 v${tick.major ? 13 : 7}`" class="tick" />
       <text v-if="tick.major" :x="view.x(tick.at)" y="69" text-anchor="middle">
-        {{ fixed(shown(tick.at), decimals) }}
+        {{ fixed(shown(tick.at), tickDecimals) }}
       </text>
     </g>
     <path d="M14 40 H466" class="tick" />

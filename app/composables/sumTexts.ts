@@ -11,6 +11,9 @@ export interface Texts {
 export type Lengths = 'mm' | 'inch'
 type Measured = Pick<NumberField, 'unit' | 'span' | 'label' | 'reference'>
 
+/** A label as it stands within a sentence; names inside it keep their capitals. */
+export const inSentence = (label: string): string => label[0]!.toLowerCase() + label.slice(1)
+
 /** The unit a bare number is read in: lengths follow the screen's own system. */
 export function shownUnit(unit: UnitName, lengths: Lengths): UnitName {
   return lengths === 'mm' ? unit : unit === 'mm' ? 'in' : unit === 'µm' ? 'thou' : unit
@@ -22,7 +25,7 @@ export function readNumber(text: string, field: Measured, lengths: Lengths): Res
   const plain = {
     kind: UNITS[field.unit].kind,
     unit: shownUnit(field.unit, lengths),
-    label: field.label.toLowerCase(),
+    label: inSentence(field.label),
     reference: field.reference,
   }
   const own = (base: number) => Number(fromBase(base, field.unit).toPrecision(12))
@@ -93,7 +96,7 @@ export function readFields(fields: Fields, texts: Texts, lengths: Lengths): Resu
     if (read.state === 'wrong') return refuse(read.why)
     if (read.state === 'value') input[key] = read.value
     else if (field.fallback !== undefined) input[key] = field.fallback
-    else if (!field.optional) return refuse(`Still wanted: ${field.label.toLowerCase()}.`)
+    else if (!field.optional) return refuse(`Still wanted: ${inSentence(field.label)}.`)
   }
   return accept(input)
 }

@@ -22,6 +22,10 @@ export function showFigureOf(
   }
 }
 
+/** A figure in the unit the screen shows, nothing rounded: for places on a scale. */
+export const shownValue = (value: number, unit: string | undefined, lengths: 'mm' | 'inch'): number =>
+  lengths === 'inch' && (unit === 'mm' || unit === 'µm') ? value / 25.4 : value
+
 /** Limits in words, in the chosen system. */
 export function limitWords(
   held: NonNullable<Figure['held']>,

@@ -1,3 +1,4 @@
+import { withinTurn } from '../marks/clock.ts'
 import { accept, refuse, type Result } from '../result.ts'
 import { rangeOf } from './tries.ts'
 
@@ -32,7 +33,7 @@ function offsetOf(gapsMm: readonly number[]) {
     (-2 / n) * gapsMm.reduce((total, gap, i) => total + gap * part((2 * Math.PI * i) / n), 0)
   const up = sum(Math.cos)
   const right = sum(Math.sin)
-  return { mm: Math.hypot(up, right), towardDeg: ((Math.atan2(right, up) * 180) / Math.PI + 360) % 360 }
+  return { mm: Math.hypot(up, right), towardDeg: withinTurn((Math.atan2(right, up) * 180) / Math.PI) }
 }
 
 /**

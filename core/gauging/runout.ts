@@ -1,3 +1,4 @@
+import { angleBetween, withinTurn } from '../marks/clock.ts'
 import { accept, refuse, type Result } from '../result.ts'
 import { meanOf, rangeOf } from './tries.ts'
 
@@ -29,7 +30,7 @@ export function reduceRunout(readingsUm: readonly number[]): Result<Runout> {
   return accept({
     tirUm: rangeOf(readingsUm),
     eccentricityUm: Math.hypot(a, b),
-    highSpotDeg: ((Math.atan2(b, a) * 180) / Math.PI + 360) % 360,
+    highSpotDeg: withinTurn((Math.atan2(b, a) * 180) / Math.PI),
     formErrorUm: rangeOf(rest),
     coarse: n < 8,
   })
@@ -47,11 +48,6 @@ export function shaftShape(stations: readonly Runout[], limitUm: number): ShaftS
   if (!rough.length) return 'true'
   if (rough.some(station => station.formErrorUm > station.tirUm / 2)) return 'worn or oval'
   const first = rough[0]!
-  const opposed = rough.some(station => Math.abs(turnBetween(first.highSpotDeg, station.highSpotDeg)) > 90)
+  const opposed = rough.some(station => angleBetween(first.highSpotDeg, station.highSpotDeg) > 90)
   return opposed ? 'cranked or cocked centres' : 'bent'
-}
-
-/** Signed shortest turn between two angles, −180 to 180. */
-function turnBetween(from: number, to: number): number {
-  return ((to - from + 540) % 360) - 180
 }

@@ -1,4 +1,4 @@
-import { angleBetween } from '../marks/index.ts'
+import { marksMeet } from '../marks/index.ts'
 import {
   MOMENTS,
   STATIONS,
@@ -159,11 +159,8 @@ function partDebts({ plan, state }: Scene): Owing[] {
 /** Whether a fitted part stands the way its mark asks. */
 export function mateMet(mate: Mate, mark: { deg: number } | undefined, answer: MateAnswer): boolean {
   if (mate.rule.kind !== 'aligned' || answer.deg === undefined || !mark) return answer.met
-  const { deg = 0, toleranceDeg = 5, symmetry = 1 } = mate.rule
-  const step = 360 / symmetry
-  return Array.from({ length: symmetry }, (_, i) => angleBetween(answer.deg!, mark.deg + deg + i * step)).some(
-    away => away <= toleranceDeg,
-  )
+  const { deg = 0, toleranceDeg = 5, symmetry } = mate.rule
+  return marksMeet(answer.deg - mark.deg, { deg, toleranceDeg, symmetry }).meets
 }
 
 function wrongWay({ plan, state }: Scene): Owing[] {

@@ -142,7 +142,7 @@ describe('layouts', () => {
     },
   )
   it('a split line crosses from row to row', () =>
-    expect(must(outwardsOn({ kind: 'split line', aSide: 5 })).slice(0, 2)).toEqual([3, 8]))
+    expect(must(outwardsOn({ kind: 'split line', aSide: 5 }))).toEqual([3, 8, 2, 9, 4, 7, 5, 6, 10, 1]))
   it.each([1, 51, 2.5])('refuses a side of %s', side => refused(outwardsOn({ kind: 'split line', aSide: side })))
 })
 

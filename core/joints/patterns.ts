@@ -127,13 +127,18 @@ export function outwardsOn(layout: Exclude<BoltLayout, { kind: 'circle' }>): Res
   if (!sides.every(side => Number.isInteger(side) && side >= 2 && side <= 50))
     return refuse('A side has 2 to 50 bolts, corners counted.')
   const points = boltPoints(layout)
-  // Nearest the middle first; of a pair alike, the top row leads, then the one straight or slantwise across.
-  return accept(
-    points
-      .map((point, i) => ({ ...point, bolt: i + 1 }))
-      .sort((a, b) => Math.hypot(a.x, a.y) - Math.hypot(b.x, b.y) || a.y - b.y || (a.y < 0 ? a.x - b.x : b.x - a.x))
-      .map(one => one.bolt),
-  )
+  const left = points.map((point, i) => ({ ...point, bolt: i + 1, out: Math.hypot(point.x, point.y) }))
+  const order: typeof left = []
+  while (left.length) {
+    const nearest = Math.min(...left.map(one => one.out))
+    const last = order.at(-1)
+    // Of bolts that lie alike, the one furthest from the last is next: straight or slantwise across.
+    const away = (one: { x: number; y: number }) => (last ? Math.hypot(one.x - last.x, one.y - last.y) : 0)
+    const alike = left.filter(one => one.out < nearest + 1e-9)
+    const next = alike.reduce((best, one) => (away(one) > away(best) + 1e-9 ? one : best))
+    order.push(...left.splice(left.indexOf(next), 1))
+  }
+  return accept(order.map(one => one.bolt))
 }
 
 /** Where each bolt stands, in pitches from the middle of the joint: x to the right, y down; bolt 1 first. */

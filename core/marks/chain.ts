@@ -1,5 +1,6 @@
 import { accept, refuse, type Result } from '../result.ts'
 import { greatestCommonDivisor } from '../whole.ts'
+import { withinTurn } from './clock.ts'
 
 /** A known mark: b stands `deg` clockwise of a, as seen from one stated end; ± tolerance; a symmetric part allows steps of 360/n. */
 export interface MarkRule {
@@ -96,7 +97,7 @@ export function chainMarks(rules: readonly MarkRule[]): Result<ChainedMarks> {
   const anglesDeg = Object.fromEntries(
     parts.map(part => {
       const deg = fromFirst.get(part)?.deg ?? Number.NaN
-      return [part, Number.isNaN(deg) ? null : ((deg % 360) + 360) % 360]
+      return [part, Number.isNaN(deg) ? null : withinTurn(deg)]
     }),
   )
   return accept({ anglesDeg, contradictions })

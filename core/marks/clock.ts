@@ -2,17 +2,23 @@ import { accept, refuse, type Result } from '../result.ts'
 
 /** Angles are held in degrees clockwise from top, as seen from one stated end. */
 
+/** An angle within one turn, 0 up to but not 360 degrees; a hair under a whole turn is nought. */
+export function withinTurn(deg: number): number {
+  const turn = ((deg % 360) + 360) % 360
+  return turn > 360 - 1e-9 ? 0 : turn
+}
+
 /**
  * The same place seen from the other end: 3 and 9 change over, 12 and 6 stay. Degrees in and out, 0 to 360.
  * Seen twice from the other end is itself.
  */
 export function fromOtherEnd(deg: number): number {
-  return (360 - (deg % 360)) % 360
+  return withinTurn(-deg)
 }
 
 /** An angle as a clock place, to the nearest five minutes: 75 → `2:30`, 0 → `12:00`. */
 export function clockText(deg: number): string {
-  const minutes = (Math.round(((((deg % 360) + 360) % 360) * 2) / 5) * 5) % 720
+  const minutes = (Math.round((withinTurn(deg) * 2) / 5) * 5) % 720
   return `${Math.floor(minutes / 60) || 12}:${String(minutes % 60).padStart(2, '0')}`
 }
 

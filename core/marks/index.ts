@@ -1,4 +1,4 @@
-export { fromOtherEnd, clockText, parseClock, angleBetween } from './clock.ts'
+export { withinTurn, fromOtherEnd, clockText, parseClock, angleBetween } from './clock.ts'
 export { gearMesh, toothMeeting, type GearMesh, type ToothMeeting } from './gears.ts'
 export { chainMarks, marksMeet, missOf, type ChainedMarks, type MarkRule } from './chain.ts'
 export { turnFor, senseFromOtherEnd, type Hand, type Sense } from './turning.ts'

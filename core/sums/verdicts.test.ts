@@ -1,12 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { must, refused } from '../../tests/must.ts'
-import { runSum, sumNamed, verdictOf } from './index.ts'
-
-/** A sum's own example with some figures changed. */
-const withChanges = (name: string, changes: Record<string, unknown>) =>
-  runSum(sumNamed(name)!, { ...sumNamed(name)!.example, ...changes })
-const figure = (name: string, key: string, changes: Record<string, unknown>) =>
-  must(withChanges(name, changes)).figures.find(one => one.key === key)!
+import { figure, withChanges } from '../../tests/sums.ts'
+import { verdictOf } from './index.ts'
 
 describe('how figures stand', () => {
   it.each([

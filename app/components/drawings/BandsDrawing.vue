@@ -31,10 +31,7 @@ const scaled = (limits: Limits, value: number): Limits =>
         :value="one.value as number"
         :verdict="one.held!.verdict"
         :decimals="Math.min(3, one.decimals ?? 3)"
-        :scale="
-          value =>
-            Number(showFigureOf({ value, unit: one.unit, decimals: one.decimals }, system).figure.replace(/\s/g, ''))
-        "
+        :scale="value => shownValue(value, one.unit, system)"
       />
     </figure>
   </div>

@@ -45,36 +45,52 @@ const bars = computed(() =>
 const short = (um: number) => say(um, 'µm', 0).split(' ')[0]
 const measured = computed(() => given('measuredUm'))
 const x = computed(() => scaleOf([0, ...bars.value.flatMap(([, low, high]) => [low, high]), measured.value], 410, 690))
+const ball = computed(() => Math.max(3, Math.min(w.value * 0.45, (D.value - d.value) * 0.155 * k.value)))
+/** The section before and after mounting, its clearance much enlarged; once where nothing is mounted. */
+const sections = computed(() => {
+  const before = given('unmountedLeastUm')
+  if (!Number.isFinite(before)) return [{ at: 170, name: '', gap: 0, tight: false }]
+  const after = got('runningLeastUm')
+  const per = (ball.value * 0.5) / Math.max(before, after, 1)
+  return [
+    { at: 88, name: 'before', gap: before * per, tight: false },
+    { at: 248, name: 'running', gap: Math.max(0, after) * per, tight: after < 0 },
+  ]
+})
+const width = computed(() => (sections.value.length > 1 ? Math.min(w.value, 104) : w.value))
 </script>
 
 <template>
   <svg class="draw" :class="tone" viewBox="0 0 720 270" role="img" :aria-label="`Bearing ${d} × ${D}`">
     <path d="M20 236 H330" class="centre" />
-    <rect x="60" :y="y(d / 2)" width="220" :height="236 - y(d / 2)" class="metal" />
-    <g :transform="`translate(${170 - w / 2} 0)`">
-      <rect x="0" :y="y(d / 2 + ring)" :width="w" :height="ring * k" class="blue" />
-      <rect x="0" :y="y(D / 2)" :width="w" :height="ring * k" class="blue" />
-      <rect
-        v-if="roller"
-        :x="w * 0.2"
-        :y="y(D / 2 - ring) + 2"
-        :width="w * 0.6"
-        :height="Math.max(2, y(d / 2 + ring) - y(D / 2 - ring) - 4)"
-        rx="4"
-        class="chalk"
-      />
-      <circle
-        v-else
-        :cx="w / 2"
-        :cy="y(middle)"
-        :r="Math.max(3, Math.min(w * 0.45, (D - d) * 0.155 * k))"
-        class="chalk"
-      />
-      <path :d="`M0 ${y(D / 2)} H${w}`" class="active" />
-      <path :d="`M0 ${y(d / 2)} H${w}`" class="active" />
+    <g v-for="one in sections" :key="one.name" :transform="`translate(${one.at - width / 2} 0)`">
+      <rect :x="-24" :y="y(d / 2)" :width="width + 48" :height="236 - y(d / 2)" class="metal" />
+      <rect x="0" :y="y(d / 2 + ring)" :width="width" :height="ring * k" class="blue" />
+      <rect x="0" :y="y(D / 2) - one.gap" :width="width" :height="ring * k" class="blue" />
+      <template v-if="roller">
+        <rect
+          :x="width * 0.2"
+          :y="y(D / 2 - ring) + 2"
+          :width="width * 0.6"
+          :height="Math.max(2, y(d / 2 + ring) - y(D / 2 - ring) - 4)"
+          rx="4"
+          :class="one.tight ? 'bad' : 'chalk'"
+        />
+      </template>
+      <template v-else>
+        <circle v-if="one.gap" :cx="width / 2" :cy="y(middle) - one.gap" :r="ball" class="hollow" />
+        <circle :cx="width / 2" :cy="y(middle)" :r="ball" :class="one.tight ? 'bad' : 'chalk'" />
+      </template>
+      <path :d="`M0 ${y(D / 2) - one.gap} H${width}`" class="active" />
+      <path :d="`M0 ${y(d / 2)} H${width}`" class="active" />
+      <text v-if="one.name" :x="width / 2" y="260" text-anchor="middle">{{ one.name }}</text>
     </g>
-    <text x="296" :y="y(D / 2) + 6" class="dim">⌀ {{ say(D, 'mm', 0) }}{{ seat('outer') }}</text>
-    <text x="296" :y="y(d / 2) + 6" class="dim">⌀ {{ say(d, 'mm', 0) }}{{ seat('inner') }}</text>
+    <text v-if="sections.length === 1" x="296" :y="y(D / 2) + 6" class="dim">
+      ⌀ {{ say(D, 'mm', 0) }}{{ seat('outer') }}
+    </text>
+    <text v-if="sections.length === 1" x="296" :y="y(d / 2) + 6" class="dim">
+      ⌀ {{ say(d, 'mm', 0) }}{{ seat('inner') }}
+    </text>
     <text x="170" y="260" text-anchor="middle" class="dim">
       {{ Number.isFinite(got('widthMm')) ? `width ${say(B, 'mm', 0)}` : '' }}
     </text>
@@ -93,17 +109,17 @@ const x = computed(() => scaleOf([0, ...bars.value.flatMap(([, low, high]) => [l
       <g v-for="([name, low, high], i) in bars" :key="name">
         <rect
           :x="x(low)"
-          :y="46 + i * 62"
+          :y="48 + i * 68"
           :width="Math.max(3, x(high) - x(low))"
           height="24"
           :class="low < 0 ? 'bad' : 'room'"
           style="stroke: var(--outline)"
         />
-        <text :x="690" :y="40 + i * 62" text-anchor="end">{{ name }}</text>
-        <text :x="x(low)" :y="86 + i * 62" class="dim small" text-anchor="middle">{{ short(low) }}</text>
-        <text :x="x(high)" :y="86 + i * 62" class="dim small" text-anchor="middle">{{ short(high) }}</text>
+        <text x="406" :y="42 + i * 68">{{ name }}</text>
+        <text :x="x(low)" :y="89 + i * 68" class="dim small" text-anchor="middle">{{ short(low) }}</text>
+        <text :x="x(high)" :y="89 + i * 68" class="dim small" text-anchor="middle">{{ short(high) }}</text>
       </g>
-      <path v-if="Number.isFinite(measured)" :d="`M${x(measured)} 46 l-7 -20 h14 z`" class="needle" />
+      <path v-if="Number.isFinite(measured)" :d="`M${x(measured)} 48 l-7 -20 h14 z`" class="needle" />
       <text x="690" y="250" text-anchor="end" class="small">clearance, {{ say(0, 'µm', 0).split(' ')[1] }}</text>
     </g>
   </svg>

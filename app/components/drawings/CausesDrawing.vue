@@ -6,6 +6,11 @@ import type { Drawn } from '~/composables/useDrawn'
 const props = defineProps<Drawn>()
 const { more } = useDrawn(props)
 const ranked = computed(() => more<RankedCause[]>('ranked').slice(0, 5))
+/** Pixels a point of evidence, so that the most and the least both stay on the drawing. */
+const scores = computed(() => ranked.value.map(one => one.score))
+const k = computed(() =>
+  Math.min(40, 270 / Math.max(1, ...scores.value), 110 / Math.max(1, ...scores.value.map(one => -one))),
+)
 const high = computed(() => 24 + Math.max(1, ranked.value.length) * 52)
 </script>
 
@@ -16,20 +21,20 @@ const high = computed(() => 24 + Math.max(1, ranked.value.length) * 52)
     role="img"
     :aria-label="ranked.map(one => `${one.cause} ${one.score}`).join(', ')"
   >
-    <path :d="`M330 8 V${high - 8}`" class="line" />
+    <path :d="`M430 8 V${high - 8}`" class="line" />
     <g v-for="(one, i) in ranked" :key="one.cause">
-      <text x="318" :y="30 + i * 52" text-anchor="end" :style="i === 0 ? 'font-weight: 700' : ''">{{ one.cause }}</text>
+      <text x="300" :y="30 + i * 52" text-anchor="end" :style="i === 0 ? 'font-weight: 700' : ''">{{ one.cause }}</text>
       <rect
-        :x="one.score >= 0 ? 330 : 330 + one.score * 44"
+        :x="one.score >= 0 ? 430 : 430 + one.score * k"
         :y="16 + i * 52"
-        :width="Math.max(2, Math.abs(one.score) * 44)"
+        :width="Math.max(2, Math.abs(one.score) * k)"
         height="18"
         :class="one.score < 0 ? 'bad' : i === 0 ? 'brass' : 'blue'"
       />
-      <text x="336" :y="52 + i * 52" class="small">
+      <text x="300" :y="52 + i * 52" text-anchor="end" class="small">
         {{ [...one.speaksFor.map(word => `+ ${word}`), ...one.speaksAgainst.map(word => `− ${word}`)].join('   ') }}
       </text>
     </g>
-    <text v-if="!ranked.length" x="340" y="40">Nothing stands out.</text>
+    <text v-if="!ranked.length" x="360" y="40" text-anchor="middle">Nothing stands out.</text>
   </svg>
 </template>

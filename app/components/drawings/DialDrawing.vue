@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { clockText, fromOtherEnd } from '~~/core/marks'
+import { clockText, fromOtherEnd, withinTurn } from '~~/core/marks'
 import type { Drawn } from '~/composables/useDrawn'
 
 /** The index dial with every mark on it, seen from a named end; one touch looks from the other. */
@@ -17,7 +17,7 @@ const marks = computed((): { name: string; deg: number }[] => {
     ]
   return Number.isFinite(given('atDeg')) ? [{ name: String(props.input.felt ?? 'mark'), deg: given('atDeg') }] : []
 })
-const seen = (deg: number) => (other.value ? fromOtherEnd(((deg % 360) + 360) % 360) : ((deg % 360) + 360) % 360)
+const seen = (deg: number) => (other.value ? fromOtherEnd(deg) : withinTurn(deg))
 const at = (deg: number, r: number) => ({
   x: 150 + r * Math.sin((deg * Math.PI) / 180),
   y: 138 - r * Math.cos((deg * Math.PI) / 180),

@@ -11,8 +11,10 @@ const tooth = computed(() => (Number.isFinite(given('pinionTooth')) ? given('pin
 const met = computed(
   () => new Set(Array.from({ length: z2.value }, (_, turn) => (tooth.value - 1 + turn * z1.value) % z2.value)),
 )
-const c1 = computed(() => ({ x: 340 - z1.value * k.value, y: 136 }))
-const c2 = computed(() => ({ x: 340 + z2.value * k.value, y: 136 }))
+/** Where they mesh, so that the pair stands in the middle. */
+const meshX = computed(() => 360 + (z1.value - z2.value) * k.value)
+const c1 = computed(() => ({ x: meshX.value - z1.value * k.value, y: 136 }))
+const c2 = computed(() => ({ x: meshX.value + z2.value * k.value, y: 136 }))
 const ticks = (z: number) => Array.from({ length: Math.min(z, 400) }, (_, i) => i)
 </script>
 

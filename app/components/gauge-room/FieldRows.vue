@@ -132,10 +132,16 @@ td .field {
   font-size: 17px;
 }
 td.number {
-  min-width: 62px;
+  min-width: 66px;
 }
 td.text {
   min-width: 88px;
+}
+/* Words take what figures and choices leave. */
+td.text ~ td.number,
+td.text ~ td.choice,
+td.choice {
+  width: 1%;
 }
 .away {
   width: 44px;
@@ -149,11 +155,9 @@ td.text {
   font-size: 12px;
   margin-left: 4px;
 }
-td.choice {
-  min-width: 82px;
-}
 td.choice .field {
   padding: 6px 2px;
+  width: auto;
 }
 .why {
   padding: 2px 4px 6px;

@@ -43,6 +43,7 @@ const show = (figure: Answer['figures'][number]) => showFigureOf(figure, system.
         </dd>
       </div>
     </dl>
+    <p v-for="note in answer.notes ?? []" :key="note" class="note">{{ note }}</p>
     <ul v-if="answer.schools?.length" class="schools" aria-label="Ways people do it">
       <li v-for="one in answer.schools" :key="one.name" :class="{ chosen: one.chosen }">
         <strong>{{ one.name }}</strong>
@@ -50,7 +51,6 @@ const show = (figure: Answer['figures'][number]) => showFigureOf(figure, system.
         <span class="soft">{{ one.why }}</span>
       </li>
     </ul>
-    <p v-for="note in answer.notes ?? []" :key="note" class="note">{{ note }}</p>
     <div class="more">
       <button type="button" class="btn" :aria-expanded="working" data-test="working" @click="working = !working">
         Working

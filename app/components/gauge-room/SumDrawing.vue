@@ -9,6 +9,8 @@ import {
   BoltsDrawing,
   CausesDrawing,
   DialDrawing,
+  DriveWearDrawing,
+  FacingDrawing,
   FitDrawing,
   GearsDrawing,
   GlandDrawing,
@@ -26,7 +28,9 @@ import {
   SpringsDrawing,
   StackDrawing,
   StripsDrawing,
+  ThreadDrawing,
   TurnDrawing,
+  WrenchDrawing,
 } from '#components'
 
 /** Which drawing a sum has; without one of its own its judged figures stand on their rules. */
@@ -63,6 +67,10 @@ const DRAWINGS: Record<string, Component> = {
   'hunting': GearsDrawing,
   'turning-sense': TurnDrawing,
   'places': PlacesDrawing,
+  'facing': FacingDrawing,
+  'drive-wear': DriveWearDrawing,
+  'wrench-extension': WrenchDrawing,
+  'thread': ThreadDrawing,
   'o-ring': GlandDrawing,
   'springs': SpringsDrawing,
   'seal-cause': CausesDrawing,

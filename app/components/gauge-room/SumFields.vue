@@ -27,11 +27,17 @@ const wide = (field: Field) =>
   (field.type === 'choice' && field.choices.join('').length > 26)
 const unitOf = (field: Field) =>
   'unit' in field && field.unit !== '1' && field.unit !== 'pcs' ? shownUnit(field.unit as UnitName, system.value) : ''
+/** What is typed, or what is taken where nothing is; long figures in threes. */
+function valueOf(key: string, field: Field): string {
+  const typed = String(props.texts[key] ?? '')
+  const taken =
+    field.type === 'number' ? writeNumber(Number(field.fallback), field.unit, system.value) : String(field.fallback)
+  return (typed || taken).replace(/^\d{5,}$/, digits => digits.replace(/\B(?=(\d{3})+$)/g, ' '))
+}
 const assumed = computed(() =>
   usual.value
     .map(
-      ([key, field]) =>
-        `${field.label.toLowerCase()} ${String(props.texts[key] || (field.type === 'number' ? writeNumber(Number(field.fallback), field.unit, system.value) : field.fallback))}${unitOf(field) ? ` ${unitOf(field)}` : ''}`,
+      ([key, field]) => `${inSentence(field.label)} ${valueOf(key, field)}${unitOf(field) ? ` ${unitOf(field)}` : ''}`,
     )
     .join(', '),
 )

@@ -5,6 +5,10 @@ import type { AnySum } from '~~/core/sums'
 const props = defineProps<{ sum: AnySum }>()
 const { texts, set, input, errors, result, worker, work, clear, example, mine, back, isExample } = useSum(props.sum)
 const pinning = ref(false)
+/** A table of many columns takes half of the page. */
+const isWide = Object.values(props.sum.fields).some(
+  field => field.type === 'rows' && Object.keys(field.columns).length > 3,
+)
 const said = ref('')
 const { copy } = useClipboard({ legacy: true })
 const given = computed(() => (input.value.ok ? input.value.value : {}))
@@ -44,7 +48,7 @@ function saveCsv() {
 </script>
 
 <template>
-  <div class="pad">
+  <div class="pad" :class="{ wide: isWide }">
     <section class="card give" aria-label="What you give">
       <header>
         <h2>{{ sum.title }}</h2>
@@ -107,6 +111,9 @@ function saveCsv() {
   grid-template-columns: minmax(330px, 5fr) 7fr;
   gap: 12px;
   align-items: start;
+}
+.pad.wide {
+  grid-template-columns: repeat(2, minmax(330px, 1fr));
 }
 .give,
 .get {
@@ -178,8 +185,9 @@ progress {
   align-items: center;
   flex-basis: 100%;
 }
-@media (max-width: 900px) {
-  .pad {
+@media (max-width: 1023px) {
+  .pad,
+  .pad.wide {
     grid-template-columns: 1fr;
   }
   .short {

@@ -108,7 +108,7 @@ export const runRecordSum = defineSum({
               : { held: hold(greatest, { max }, { high: 'stop the run and find the cause' }) }),
           },
           { key: 'last', what: 'Last', value: last, unit: logged.unit, decimals: 1 },
-          { key: 'steady', what: 'Steady', value: slopePerHour !== null && Math.abs(slopePerHour) <= maxSlopePerHour },
+          { key: 'steady', what: 'Steady', value: slope.held!.verdict === 'Holds' || slope.held!.verdict === 'Thin' },
         ],
         working: [
           line(

@@ -1,0 +1,59 @@
+import { describe, expect, it } from 'vitest'
+import { must, refused } from '../../../tests/must.ts'
+import { figure, figures, withChanges } from '../../../tests/sums.ts'
+
+describe('sling legs', () => {
+  it('equal legs by their angle, unequal ones by where the weight sits', () =>
+    figures(
+      'lifting',
+      {},
+      {
+        equalLegKN: 4.6188022,
+        leftKN: 5.3665631,
+        rightKN: 4,
+        leftDeg: 26.5650512,
+        rightDeg: 36.8698976,
+      },
+    ))
+  it('at 60° each leg carries the whole weight', () =>
+    figures('lifting', { weightKN: 12, fromVerticalDeg: 60 }, { equalLegKN: 12 }))
+  it('three and four legs count as two, unless they are equalised', () => {
+    figures('lifting', { legs: 4 }, { equalLegKN: 4.6188022 })
+    figures('lifting', { weightKN: 12, legs: 4, equalised: true }, { equalLegKN: 3.4641016 })
+    figures('lifting', { legs: 1, fromVerticalDeg: 0 }, { equalLegKN: 8 })
+  })
+  it.each([
+    [44.9, 'Holds'],
+    [45, 'Thin'],
+    [60, 'Thin'],
+    [60.1, 'Out'],
+  ])('%s° from the vertical: %s', (fromVerticalDeg, verdict) =>
+    expect(figure('lifting', 'fromVerticalDeg', { fromVerticalDeg }).held!.verdict).toBe(verdict),
+  )
+  it('never replaces the plan', () => expect(must(withChanges('lifting')).notes!.join(' ')).toMatch(/competent person/))
+})
+
+describe('a whole lift', () => {
+  it('the hook carries all, each leg its share', () =>
+    figures(
+      'lift-plan',
+      {},
+      {
+        weightKN: 7.3255676,
+        legKN: 4.4714334,
+        item1Percent: 44.7143336,
+        item2Percent: 93.1548616,
+        item3Percent: 36.6278378,
+        floorKPa: 6.1046396,
+        headroomLeftM: 0.3,
+      },
+    ))
+  it('a choked sling keeps four fifths; the eyebolt beside it keeps its own rating', () => {
+    const items = [
+      { name: 'sling', swlKN: 10, use: 'a choked leg', ratingAtAngle: 1 },
+      { name: 'eyebolt', swlKN: 12, use: 'a leg', ratingAtAngle: 0.4 },
+    ]
+    figures('lift-plan', { items }, { item1Percent: 44.7143336 / 0.8, item2Percent: 93.1548616 })
+  })
+  it('what cannot be is refused', () => refused(withChanges('lift-plan', { massesKg: [0, 0] }), /hang together/))
+})
