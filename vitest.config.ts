@@ -1,4 +1,5 @@
 import { fileURLToPath } from 'node:url'
+import { defineVitestProject } from '@nuxt/test-utils/config'
 import { defineConfig } from 'vitest/config'
 
 const alias = {
@@ -8,11 +9,10 @@ const alias = {
 }
 
 export default defineConfig({
-  resolve: { alias },
   test: {
     projects: [
       {
-        extends: true,
+        resolve: { alias },
         test: {
           name: 'unit',
           include: [
@@ -20,14 +20,14 @@ export default defineConfig({
             'library/**/*.test.ts',
             'shared/**/*.test.ts',
             'demo/**/*.test.ts',
-            'app/**/*.test.ts',
+            'app/composables/**/*.test.ts',
             'tests/lint/**/*.test.ts',
           ],
           testTimeout: 60_000,
         },
       },
       {
-        extends: true,
+        resolve: { alias },
         test: {
           name: 'api',
           include: ['tests/api/**/*.test.ts'],
@@ -36,6 +36,16 @@ export default defineConfig({
           fileParallelism: false,
         },
       },
+      await defineVitestProject({
+        test: {
+          name: 'screens',
+          include: ['app/components/**/*.test.ts'],
+          environment: 'nuxt',
+          environmentOptions: { nuxt: { domEnvironment: 'happy-dom' } },
+          testTimeout: 60_000,
+          hookTimeout: 120_000,
+        },
+      }),
     ],
   },
 })

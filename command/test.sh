@@ -25,6 +25,7 @@ stage "lint, with the arrows of the house" npx eslint .
 stage "format" npx prettier --check --log-level warn .
 stage "types" npx nuxt typecheck
 counted "unit tests" "$REPORTS/unit.json" npx vitest run --project unit --reporter=dot --reporter=json --outputFile.json="$REPORTS/unit.json"
+counted "drawings and fields" "$REPORTS/screens.json" npx vitest run --project screens --reporter=dot --reporter=json --outputFile.json="$REPORTS/screens.json"
 
 # Tests need no safety against a power cut; the demo and serve do.
 pg_prepare test-cluster; trap 'pg_stop' EXIT; trap 'exit 130' INT TERM

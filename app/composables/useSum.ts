@@ -40,12 +40,17 @@ export function useSum(sum: AnySum) {
       else if (worker.stopped.value) result.value = refuse('Stopped. Work it out again when you are ready.')
     }
   }
-  const soon = useDebounceFn(work, 250)
+  // What was put off must not happen on another page.
+  let hasLeft = false
+  onScopeDispose(() => {
+    hasLeft = true
+  })
+  const soon = useDebounceFn(() => (hasLeft ? undefined : work()), 250)
   watch(input, () => (sum.cost ? void soon() : void work()))
   void work()
 
   const address = useDebounceFn(() => {
-    if (isExample.value || !input.value.ok || route.params.craft !== sum.craft) return
+    if (hasLeft || isExample.value || !input.value.ok) return
     void navigateTo({ path: route.path, query: { sum: sum.name, ...toQuery(input.value.value) } }, { replace: true })
   }, 400)
   watch(

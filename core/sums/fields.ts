@@ -21,6 +21,8 @@ export interface NumberField extends Common {
 }
 export interface ListField extends Common {
   type: 'list'
+  /** Ticked square by square on the part itself, not typed. */
+  ticked?: true
   unit: UnitName
   span: readonly [number, number]
   least: number
@@ -131,6 +133,8 @@ export const rows = <C extends Fields>(
   [least, most]: Span,
   help?: string,
 ): RowsField<C> => ({ type: 'rows', label, columns, least, most, help })
+/** Ticked square by square on the part itself. */
+export const ticked = (field: ListField): ListField => ({ ...field, ticked: true })
 /** May be left out. */
 export const optional = <F extends Field>(field: F): F & { optional: true } => ({ ...field, optional: true })
 /** Has this value where it is left out. */

@@ -62,11 +62,16 @@ const short = (um: number) => say(um, 'µm', 1).split(' ')[0]!.replace(/\.0$/, '
 const y = (i: number) => 34 + i * (rows.value.length > 3 ? 44 : 60)
 const ends = computed(() => [got('minClearanceUm'), got('maxClearanceUm')].filter(Number.isFinite))
 const words = (um: number) => (um < 0 ? `${say(-um, 'µm', 1)} interference` : `${say(um, 'µm', 1)} clearance`)
+const said = computed(
+  () =>
+    ends.value.map(words).join(' to ') ||
+    rows.value.map(one => `${one.name}, ${short(one.low)} to ${short(one.high)} from nominal`).join('; '),
+)
 const bottom = computed(() => y(rows.value.length) + 8)
 </script>
 
 <template>
-  <svg class="draw" :viewBox="`0 0 720 ${bottom + 34}`" role="img" :aria-label="ends.map(words).join(' to ')">
+  <svg class="draw" :viewBox="`0 0 720 ${bottom + 34}`" role="img" :aria-label="said">
     <path :d="`M${x(0)} 14 V${bottom}`" class="centre" />
     <text :x="x(0)" :y="bottom + 20" text-anchor="middle" class="dim">{{ say(nominal, 'mm', 3) }}</text>
     <g v-for="(one, i) in rows" :key="one.name">

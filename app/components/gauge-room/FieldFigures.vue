@@ -9,9 +9,9 @@ const why = ref<string | null>(null)
 const { system } = useDisplay()
 const isFull = computed(() => props.texts.length >= props.field.most)
 function take() {
-  // Several at once come from a sheet or a gauge: parted by blanks, semicolons or lines.
+  // Several at once come from a sheet or a gauge: parted by blanks, semicolons or lines. A blank before a fraction parts nothing.
   const words = text.value
-    .split(/[;\n\t]| {1,}(?=[-+\d.])/)
+    .split(/[;\n\t]| {1,}(?=[-+\d.])(?!\d+\/\d)/)
     .map(one => one.trim())
     .filter(Boolean)
   if (!words.length) return

@@ -33,10 +33,10 @@ const wrong = (row: Texts) =>
       <thead>
         <tr>
           <th v-for="[key, column] in columns" :key="key" scope="col">
-            {{ column.label
-            }}<span v-if="unitOf(column as { unit?: string })" class="unit">
-              {{ unitOf(column as { unit?: string }) }}</span
-            >
+            {{ column.label }}
+            <span v-if="unitOf(column as { unit?: string })" class="unit">{{
+              unitOf(column as { unit?: string })
+            }}</span>
           </th>
           <th>
             <span class="sr">Take away</span>
@@ -153,7 +153,6 @@ td.choice {
 .unit {
   font-family: var(--figures);
   font-size: 12px;
-  margin-left: 4px;
 }
 td.choice .field {
   padding: 6px 2px;

@@ -51,10 +51,10 @@ function echo(key: string, field: Field): string {
 const chips = (field: Field) =>
   field.type === 'choice' && field.choices.length <= 6 && field.choices.join('').length < 90
 /** A label belongs to one input; a group of buttons or a table has its own name. */
-const hasInput = (key: string, field: Field) =>
+const hasInput = (field: Field) =>
   field.type === 'number' ||
   field.type === 'text' ||
-  (field.type === 'list' && key !== 'squares') ||
+  (field.type === 'list' && !field.ticked) ||
   (field.type === 'choice' && !chips(field))
 const toggle = (key: string, one: string) => {
   const now = (props.texts[key] as string[]) ?? []
@@ -78,10 +78,7 @@ const toggle = (key: string, one: string) => {
         </button>
       </template>
       <template v-else>
-        <component
-          :is="hasInput(key, field) ? 'label' : 'p'"
-          class="label"
-          :for="hasInput(key, field) ? key : undefined"
+        <component :is="hasInput(field) ? 'label' : 'p'" class="label" :for="hasInput(field) ? key : undefined"
           >{{ field.label }}<span v-if="field.optional && !field.only" class="soft"> · if known</span>
         </component>
         <div v-if="field.type === 'number'" class="take">
@@ -146,7 +143,7 @@ const toggle = (key: string, one: string) => {
           </button>
         </div>
         <ContactGrid
-          v-else-if="field.type === 'list' && key === 'squares'"
+          v-else-if="field.type === 'list' && field.ticked"
           :squares="texts[key] as string[]"
           @change="emit('set', key, $event)"
         />

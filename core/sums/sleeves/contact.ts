@@ -1,7 +1,7 @@
 import { holdAgainst } from '../../verdict.ts'
 import { blueContact, CONTACT_COLUMNS, CONTACT_ROWS } from '../../sleeves/index.ts'
 import { answering, defineSum, line, say } from '../define.ts'
-import { flag, list, number, optional } from '../fields.ts'
+import { flag, list, number, optional, ticked } from '../fields.ts'
 import { hold } from '../limits.ts'
 
 export const contactSum = defineSum({
@@ -11,12 +11,14 @@ export const contactSum = defineSum({
   about: 'How much of a bearing half carries, and where, from a grid that is ticked.',
   source: 'projected area, 4 along by 6 round',
   fields: {
-    squares: list(
-      `Squares, ${CONTACT_ROWS} rows of ${CONTACT_COLUMNS}`,
-      '1',
-      [0, 1],
-      [24, 24],
-      '0, 0.5 or 1, row by row from the stated end',
+    squares: ticked(
+      list(
+        `Squares, ${CONTACT_ROWS} rows of ${CONTACT_COLUMNS}`,
+        '1',
+        [0, 1],
+        [24, 24],
+        '0, 0.5 or 1, row by row from the stated end',
+      ),
     ),
     minShare: optional(number('Least share', '%', [0, 100])),
     closeUp: flag('Judge where it lies, too'),

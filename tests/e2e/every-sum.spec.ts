@@ -1,0 +1,145 @@
+import { expect, test, type Page } from '@playwright/test'
+import { CRAFT_TITLES, CRAFTS, sumsOf } from '../../core/sums/index.ts'
+import { signIn } from './hands.ts'
+
+const give = (page: Page) => page.getByRole('region', { name: 'What you give' })
+const get = (page: Page) => page.getByRole('region', { name: 'What you get' })
+const field = (page: Page, key: string) => page.locator(`[data-test=field-${key}]`)
+const value = (page: Page, key: string) => page.locator(`[data-test=value-${key}]`)
+const verdict = (page: Page, key: string) => page.locator(`[data-test=verdict-${key}]`)
+
+/** What the page complains of in its console; nothing, when all is well. */
+function complaints(page: Page): string[] {
+  const heard: string[] = []
+  page.on('console', message => message.type() === 'error' && heard.push(message.text()))
+  page.on('pageerror', error => heard.push(error.message))
+  return heard
+}
+
+test('every sum of every craft opens on its example, is reached by touch, and is emptied without a fault', async ({
+  page,
+}) => {
+  const heard = complaints(page)
+  await signIn(page)
+  await page.goto('/gauge-room/fits')
+  for (const craft of CRAFTS) {
+    await page
+      .getByRole('navigation', { name: 'Crafts' })
+      .getByRole('link', { name: CRAFT_TITLES[craft], exact: true })
+      .click()
+    for (const sum of sumsOf(craft)) {
+      await page.getByRole('navigation', { name: /^Sums/ }).getByRole('link', { name: sum.title, exact: true }).click()
+      await expect(give(page).getByRole('heading', { name: sum.title, exact: true })).toBeVisible()
+      await expect(give(page).getByText('Example figures')).toBeVisible()
+      await expect(get(page).locator('[data-test=copy-text]'), sum.name).toBeVisible({ timeout: 30_000 })
+      expect(await page.locator('main').innerText(), sum.name).not.toMatch(/NaN|Infinity|undefined|\bnull\b/)
+      await page.locator('[data-test=clear]').click()
+      const left = get(page).locator('[data-test=why-not]').or(get(page).locator('[data-test=copy-text]'))
+      await expect(left, sum.name).toBeVisible({ timeout: 30_000 })
+      expect(await page.locator('main').innerText(), sum.name).not.toMatch(/NaN|Infinity|undefined|\bnull\b/)
+    }
+  }
+  expect(heard).toEqual([])
+})
+
+test('lifting: the hook carries all, a choked sling keeps less, and the plan is another’s', async ({ page }) => {
+  await signIn(page)
+  await page.goto('/gauge-room/rigging?sum=lift-plan')
+  await expect(value(page, 'item2Percent')).toContainText('93')
+  await expect(verdict(page, 'item2Percent')).toContainText('Thin')
+  await page.getByLabel('Carries, row 2').selectOption('a choked leg')
+  await expect(value(page, 'item2Percent')).toContainText('116')
+  await expect(get(page)).toContainText('Overloaded: it may part without warning')
+  await page.getByLabel('Carries, row 2').selectOption('the whole load')
+  await expect(value(page, 'item2Percent')).toContainText('153')
+  await field(page, 'fromVerticalDeg').fill('61')
+  await expect(verdict(page, 'fromVerticalDeg')).toContainText('Out')
+  await expect(get(page)).toContainText('competent person')
+})
+
+test('proving: a gauge reading is no absolute one, and says so', async ({ page }) => {
+  await signIn(page)
+  await page.goto('/gauge-room/proving?sum=leak-test')
+  await expect(value(page, 'dropMPa')).toContainText('0.00073')
+  await field(page, 'startMPaAbs').fill('6 barg')
+  await expect(give(page).getByRole('alert')).toContainText('gauge pressure; this field takes absolute')
+  await field(page, 'startMPaAbs').fill('6 bar')
+  await expect(give(page).getByRole('alert')).toContainText('Gauge or absolute?')
+  await expect(field(page, 'startMPaAbs')).toHaveValue('6 bar')
+  await field(page, 'startMPaAbs').fill('7.013 bara')
+  await expect(page.locator('[data-test=echo-startMPaAbs]')).toHaveText('= 0.7013 MPa')
+  await expect(value(page, 'dropMPa')).toContainText('0.00073')
+})
+
+test('proving: a run is logged in its own unit, and what does not apply is not asked', async ({ page }) => {
+  await signIn(page)
+  await page.goto('/gauge-room/proving?sum=run-record')
+  await expect(value(page, 'last')).toContainText('°C')
+  await page.getByRole('button', { name: 'Change these' }).click()
+  await give(page).getByRole('button', { name: 'vibration, mm/s' }).click()
+  await expect(value(page, 'last')).toContainText('mm/s')
+  await expect(field(page, 'ambient')).toBeHidden()
+  await expect(value(page, 'rise')).toBeHidden()
+  await field(page, 'max').fill('4.5')
+  await expect(verdict(page, 'greatest')).toContainText('Out')
+})
+
+test('joints: both ways of the sum from one torque, and the lubricant said loudly', async ({ page }) => {
+  await signIn(page)
+  await page.goto('/gauge-room/joints?sum=preload')
+  await expect(value(page, 'preloadFrictionN')).toContainText('30 866')
+  await expect(get(page)).toContainText('half as much load again')
+  await give(page).getByRole('button', { name: 'moly or copper paste' }).click()
+  await field(page, 'torqueNm').fill('125 ft-lb')
+  await expect(page.locator('[data-test=echo-torqueNm]')).toContainText('= 169.477')
+  await expect(verdict(page, 'proofPercent')).toContainText('Out')
+  await field(page, 'headFriction').fill('')
+  await expect(value(page, 'preloadFrictionN')).toBeHidden()
+  await field(page, 'thread').fill('M42')
+  await expect(page.locator('[data-test=why-not]')).toContainText('8.8 is not defined for 42 mm')
+})
+
+test('joints: a split line crosses from side to side', async ({ page }) => {
+  await signIn(page)
+  await page.goto('/gauge-room/joints?sum=bolt-order')
+  await give(page).getByRole('button', { name: 'along a split line' }).click()
+  await expect(page.locator('[data-test=why-not]')).toContainText('Say how many bolts a side has')
+  await field(page, 'along').fill('5')
+  await give(page).getByRole('button', { name: 'middle outwards' }).click()
+  await expect(page.getByRole('img', { name: 'middle outwards: 3 8 2 9 4 7 5 6 10 1' })).toBeVisible()
+})
+
+test('marks: which way round, silence is not a yes', async ({ page }) => {
+  await signIn(page)
+  await page.goto('/gauge-room/marks?sum=facing')
+  await expect(verdict(page, 'wrongCount')).toContainText('Out')
+  await expect(get(page)).toContainText('Lip seal: pressure lifts the lip')
+  await page.getByLabel('It stands so, row 1').selectOption('yes')
+  await expect(verdict(page, 'wrongCount')).toContainText('Open')
+  await page.getByLabel('It stands so, row 3').selectOption('yes')
+  await expect(verdict(page, 'wrongCount')).toContainText('Holds')
+})
+
+test('seals: wear on one side of a slot tells which way it turned', async ({ page }) => {
+  await signIn(page)
+  await page.goto('/gauge-room/seals?sum=drive-wear')
+  await expect(value(page, 'turned')).toHaveText('clockwise')
+  await give(page).getByRole('button', { name: 'part that drives' }).click()
+  await expect(value(page, 'turned')).toHaveText('anticlockwise')
+  await expect(
+    page.getByRole('img', { name: 'Slot worn on its clockwise side: it turned anticlockwise' }),
+  ).toBeVisible()
+})
+
+test('readings: what was written, in every unit it is met in', async ({ page }) => {
+  await signIn(page)
+  await page.goto('/gauge-room/gauging?sum=quantities')
+  await field(page, 'text').fill('225 ft-lb')
+  await expect(page.locator('[data-test=why-not]')).toContainText('unit of torque')
+  await give(page).getByLabel('It is a').selectOption('torque')
+  await expect(value(page, 'value')).toContainText('305.059')
+  await expect(page.locator('[data-test="value-kgf·m"]')).toContainText('31.107')
+  await field(page, 'text').fill('1.234,5 Nm')
+  await expect(page.locator('[data-test=why-not]')).toContainText('one decimal mark')
+  await expect(field(page, 'text')).toHaveValue('1.234,5 Nm')
+})
