@@ -79,16 +79,16 @@ watch(
     <p class="soft">
       {{ joint.hand === 'left' ? 'Left-hand' : 'Right-hand' }} {{ joint.thread }}, class {{ joint.class }},
       {{ joint.lubricant }}. {{ joint.pattern.charAt(0).toUpperCase() + joint.pattern.slice(1) }} order, seen from
-      {{ joint.seenFrom === 'above' ? 'above' : `the ${joint.seenFrom}` }}: {{ PATTERN_REASONS[joint.pattern] }}.
+      {{ joint.seenFrom === 'above' ? 'above' : `the ${joint.seenFrom}`
+      }}{{ begun ? '' : `: ${PATTERN_REASONS[joint.pattern]}` }}.
     </p>
     <div class="work">
       <BoltRing :joint="joint" :progress="progress" />
       <div>
         <template v-if="progress.next">
           <p class="next" data-test="bolt" :data-bolt="progress.next" :data-target="progress.wanted.targetNm">
-            Bolt {{ progress.next }}
+            Bolt {{ progress.next }} <span v-if="then.length" class="then soft">then {{ then.join(', ') }}</span>
           </p>
-          <p v-if="then.length" class="soft">then {{ then.join(', ') }}</p>
           <p class="soft">
             wanted <span class="figures">{{ fixed(progress.wanted.targetNm, 1) }}</span> N·m,
             <span class="figures"
@@ -119,14 +119,12 @@ watch(
             <VerdictMark :verdict="one.verdict" :word="false" />
           </li>
         </ul>
+        <button v-if="begun && !job.state.signed" class="btn" @click="slacken">Slacken and start again</button>
       </div>
     </div>
     <ReadingBand v-if="progress.next" :limits="limits" :value="value" :verdict="verdict" :decimals="0" />
     <p v-for="fault in progress.faults" :key="fault" class="why" role="alert">{{ fault }}</p>
     <p v-if="why" class="why" role="alert">{{ why }}</p>
-    <div>
-      <button v-if="begun && !job.state.signed" class="btn" @click="slacken">Slacken and start again</button>
-    </div>
   </div>
 </template>
 
@@ -164,6 +162,13 @@ form .field {
   gap: 16px;
   border-top: 1px solid var(--line);
   padding: 4px 2px;
+}
+.then {
+  font: 400 16px var(--words);
+}
+.newest + .btn {
+  width: 100%;
+  margin-top: 4px;
 }
 .whole {
   font-size: 18px;

@@ -115,7 +115,7 @@ const width = computed(() => (sections.value.length > 1 ? Math.min(w.value, 104)
           :class="low < 0 ? 'bad' : 'room'"
           style="stroke: var(--outline)"
         />
-        <text x="406" :y="42 + i * 68">{{ name }}</text>
+        <text x="690" :y="42 + i * 68" text-anchor="end">{{ name }}</text>
         <text :x="x(low)" :y="89 + i * 68" class="dim small" text-anchor="middle">{{ short(low) }}</text>
         <text :x="x(high)" :y="89 + i * 68" class="dim small" text-anchor="middle">{{ short(high) }}</text>
       </g>

@@ -33,8 +33,7 @@ const wrong = (row: Texts) =>
       <thead>
         <tr>
           <th v-for="[key, column] in columns" :key="key" scope="col">
-            {{ column.label }}
-            <span v-if="unitOf(column as { unit?: string })" class="unit">{{
+            {{ column.label }}&nbsp;<span v-if="unitOf(column as { unit?: string })" class="unit">{{
               unitOf(column as { unit?: string })
             }}</span>
           </th>
