@@ -37,6 +37,8 @@ export interface ShrinkFit {
 }
 
 export interface Shrunk {
+  /** The fitted diameter, middle of the hub's readings. */
+  interfaceMm: number
   /** Interference that grips, after the peaks are smoothed: 0.8·(Rz + Rz) off the least. */
   gripUm: number
   grip: Pressed
@@ -92,6 +94,7 @@ export function shrinkFit(fit: ShrinkFit): Result<Shrunk> {
   const coolShaftToC =
     plainCool < -80 && fit.shaftOf === 'carbon steel' ? fit.ambientC - moveK(DEEP_COLD_STEEL) : plainCool
   return accept({
+    interfaceMm: d,
     gripUm,
     grip: grip.value,
     strainUm,

@@ -6,6 +6,9 @@ export interface Runout {
   tirUm: number
   /** Amplitude of the first harmonic: eccentricity, half of what a bend alone would show as TIR. */
   eccentricityUm: number
+  /** Its two parts, from reading 1: a = 2/n·Σ r·cos, b = 2/n·Σ r·sin. */
+  cosineUm: number
+  sineUm: number
   /** How much further to turn from reading 1, in the turning direction, until the high spot is under the dial: 0 to 360. */
   highSpotDeg: number
   /** TIR of what is left when mean and first harmonic are taken off: lobes, ovality, damage. */
@@ -30,6 +33,8 @@ export function reduceRunout(readingsUm: readonly number[]): Result<Runout> {
   return accept({
     tirUm: rangeOf(readingsUm),
     eccentricityUm: Math.hypot(a, b),
+    cosineUm: a,
+    sineUm: b,
     highSpotDeg: withinTurn((Math.atan2(b, a) * 180) / Math.PI),
     formErrorUm: rangeOf(rest),
     coarse: n < 8,

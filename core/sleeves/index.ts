@@ -1,4 +1,4 @@
-export { stripReading, stripScaleClearanceMm, type StripReading } from './strip.ts'
+export { readStripScale, stripReading, type ScaleReading, type StripReading } from './strip.ts'
 export { reduceStrips, journalSkew, type StripSet, type HornGaps, type Skew } from './strips.ts'
 export { capPinch, type Pinch, type PinchEnd } from './pinch.ts'
 export { runningClearance, CLEARANCE_SCHOOLS, type RunningClearance } from './running.ts'

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { must, near, refused } from '../../tests/must.ts'
 import strip from '../../tests/vectors/plastic-strip.json'
-import { stripReading, stripScaleClearanceMm } from './index.ts'
+import { readStripScale, stripReading } from './index.ts'
 
 describe('gauging strip', () => {
   it.each(strip.cases)('worked case %#', ({ input, expect: wanted }) =>
@@ -24,10 +24,10 @@ describe('gauging strip', () => {
       [0.8, 0.076],
       [1.6, 0.038],
     ] as const
-    near(must(stripScaleClearanceMm(scale, 1)), 0.063)
-    near(must(stripScaleClearanceMm(scale, 0.8)), 0.076)
-    near(must(stripScaleClearanceMm(scale, 1.6)), 0.038)
-    refused(stripScaleClearanceMm(scale, 1.7))
-    refused(stripScaleClearanceMm(scale.slice(0, 1), 1))
+    near(must(readStripScale(scale, 1)).clearanceMm, 0.063)
+    near(must(readStripScale(scale, 0.8)).clearanceMm, 0.076)
+    near(must(readStripScale(scale, 1.6)).clearanceMm, 0.038)
+    refused(readStripScale(scale, 1.7))
+    refused(readStripScale(scale.slice(0, 1), 1))
   })
 })

@@ -22,14 +22,18 @@ export function stripReading(stripDiameterMm: number, widthMm: number): Result<S
   return accept({ clearanceMm, wants: share > 0.5 ? 'thicker' : share < 0.2 ? 'thinner' : null })
 }
 
+type ScaleLine = readonly [widthMm: number, clearanceMm: number]
+export interface ScaleReading {
+  clearanceMm: number
+  /** The two lines of the scale that it was read between; twice the same where it stands on one. */
+  between: readonly [ScaleLine, ScaleLine]
+}
+
 /**
  * Clearance from the scale printed on the strip's packet, read between its lines. Pairs of width and clearance in mm,
  * in any order. Refused: fewer than two lines, a width outside the scale.
  */
-export function stripScaleClearanceMm(
-  scale: readonly (readonly [widthMm: number, clearanceMm: number])[],
-  widthMm: number,
-): Result<number> {
+export function readStripScale(scale: readonly ScaleLine[], widthMm: number): Result<ScaleReading> {
   const lines = [...scale].sort((a, b) => a[0] - b[0])
   if (lines.length < 2) return refuse('Type at least two lines of the printed scale.')
   const above = lines.findIndex(([width]) => width >= widthMm)
@@ -39,5 +43,5 @@ export function stripScaleClearanceMm(
     )
   const [high, low] = [lines[above]!, lines[Math.max(0, above - 1)]!]
   const share = high[0] === low[0] ? 0 : (widthMm - low[0]) / (high[0] - low[0])
-  return accept(low[1] + share * (high[1] - low[1]))
+  return accept({ clearanceMm: low[1] + share * (high[1] - low[1]), between: [low, high] })
 }

@@ -167,10 +167,11 @@ export function say(value: number, decimals = 3): string {
     .replace(/\.$/, '')
 }
 
+/** A line of a working; a figure below nought that follows an operator is put in brackets, as one writes it. */
 export const line = (what: string, rule: string, sum: string, gives: string): WorkingLine => ({
   what,
   rule,
-  sum,
+  sum: sum.replace(/([−+·/] ?)(-\d[\d.]*)/g, '$1($2)'),
   gives,
 })
 

@@ -182,6 +182,21 @@ describe('what is refused, and why', () => {
   ] as const)('%s %j', (name, changes, why) => refused(withChanges(name, changes), why))
 })
 
+describe('workings', () => {
+  const sums = (name: string, changes: Record<string, unknown> = {}) =>
+    must(withChanges(name, changes)).working.map(one => one.sum)
+  it('have their numbers put in, those below nought in brackets', () => {
+    expect(sums('limits-and-fits', { hole: 'K7', shaft: 'h6' })).toEqual(['9 − (-19)', '-21 − 0'])
+    expect(sums('runout')[0]).toBe('34 − (-24)')
+    expect(sums('press-fit')[0]).toBe(
+      '0.06/(60·(((110² + 60²)/(110² − 60²) + 0.3)/210000 + ((60² + 0²)/(60² − 0²) − 0.3)/210000))',
+    )
+    expect(sums('shrink-fit', { hubOf: 'bronze' })[2]).toBe('38 + 80.008·(11.7·25 − 18·40)/1000')
+    expect(sums('plastic-strip')[1]).toBe('0.098 + (0.6 − 0.5)/(0.7 − 0.5)·(0.07 − 0.098)')
+    expect(sums('plastic-strip', { widthMm: 0.5 })[1]).toBe('0.098, on a line of the scale')
+  })
+})
+
 describe('schools, side by side', () => {
   it.each([
     ['mounting-temperature', ['Induction', 'Oil bath', 'Oven']],

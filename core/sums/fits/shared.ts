@@ -14,13 +14,13 @@ export const ends = (hole: ToleranceLimits, shaft: ToleranceLimits) => [
   line(
     'Greatest clearance',
     'hole upper − shaft lower',
-    `${say(hole.upperUm, 1)} − (${say(shaft.lowerUm, 1)})`,
+    `${say(hole.upperUm, 1)} − ${say(shaft.lowerUm, 1)}`,
     `${say(hole.upperUm - shaft.lowerUm, 1)} µm`,
   ),
   line(
     'Least clearance',
     'hole lower − shaft upper',
-    `${say(hole.lowerUm, 1)} − (${say(shaft.upperUm, 1)})`,
+    `${say(hole.lowerUm, 1)} − ${say(shaft.upperUm, 1)}`,
     `${say(hole.lowerUm - shaft.upperUm, 1)} µm`,
   ),
 ]

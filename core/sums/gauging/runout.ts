@@ -22,55 +22,68 @@ export const runoutSum = defineSum({
   },
   example: { readingsUm: [2, 21, 34, 30, 9, -12, -24, -19], maxUm: 60 },
   work: ({ readingsUm, maxUm }) =>
-    answering(reduceRunout(readingsUm), ({ tirUm, eccentricityUm, highSpotDeg, formErrorUm, coarse }) => ({
-      figures: [
-        {
-          key: 'tirUm',
-          what: 'Run-out, total',
-          value: tirUm,
-          unit: 'µm',
-          decimals: 1,
-          held: hold(
-            tirUm,
-            { max: maxUm },
-            {
-              high:
-                formErrorUm > tirUm / 2
-                  ? 'the surface is worn or oval: read the journal again before calling it bent'
-                  : 'the shaft is bent or its centres are off: seals leak and bearings run hot',
-            },
+    answering(
+      reduceRunout(readingsUm),
+      ({ tirUm, eccentricityUm, cosineUm, sineUm, highSpotDeg, formErrorUm, coarse }) => ({
+        figures: [
+          {
+            key: 'tirUm',
+            what: 'Run-out, total',
+            value: tirUm,
+            unit: 'µm',
+            decimals: 1,
+            held: hold(
+              tirUm,
+              { max: maxUm },
+              {
+                high:
+                  formErrorUm > tirUm / 2
+                    ? 'the surface is worn or oval: read the journal again before calling it bent'
+                    : 'the shaft is bent or its centres are off: seals leak and bearings run hot',
+              },
+            ),
+          },
+          { key: 'eccentricityUm', what: 'Eccentricity (bend)', value: eccentricityUm, unit: 'µm', decimals: 1 },
+          {
+            key: 'highSpotDeg',
+            what: 'Turn on until the high spot is under the dial',
+            value: highSpotDeg,
+            unit: '°',
+            decimals: 0,
+          },
+          { key: 'formErrorUm', what: 'Form, bend taken off', value: formErrorUm, unit: 'µm', decimals: 1 },
+        ],
+        working: [
+          line(
+            'Run-out',
+            'greatest − least',
+            `${say(Math.max(...readingsUm), 1)} − ${say(Math.min(...readingsUm), 1)}`,
+            `${say(tirUm, 1)} µm`,
           ),
-        },
-        { key: 'eccentricityUm', what: 'Eccentricity (bend)', value: eccentricityUm, unit: 'µm', decimals: 1 },
-        {
-          key: 'highSpotDeg',
-          what: 'Turn on until the high spot is under the dial',
-          value: highSpotDeg,
-          unit: '°',
-          decimals: 0,
-        },
-        { key: 'formErrorUm', what: 'Form, bend taken off', value: formErrorUm, unit: 'µm', decimals: 1 },
-      ],
-      working: [
-        line(
-          'Run-out',
-          'greatest − least',
-          `${say(Math.max(...readingsUm), 1)} − ${say(Math.min(...readingsUm), 1)}`,
-          `${say(tirUm, 1)} µm`,
-        ),
-        line('First harmonic', 'e = √(a² + b²)', `n = ${readingsUm.length}`, `${say(eccentricityUm, 1)} µm`),
-        line('High spot', 'atan2(b, a)', 'further on, in the turning direction', `${say(highSpotDeg, 0)}°`),
-        line(
-          'Form',
-          'what is left when mean and first harmonic are off',
-          'greatest − least of the rest',
-          `${say(formErrorUm, 1)} µm`,
-        ),
-      ],
-      notes: [
-        `On the shaft itself the high spot lies ${say(highSpotDeg, 0)}° from the first mark against the turning direction.`,
-        ...(coarse ? ['Fewer than eight readings can miss 30 % and take three lobes for a bend.'] : []),
-      ],
-      reading: { kind: 'runout', tries: [readingsUm.map(um => um / 1000)] },
-    })),
+          line(
+            'First harmonic',
+            'e = √(a² + b²)',
+            `√((${say(cosineUm, 1)})² + (${say(sineUm, 1)})²), n = ${readingsUm.length}`,
+            `${say(eccentricityUm, 1)} µm`,
+          ),
+          line(
+            'High spot, further on',
+            'atan2(b, a)',
+            `atan2(${say(sineUm, 1)}, ${say(cosineUm, 1)})`,
+            `${say(highSpotDeg, 0)}°`,
+          ),
+          line(
+            'Form',
+            'what is left when mean and first harmonic are off',
+            'greatest − least of the rest',
+            `${say(formErrorUm, 1)} µm`,
+          ),
+        ],
+        notes: [
+          `On the shaft itself the high spot lies ${say(highSpotDeg, 0)}° from the first mark against the turning direction.`,
+          ...(coarse ? ['Fewer than eight readings can miss 30 % and take three lobes for a bend.'] : []),
+        ],
+        reading: { kind: 'runout', tries: [readingsUm.map(um => um / 1000)] },
+      }),
+    ),
 })

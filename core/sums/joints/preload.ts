@@ -32,6 +32,15 @@ function frictionLoad(
   return preloadByFrictionN(torqueNm, { diameterMm, pitchMm, threadFriction, headFriction, headMeanDiameterMm })
 }
 
+function frictionWithNumbers(
+  { threadFriction = 0, headFriction = 0, headMeanDiameterMm = 0 }: Friction,
+  torqueNm: number,
+  { diameterMm, pitchMm }: Thread,
+): string {
+  const thread = `${say(threadFriction)}·${say(diameterMm - 0.64952 * pitchMm)}/1.732`
+  return `${say(torqueNm, 1)}·1000/(${say(pitchMm)}/2π + ${thread} + ${say(headFriction)}·${say(headMeanDiameterMm)}/2)`
+}
+
 export const preloadSum = defineSum({
   name: 'preload',
   craft: 'joints',
@@ -121,7 +130,7 @@ export const preloadSum = defineSum({
                 line(
                   'By friction',
                   'T/(P/2π + µt·d2/(2·cos 30°) + µh·Dkm/2)',
-                  `${say(torqueNm - prevailingNm, 1)}·1000/(…µt ${say(friction.threadFriction!)}, µh ${say(friction.headFriction!)}, Dkm ${say(friction.headMeanDiameterMm!)})`,
+                  frictionWithNumbers(friction, torqueNm - prevailingNm, read.value),
                   `${say(byFriction.value, 0)} N`,
                 ),
               ]

@@ -1,4 +1,4 @@
-import { pressFit } from '../../fits/index.ts'
+import { pressFit, type PressFit } from '../../fits/index.ts'
 import { holdAgainst } from '../../verdict.ts'
 import { answering, defineSum, line, say } from '../define.ts'
 import { fallback, number, optional } from '../fields.ts'
@@ -6,6 +6,14 @@ import { SIZE, FRICTION, YIELD } from './shared.ts'
 
 const E = [100, 1000000] as const
 const POISSON = [0, 0.499] as const
+
+/** The pressure's formula with this fit's own figures put in. */
+function pressureWithNumbers(fit: PressFit): string {
+  const [δ, d, D, di] = [say(fit.interferenceMm, 4), say(fit.interfaceMm), say(fit.outerMm), say(fit.innerBoreMm)]
+  const hub = `((${D}² + ${d}²)/(${D}² − ${d}²) + ${say(fit.outerPoisson)})/${say(fit.outerEMPa, 0)}`
+  const shaft = `((${d}² + ${di}²)/(${d}² − ${di}²) − ${say(fit.innerPoisson)})/${say(fit.innerEMPa, 0)}`
+  return `${δ}/(${d}·(${hub} + ${shaft}))`
+}
 
 export const pressFitSum = defineSum({
   name: 'press-fit',
@@ -74,8 +82,8 @@ export const pressFitSum = defineSum({
       working: [
         line(
           'Pressure',
-          'δ/(d·((D² + d²)/(D² − d²) + ν)/E + …)',
-          `δ = ${say(fit.interferenceMm, 4)}, d = ${say(fit.interfaceMm)}, D = ${say(fit.outerMm)}, di = ${say(fit.innerBoreMm)}`,
+          'δ/(d·(((D² + d²)/(D² − d²) + νh)/Eh + ((d² + di²)/(d² − di²) − νs)/Es))',
+          pressureWithNumbers(fit),
           `${say(p.pressureMPa, 2)} MPa`,
         ),
         line(
@@ -88,7 +96,7 @@ export const pressFitSum = defineSum({
         line(
           'Stress',
           '√(σθ² + σθ·p + p²)',
-          `σθ = ${say(p.hubHoopMPa, 1)}, p = ${say(p.pressureMPa, 1)}`,
+          `√(${say(p.hubHoopMPa, 1)}² + ${say(p.hubHoopMPa, 1)}·${say(p.pressureMPa, 1)} + ${say(p.pressureMPa, 1)}²)`,
           `${say(p.hubEquivalentMPa, 1)} MPa`,
         ),
       ],

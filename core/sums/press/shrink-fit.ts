@@ -1,9 +1,11 @@
-import { FIT_MATERIAL_NAMES, shrinkFit } from '../../fits/index.ts'
+import { FIT_MATERIAL_NAMES, FIT_MATERIALS, shrinkFit, type FitMaterial } from '../../fits/index.ts'
 import { holdAgainst } from '../../verdict.ts'
 import { answering, defineSum, line, say } from '../define.ts'
 import { choice, fallback, number, optional } from '../fields.ts'
 import { hold } from '../limits.ts'
 import { SIZE, FRICTION, YIELD } from './shared.ts'
+
+const grows = (material: FitMaterial) => say(FIT_MATERIALS[material].expansion, 1)
 
 export const shrinkFitSum = defineSum({
   name: 'shrink-fit',
@@ -126,13 +128,13 @@ export const shrinkFitSum = defineSum({
         line(
           'Running grip',
           'δ + d·(αs·(Ts − 20) − αh·(Th − 20))',
-          `${say(made.gripUm, 1)} + d·(…${say(fit.shaftRunningC)} °C, …${say(fit.hubRunningC)} °C)`,
+          `${say(made.gripUm, 1)} + ${say(made.interfaceMm)}·(${grows(fit.shaftOf)}·${say(fit.shaftRunningC - 20)} − ${grows(fit.hubOf)}·${say(fit.hubRunningC - 20)})/1000`,
           `${say(made.runningGripUm, 1)} µm`,
         ),
         line(
           'Heat',
           'ambient + (δ + room)/(α·d)',
-          `${say(fit.ambientC)} + (${say(made.strainUm, 1)} + ${say(fit.assemblyClearanceUm)})/(α·d)`,
+          `${say(fit.ambientC)} + (${say(made.strainUm, 1)} + ${say(fit.assemblyClearanceUm)})·1000/(${grows(fit.hubOf)}·${say(made.interfaceMm)})`,
           `${say(made.heatHubToC, 0)} °C`,
         ),
       ],

@@ -85,7 +85,7 @@ export const driveUpSum = defineSum({
         line(
           'Travel',
           taper === '1:12' ? '15 to 16 × reduction' : '15 to 16 × 2.5 × reduction',
-          `from firm contact`,
+          `15 and 16·${taper === '1:12' ? '' : '2.5·'}${say(reduction.leastUm, 0)} and ${say(reduction.greatestUm, 0)}/1000, from firm contact`,
           `${say(travelMm.least, 2)} to ${say(travelMm.greatest, 2)} mm`,
         ),
         line(

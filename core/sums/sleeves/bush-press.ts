@@ -85,7 +85,7 @@ export const bushPressSum = defineSum({
         line(
           'Closure',
           '2·p·d²·di/((d² − di²)·E)',
-          `p = ${say(made.pressureMPa, 2)} MPa`,
+          `2·${say(made.pressureMPa, 2)}·${say(bush.housingBoreMm)}²·${say(bush.bushBoreMm)}/((${say(bush.housingBoreMm)}² − ${say(bush.bushBoreMm)}²)·${say(bush.bushEMPa, 0)})`,
           `${say(made.boreClosureMm, 4)} mm`,
         ),
         line(

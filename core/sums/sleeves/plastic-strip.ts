@@ -1,9 +1,16 @@
 import { accept } from '../../result.ts'
-import { stripReading, stripScaleClearanceMm } from '../../sleeves/index.ts'
+import { readStripScale, stripReading, type ScaleReading } from '../../sleeves/index.ts'
 import { defineSum, line, say } from '../define.ts'
 import { number, optional, rows } from '../fields.ts'
 import { hold, makerMax, makerMin } from '../limits.ts'
 import { GAP, WIDTH, STRIP, NARROW, VOID, wants } from './shared.ts'
+
+/** The scale's two lines and the width between them, put in. */
+function betweenLines({ between: [low, high] }: ScaleReading, widthMm: number): string {
+  if (low[0] === high[0]) return `${say(low[1], 4)}, on a line of the scale`
+  const share = `(${say(widthMm)} − ${say(low[0])})/(${say(high[0])} − ${say(low[0])})`
+  return `${say(low[1], 4)} + ${share}·(${say(high[1], 4)} − ${say(low[1], 4)})`
+}
 
 export const plasticStripSum = defineSum({
   name: 'plastic-strip',
@@ -39,13 +46,13 @@ export const plasticStripSum = defineSum({
     const byVolume = stripReading(stripDiameterMm, widthMm)
     if (!byVolume.ok) return byVolume
     const printed = scale?.length
-      ? stripScaleClearanceMm(
+      ? readStripScale(
           scale.map(one => [one.widthMm, one.clearanceMm] as const),
           widthMm,
         )
       : null
     if (printed && !printed.ok) return printed
-    const value = printed?.value ?? byVolume.value.clearanceMm
+    const value = printed?.value.clearanceMm ?? byVolume.value.clearanceMm
     const held = hold(value, { min: minMm, max: maxMm }, NARROW)
     const unfit = !printed && byVolume.value.wants
     return accept({
@@ -68,13 +75,20 @@ export const plasticStripSum = defineSum({
           `${say(byVolume.value.clearanceMm, 4)} mm`,
         ),
         ...(printed
-          ? [line('By printed scale', 'between its lines', `w = ${say(widthMm)}`, `${say(printed.value, 4)} mm`)]
+          ? [
+              line(
+                'By printed scale',
+                'c₁ + (w − w₁)/(w₂ − w₁)·(c₂ − c₁)',
+                betweenLines(printed.value, widthMm),
+                `${say(printed.value.clearanceMm, 4)} mm`,
+              ),
+            ]
           : []),
       ],
       schools: [
         {
           name: 'Printed scale',
-          gives: printed ? `${say(printed.value, 4)} mm` : 'type the lines of its scale',
+          gives: printed ? `${say(printed.value.clearanceMm, 4)} mm` : 'type the lines of its scale',
           why: 'made for this strip, edges and all: to be preferred',
           chosen: Boolean(printed),
         },
