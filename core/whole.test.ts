@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { expect, it } from 'vitest'
-import { greatestCommonDivisor } from './whole.ts'
+import { greatestCommonDivisor, leastCommonMultiple } from './whole.ts'
 
 it.each([
   [12, 18, 6],
@@ -22,3 +22,10 @@ it('divides both, and nothing larger does', () => {
     }),
   )
 })
+
+it.each([
+  [4, 17, 68],
+  [4, 4, 4],
+  [6, 4, 12],
+  [1, 9, 9],
+])('%s and %s meet first in %s', (a, b, multiple) => expect(leastCommonMultiple(a, b)).toBe(multiple))

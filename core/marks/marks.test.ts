@@ -44,6 +44,7 @@ describe('chains of marks', () => {
   it('A–C follows from A–B and B–C', () =>
     expect(must(chainMarks([mark('A', 'B', 90), mark('B', 'C', 120)]))).toEqual({
       anglesDeg: { A: 0, B: 90, C: 210 },
+      symmetries: { A: 1, B: 1, C: 1 },
       contradictions: [],
     }))
   it('goes against a rule’s own direction, too', () =>
@@ -76,6 +77,24 @@ describe('chains of marks', () => {
   it('a symmetric part closes a ring in its steps', () => {
     expect(must(chainMarks([mark('A', 'B', 0), mark('A', 'B', 120, { symmetry: 3 })])).contradictions).toHaveLength(0)
     expect(must(chainMarks([mark('A', 'B', 0), mark('A', 'B', 100, { symmetry: 3 })])).contradictions).toHaveLength(1)
+  })
+  it.each([7, 11, 13, 22, 360])('a part of %s alike places closes in its own steps and nowhere between', symmetry => {
+    const ring = (deg: number) =>
+      must(chainMarks([mark('A', 'B', 0, { symmetry, toleranceDeg: 0.1 }), mark('A', 'B', deg, { toleranceDeg: 0.1 })]))
+    expect(ring((360 / symmetry) * 3).contradictions).toHaveLength(0)
+    expect(ring((360 / symmetry) * 3.5).contradictions).toHaveLength(1)
+    expect(ring(0).symmetries.B).toBe(symmetry)
+  })
+  it('symmetries along a chain leave their common steps', () =>
+    expect(
+      must(chainMarks([mark('A', 'B', 0, { symmetry: 4 }), mark('B', 'C', 10, { symmetry: 6 })])).symmetries,
+    ).toEqual({ A: 1, B: 4, C: 12 }))
+  it('a ring far down a chain is held by its own tolerances, not by those on the way to it', () => {
+    const way = Array.from({ length: 8 }, (_, i) => mark(`p${i}`, `p${i + 1}`, 10, { toleranceDeg: 5 }))
+    const ring = [mark('p8', 'q', 90), mark('q', 'r', 90), mark('p8', 'r', 186)]
+    const { contradictions } = must(chainMarks([...way, ...ring]))
+    expect(contradictions).toHaveLength(1)
+    expect(new Set(contradictions[0]!.rules.flat())).toEqual(new Set(['p8', 'q', 'r']))
   })
   it('angles taken from true positions never contradict', () => {
     const truth = fc.array(fc.integer({ min: 0, max: 359 }), { minLength: 3, maxLength: 6 })

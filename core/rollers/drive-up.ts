@@ -1,5 +1,5 @@
 import { accept, refuse, type Result } from '../result.ts'
-import { greatestCommonDivisor } from '../whole.ts'
+import { leastCommonMultiple } from '../whole.ts'
 import type { Span } from './clearance.ts'
 
 export const TAPERS = { '1:12': 1, '1:30': 2.5 } as const
@@ -69,7 +69,7 @@ export function slotSetting(pitchMm: number, slots: number, tabs: number, wanted
     return refuse('Slots of the nut and tabs of the washer are whole numbers from 1 to 60. Count them.')
   if (!(wantedMm >= 0 && wantedMm <= 20 * pitchMm))
     return refuse('The end clearance wanted lies from nought to twenty turns of the nut.')
-  const stopsPerTurn = (slots * tabs) / greatestCommonDivisor(slots, tabs)
+  const stopsPerTurn = leastCommonMultiple(slots, tabs)
   const travelPerStopMm = pitchMm / stopsPerTurn
   const exact = wantedMm / travelPerStopMm
   const down = Math.floor(exact + 1e-9)

@@ -3,6 +3,9 @@ import { answering, defineSum, line, say } from '../define.ts'
 import { fallback, number, rows, whole } from '../fields.ts'
 import { PART, ANGLE, wanted } from './shared.ts'
 
+/** Said where a symmetric part leaves an angle known in steps only. */
+const inSteps = (symmetry = 1) => (symmetry > 1 ? `, in steps of ${say(360 / symmetry, 1)}°` : '')
+
 export const markChainSum = defineSum({
   name: 'mark-chain',
   craft: 'marks',
@@ -30,7 +33,7 @@ export const markChainSum = defineSum({
     ],
   },
   work: ({ rules }) =>
-    answering(chainMarks(rules), ({ anglesDeg, contradictions }) => {
+    answering(chainMarks(rules), ({ anglesDeg, symmetries, contradictions }) => {
       const names = contradictions.map(
         one => `${one.rules.map(([a, b]) => `${a}–${b}`).join(', ')} miss by ${say(one.missDeg, 1)}°`,
       )
@@ -51,7 +54,7 @@ export const markChainSum = defineSum({
             .slice(1)
             .map(([part, deg], i) => ({
               key: `angle${i + 1}Deg`,
-              what: `${part} against ${Object.keys(anglesDeg)[0]}`,
+              what: `${part} against ${Object.keys(anglesDeg)[0]}${inSteps(symmetries[part])}`,
               value: deg,
               unit: '°',
               decimals: 1,
@@ -68,7 +71,7 @@ export const markChainSum = defineSum({
           ),
           ...names.map(one => line('Contradiction', 'ring does not close', one, 'find the wrong mark')),
         ],
-        more: { anglesDeg, contradictions },
+        more: { anglesDeg, symmetries, contradictions },
       }
     }),
 })

@@ -32,197 +32,93 @@ const by = (one: { who: string; when: string }) => `${one.who}, ${siteTime(one.w
       </p>
       <p v-else class="why">Not signed: the job is still open.</p>
     </header>
-    <section v-if="record.compared.length">
-      <h2>As found and as left</h2>
-      <table>
-        <thead>
-          <tr>
-            <th>Check</th>
-            <th>As found</th>
-            <th>As left</th>
-            <th>Change</th>
-            <th>Moved</th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="one in record.compared" :key="one.title">
-            <th scope="row">{{ one.title }}</th>
-            <td class="figures">{{ one.found }}</td>
-            <td class="figures">{{ one.left }}</td>
-            <td class="figures">{{ one.change }}</td>
-            <td>{{ one.moved }}</td>
-          </tr>
-        </tbody>
-      </table>
-    </section>
-    <section v-if="record.readings.length">
-      <h2>Readings</h2>
-      <table>
-        <thead>
-          <tr>
-            <th>Check</th>
-            <th>Value</th>
-            <th>Held against</th>
-            <th>Verdict and working</th>
-            <th>Who and when</th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="one in record.readings" :key="one.title + one.moment">
-            <th scope="row">
-              {{ one.title }}<small>{{ one.moment }}</small>
-            </th>
-            <td class="figures">{{ one.value }}</td>
-            <td>
-              <span class="figures">{{ one.limits }}</span>
-              <small>{{ one.source }}</small>
-            </td>
-            <td>
-              <VerdictMark :verdict="one.verdict" />
-              <small v-if="one.consequence">{{ one.consequence }}</small>
-              <details>
-                <summary>Working</summary>
-                <ol class="figures">
-                  <li v-for="(line, i) in one.working" :key="i">{{ line.what }}: {{ line.sum }} = {{ line.gives }}</li>
-                </ol>
-              </details>
-            </td>
-            <td>
-              <small>{{ by(one) }}</small>
-            </td>
-          </tr>
-        </tbody>
-      </table>
-    </section>
-    <section v-if="record.parts.length">
-      <h2>Parts</h2>
-      <table>
-        <thead>
-          <tr>
-            <th>Item</th>
-            <th>Part</th>
-            <th>Off</th>
-            <th>Kept</th>
-            <th>Decided</th>
-            <th>Went back</th>
-            <th>Who and when</th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="one in record.parts" :key="one.name">
-            <td class="figures">{{ one.item }}</td>
-            <th scope="row">{{ one.name }}</th>
-            <td class="figures">{{ one.cameOff }}</td>
-            <td>{{ one.kept }}</td>
-            <td>{{ one.decision }}</td>
-            <td>{{ one.wentBack }}</td>
-            <td>
-              <small>{{ by(one) }}</small>
-            </td>
-          </tr>
-        </tbody>
-      </table>
-    </section>
-    <section v-if="record.marks.length">
-      <h2>Marks</h2>
-      <table>
-        <thead>
-          <tr>
-            <th>Mark</th>
-            <th>Where</th>
-            <th>Made as</th>
-            <th>At build</th>
-            <th>Who and when</th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="one in record.marks" :key="one.title">
-            <th scope="row">{{ one.title }}</th>
-            <td>{{ one.where }}</td>
-            <td>{{ one.carrier }}</td>
-            <td>{{ one.met }}</td>
-            <td>
-              <small>{{ by(one) }}</small>
-            </td>
-          </tr>
-        </tbody>
-      </table>
-    </section>
-    <section v-if="record.joints.length">
-      <h2>Joints</h2>
-      <table>
-        <thead>
-          <tr>
-            <th>Joint</th>
-            <th>Wanted</th>
-            <th>Last pass, N·m by bolt</th>
-            <th>Verdict</th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="one in record.joints" :key="one.title">
-            <th scope="row">{{ one.title }}</th>
-            <td>{{ one.wanted }}</td>
-            <td class="figures">{{ one.torques }}</td>
-            <td>
-              <VerdictMark :verdict="one.verdict" />
-            </td>
-          </tr>
-        </tbody>
-      </table>
-    </section>
-    <section
-      v-for="[title, list] in [
+    <RecordTable
+      v-slot="{ row }"
+      title="As found and as left"
+      :heads="['Check', 'As found', 'As left', 'Change', 'Moved']"
+      :rows="record.compared"
+    >
+      <th scope="row">{{ row.title }}</th>
+      <td class="figures">{{ row.found }}</td>
+      <td class="figures">{{ row.left }}</td>
+      <td class="figures">{{ row.change }}</td>
+      <td>{{ row.moved }}</td>
+    </RecordTable>
+    <RecordTable
+      v-slot="{ row }"
+      title="Readings"
+      :heads="['Check', 'Value', 'Held against', 'Verdict and working']"
+      :rows="record.readings"
+    >
+      <th scope="row">
+        {{ row.title }}<small>{{ row.moment }}</small>
+      </th>
+      <td class="figures">{{ row.value }}</td>
+      <td>
+        <span class="figures">{{ row.limits }}</span>
+        <small>{{ row.source }}</small>
+      </td>
+      <td>
+        <VerdictMark :verdict="row.verdict" />
+        <small v-if="row.consequence">{{ row.consequence }}</small>
+        <details>
+          <summary>Working</summary>
+          <ol class="figures">
+            <li v-for="(line, i) in row.working" :key="i">{{ line.what }}: {{ line.sum }} = {{ line.gives }}</li>
+          </ol>
+        </details>
+      </td>
+    </RecordTable>
+    <RecordTable
+      v-slot="{ row }"
+      title="Parts"
+      :heads="['Item', 'Part', 'Off', 'Kept', 'Decided', 'Went back']"
+      :rows="record.parts"
+    >
+      <td class="figures">{{ row.item }}</td>
+      <th scope="row">{{ row.name }}</th>
+      <td class="figures">{{ row.cameOff }}</td>
+      <td>{{ row.kept }}</td>
+      <td>{{ row.decision }}</td>
+      <td>{{ row.wentBack }}</td>
+    </RecordTable>
+    <RecordTable v-slot="{ row }" title="Marks" :heads="['Mark', 'Where', 'Made as', 'At build']" :rows="record.marks">
+      <th scope="row">{{ row.title }}</th>
+      <td>{{ row.where }}</td>
+      <td>{{ row.carrier }}</td>
+      <td>{{ row.met }}</td>
+    </RecordTable>
+    <RecordTable
+      v-slot="{ row }"
+      title="Joints"
+      :heads="['Joint', 'Wanted', 'Last pass, N·m by bolt', 'Verdict']"
+      :rows="record.joints"
+    >
+      <th scope="row">{{ row.title }}</th>
+      <td>{{ row.wanted }}</td>
+      <td class="figures">{{ row.torques }}</td>
+      <td><VerdictMark :verdict="row.verdict" /></td>
+    </RecordTable>
+    <RecordTable
+      v-for="[title, rows] in [
         ['Concessions', record.concessions],
         ['Evidence lost', record.lost],
         ['Corrections', record.corrections],
       ] as const"
-      v-show="list.length"
       :key="title"
+      v-slot="{ row }"
+      :title="title"
+      :heads="['What', 'Why']"
+      :rows="rows"
     >
-      <h2>{{ title }}</h2>
-      <table>
-        <thead>
-          <tr>
-            <th>What</th>
-            <th>Why</th>
-            <th>Who and when</th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="(one, i) in list" :key="i">
-            <th scope="row">{{ one.what }}</th>
-            <td>{{ one.why }}</td>
-            <td>
-              <small>{{ by(one) }}</small>
-            </td>
-          </tr>
-        </tbody>
-      </table>
-    </section>
-    <section v-if="record.findings.length">
-      <h2>Findings</h2>
-      <table>
-        <thead>
-          <tr>
-            <th>Part</th>
-            <th>Finding</th>
-            <th>Where</th>
-            <th>Who and when</th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="(one, i) in record.findings" :key="i">
-            <th scope="row">{{ one.part }}</th>
-            <td>{{ one.finding }}</td>
-            <td>{{ one.where }}</td>
-            <td>
-              <small>{{ by(one) }}</small>
-            </td>
-          </tr>
-        </tbody>
-      </table>
-    </section>
+      <th scope="row">{{ row.what }}</th>
+      <td>{{ row.why }}</td>
+    </RecordTable>
+    <RecordTable v-slot="{ row }" title="Findings" :heads="['Part', 'Finding', 'Where']" :rows="record.findings">
+      <th scope="row">{{ row.part }}</th>
+      <td>{{ row.finding }}</td>
+      <td>{{ row.where }}</td>
+    </RecordTable>
     <section v-if="record.notes.length">
       <h2>Notes</h2>
       <ul>
@@ -231,29 +127,12 @@ const by = (one: { who: string; when: string }) => `${one.who}, ${siteTime(one.w
         </li>
       </ul>
     </section>
-    <section>
-      <h2>Steps</h2>
-      <table>
-        <thead>
-          <tr>
-            <th>Station</th>
-            <th>Step</th>
-            <th>Who and when</th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="(one, i) in record.steps" :key="i">
-            <td>{{ one.station }}</td>
-            <th scope="row">
-              {{ one.title }}<small v-if="one.skipped">left out: {{ one.skipped }}</small>
-            </th>
-            <td>
-              <small>{{ by(one) }}</small>
-            </td>
-          </tr>
-        </tbody>
-      </table>
-    </section>
+    <RecordTable v-slot="{ row }" title="Steps" :heads="['Station', 'Step']" :rows="record.steps">
+      <td>{{ row.station }}</td>
+      <th scope="row">
+        {{ row.title }}<small v-if="row.skipped">left out: {{ row.skipped }}</small>
+      </th>
+    </RecordTable>
   </article>
 </template>
 
@@ -282,7 +161,7 @@ h1 {
 h1 .figures {
   font-weight: 500;
 }
-h2 {
+.record :deep(h2) {
   font-size: 22px;
   color: var(--blue-ink);
   margin-bottom: 4px;
@@ -290,40 +169,40 @@ h2 {
 section {
   overflow-x: auto;
 }
-table {
+.record :deep(table) {
   width: 100%;
   border-collapse: collapse;
 }
-th,
-td {
+.record :deep(th),
+.record :deep(td) {
   text-align: left;
   padding: 6px 12px 6px 0;
   border-top: 1px solid var(--line);
   vertical-align: top;
 }
-tbody th {
+.record :deep(tbody th) {
   font-weight: 500;
 }
-thead th {
+.record :deep(thead th) {
   font: 600 17px var(--heads);
   border-top: 2px solid var(--ink);
 }
-td.figures {
+.record :deep(td.figures) {
   white-space: nowrap;
   font-size: 15px;
 }
-small {
+.record :deep(small) {
   display: block;
   font-size: 15px;
   color: var(--soft);
   font-weight: 400;
 }
-summary {
+.record :deep(summary) {
   min-height: 32px;
   cursor: pointer;
   color: var(--blue-ink);
 }
-ol {
+.record :deep(ol) {
   font-size: 14px;
 }
 .signed {
@@ -341,32 +220,31 @@ ol {
     padding: 0;
     gap: 10px;
   }
-  .record :is(p, td, th, small, li, summary, span) {
+  .record :deep(:is(p, td, th, small, li, summary, span)) {
     font-size: 10.5px;
     line-height: 1.25;
   }
-  tr {
+  .record :deep(tr) {
     break-inside: avoid;
   }
   h1 {
     font-size: 22px;
   }
-  h2 {
+  .record :deep(h2) {
     font-size: 15px;
     break-after: avoid;
   }
-  th,
-  td {
+  .record :deep(:is(th, td)) {
     padding: 3px 8px 3px 0;
   }
-  td.figures {
+  .record :deep(td.figures) {
     white-space: normal;
   }
-  details::details-content {
+  .record :deep(details::details-content) {
     content-visibility: visible;
     display: block;
   }
-  summary {
+  .record :deep(summary) {
     display: none;
   }
 }
