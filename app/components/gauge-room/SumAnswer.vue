@@ -198,6 +198,8 @@ dd.words {
 }
 .working th {
   font-weight: 500;
+  min-width: 92px;
+  overflow-wrap: break-word;
 }
 .gives {
   font-weight: 500;
