@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { must, refused } from '../../tests/must.ts'
 import { SUMS, sumNamed } from '../../core/sums/index.ts'
-import { choice, fallback, flag, list, number, optional, rows, text, whole } from '../../core/sums/fields.ts'
+import { choice, clocked, fallback, flag, list, number, optional, rows, text, whole } from '../../core/sums/fields.ts'
 import {
   carryOver,
   fromQuery,
@@ -18,6 +18,23 @@ import {
 
 const JOURNAL = number('Journal', 'mm', [1, 500])
 const GAP = number('Gap', 'µm', [-500, 500])
+
+describe('a place as on a clock', () => {
+  const HOUR = clocked(number('Hour', '1', [0, 12]), 'hours')
+  const PLACE = clocked(number('At', '°', [-360, 360]), 'degrees')
+  it.each([
+    [HOUR, '2:30', 2.5],
+    [HOUR, '12:00', 0],
+    [HOUR, '2.5', 2.5],
+    [PLACE, '3:00', 90],
+    [PLACE, '11:45', 352.5],
+    [PLACE, '90', 90],
+  ])('%j: “%s”', (field, typed, wanted) => expect(must(readNumber(typed, field, 'mm'))).toBe(wanted))
+  it.each(['13:00', '2:75', '2:', ':30'])('“%s” is no place on it', typed =>
+    refused(readNumber(typed, PLACE, 'mm'), /not a clock place/),
+  )
+  it('a field that takes none refuses it', () => refused(readNumber('2:30', JOURNAL, 'mm')))
+})
 
 describe('a figure as it is typed', () => {
   it.each([

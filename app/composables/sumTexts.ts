@@ -1,3 +1,4 @@
+import { parseClock } from '~~/core/marks'
 import { fromBase, parseQuantity, toBase, UNITS, type UnitName } from '~~/core/quantity'
 import { refuse, accept, type Result } from '~~/core/result'
 import type { Field, Fields, NumberField } from '~~/core/sums'
@@ -9,7 +10,7 @@ export interface Texts {
 }
 
 export type Lengths = 'mm' | 'inch'
-type Measured = Pick<NumberField, 'unit' | 'span' | 'label' | 'reference'>
+type Measured = Pick<NumberField, 'unit' | 'span' | 'label' | 'reference' | 'clock'>
 
 /** A label as it stands within a sentence; names inside it keep their capitals. */
 export const inSentence = (label: string): string => label[0]!.toLowerCase() + label.slice(1)
@@ -21,6 +22,10 @@ export function shownUnit(unit: UnitName, lengths: Lengths): UnitName {
 
 /** A typed figure in the field's own unit, or why it is none. */
 export function readNumber(text: string, field: Measured, lengths: Lengths): Result<number> {
+  if (field.clock && text.includes(':')) {
+    const deg = parseClock(text)
+    return deg.ok && field.clock === 'hours' ? accept(deg.value / 30) : deg
+  }
   const [low, high] = field.span
   const plain = {
     kind: UNITS[field.unit].kind,

@@ -1,7 +1,7 @@
 export { withinTurn, fromOtherEnd, clockText, parseClock, angleBetween } from './clock.ts'
 export { gearMesh, toothMeeting, type GearMesh, type ToothMeeting } from './gears.ts'
 export { chainMarks, marksMeet, missOf, type ChainedMarks, type MarkRule } from './chain.ts'
-export { turnFor, senseFromOtherEnd, type Hand, type Sense } from './turning.ts'
+export { turnFor, type Hand, type Sense } from './turning.ts'
 export { checkPlaces, type PlacedPart, type Places } from './places.ts'
 export {
   checkFacing,

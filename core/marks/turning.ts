@@ -11,6 +11,3 @@ export function turnFor(hand: Hand, act: 'tighten' | 'slacken', seenFrom: 'the n
   const fromNut: Sense = (hand === 'right') === (act === 'tighten') ? 'clockwise' : 'anticlockwise'
   return seenFrom === 'the nut or head' ? fromNut : other(fromNut)
 }
-
-/** A shaft's turning sense seen from its other end. */
-export const senseFromOtherEnd = other

@@ -16,6 +16,8 @@ export interface NumberField extends Common {
   /** Believable span, in that unit. Outside it a figure is challenged. */
   span: readonly [number, number]
   whole?: true
+  /** A place that may also be written as on a clock (`2:30`), held in hours or in degrees clockwise from top. */
+  clock?: 'hours' | 'degrees'
   /** Pressures that count from one side only. */
   reference?: 'gauge' | 'absolute'
 }
@@ -84,6 +86,8 @@ export const number = (label: string, unit: UnitName, span: Span, help?: string)
   span,
   help,
 })
+/** Takes a place as on a clock, too. */
+export const clocked = (field: NumberField, clock: 'hours' | 'degrees'): NumberField => ({ ...field, clock })
 /** A pressure counted from vacuum, MPa. */
 export const absolute = (label: string, span: Span): NumberField => ({
   type: 'number',

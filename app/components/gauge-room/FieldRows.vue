@@ -71,7 +71,7 @@ const wrong = (row: Texts) =>
                 class="field"
                 :class="{ figures: column.type === 'number' }"
                 autocomplete="off"
-                :inputmode="column.type === 'number' ? 'decimal' : 'text'"
+                :inputmode="column.type === 'number' && !column.clock ? 'decimal' : 'text'"
                 :aria-label="`${column.label}, row ${i + 1}`"
                 :value="row[key]"
                 :placeholder="column.optional ? '' : '–'"

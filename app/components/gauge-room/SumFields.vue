@@ -85,7 +85,7 @@ const toggle = (key: string, one: string) => {
           <input
             :id="key"
             class="big figures"
-            inputmode="decimal"
+            :inputmode="field.clock ? 'text' : 'decimal'"
             autocomplete="off"
             :value="texts[key]"
             placeholder="–"

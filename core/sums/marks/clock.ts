@@ -1,7 +1,7 @@
 import { clockText, fromOtherEnd } from '../../marks/index.ts'
 import { accept } from '../../result.ts'
 import { defineSum, line, say } from '../define.ts'
-import { number } from '../fields.ts'
+import { clocked, number } from '../fields.ts'
 
 export const clockSum = defineSum({
   name: 'clock',
@@ -9,7 +9,7 @@ export const clockSum = defineSum({
   title: 'Place on the clock',
   about: 'A clock place seen from one end, as it is seen from the other.',
   source: 'mirror: 12 − h',
-  fields: { hour: number('Hour', '1', [0, 12], 'halves and parts as decimals: 2.5 is half past two') },
+  fields: { hour: clocked(number('Hour', '1', [0, 12], '2:30, or 2.5'), 'hours') },
   example: { hour: 2.5 },
   work: ({ hour }) => {
     const deg = (hour % 12) * 30

@@ -1,6 +1,6 @@
 import { chainMarks } from '../../marks/index.ts'
 import { answering, defineSum, line, say } from '../define.ts'
-import { fallback, number, rows, whole } from '../fields.ts'
+import { clocked, fallback, number, rows, whole } from '../fields.ts'
 import { PART, ANGLE, wanted } from './shared.ts'
 
 /** Said where a symmetric part leaves an angle known in steps only. */
@@ -18,7 +18,7 @@ export const markChainSum = defineSum({
       {
         a: PART,
         b: PART,
-        deg: number('Stands at', '°', ANGLE, 'clockwise from the first, one stated end'),
+        deg: clocked(number('Stands at', '°', ANGLE, 'clockwise from the first, one stated end'), 'degrees'),
         toleranceDeg: fallback(number('±', '°', [0, 90]), 2),
         symmetry: fallback(whole('Symmetry', [1, 360]), 1),
       },

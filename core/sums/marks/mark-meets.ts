@@ -2,7 +2,7 @@ import { marksMeet } from '../../marks/index.ts'
 import { accept } from '../../result.ts'
 import { holdAgainst } from '../../verdict.ts'
 import { defineSum, line, say } from '../define.ts'
-import { fallback, number, whole } from '../fields.ts'
+import { clocked, fallback, number, whole } from '../fields.ts'
 import { ANGLE } from './shared.ts'
 
 export const markMeetsSum = defineSum({
@@ -12,8 +12,8 @@ export const markMeetsSum = defineSum({
   about: 'Where a mark stands now against where its rule wants it.',
   source: 'a part of symmetry n may stand in steps of 360/n',
   fields: {
-    standsDeg: number('Stands at', '°', ANGLE),
-    deg: number('Wanted at', '°', ANGLE),
+    standsDeg: clocked(number('Stands at', '°', ANGLE, 'degrees, or a clock place: 2:30'), 'degrees'),
+    deg: clocked(number('Wanted at', '°', ANGLE), 'degrees'),
     toleranceDeg: fallback(number('±', '°', [0, 90]), 2),
     symmetry: fallback(whole('Symmetry', [1, 360]), 1),
   },

@@ -1,7 +1,7 @@
 import { HAND_TURN_WORDS, HAND_TURNS } from '../../proving/index.ts'
 import { accept } from '../../result.ts'
 import { defineSum, line } from '../define.ts'
-import { choice, number, optional } from '../fields.ts'
+import { choice, clocked, number, optional } from '../fields.ts'
 
 export const handTurnSum = defineSum({
   name: 'hand-turn',
@@ -11,7 +11,9 @@ export const handTurnSum = defineSum({
   source: 'graded words of the trade',
   fields: {
     felt: choice('It is', HAND_TURN_WORDS),
-    atDeg: optional(number('At, clockwise from top', '°', [0, 360])),
+    atDeg: optional(
+      clocked(number('At, clockwise from top', '°', [0, 360], 'degrees, or a clock place: 4:30'), 'degrees'),
+    ),
   },
   example: { felt: 'tight spot', atDeg: 135 },
   work: ({ felt, atDeg }) => {
