@@ -19,6 +19,7 @@ function complaints(page: Page): string[] {
 test('every sum of every craft opens on its example, is reached by touch, and is emptied without a fault', async ({
   page,
 }) => {
+  test.setTimeout(900_000)
   const heard = complaints(page)
   await signIn(page)
   await page.goto('/gauge-room/fits')
