@@ -4,7 +4,7 @@ const PORT = Number(process.env.E2E_PORT ?? 3477)
 
 export default defineConfig({
   testDir: 'tests/e2e',
-  timeout: 240_000,
+  timeout: 600_000,
   // A busy machine may stand still for many seconds: nothing here measures speed.
   expect: { timeout: 40_000 },
   workers: 1,
