@@ -52,4 +52,21 @@ export default withNuxt(
     '(^|/)(app|server|demo)(/|$)|^(vue|pinia|drizzle-orm)',
     'What crosses the wire reaches the core only.',
   ),
+  {
+    // Nobody comes in by a handler that does not say who may.
+    files: ['server/api/**/*.ts', 'server/routes/**/*.ts'],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector: 'ExportDefaultDeclaration > :not(CallExpression[callee.name="route"])',
+          message: 'A route is made by route(who may come in, answer).',
+        },
+        {
+          selector: 'CallExpression[callee.name=/^(define|lazy|cached)?[eE]ventHandler$/]',
+          message: 'A route is made by route(who may come in, answer).',
+        },
+      ],
+    },
+  },
 )

@@ -1,5 +1,6 @@
 /** The four words used everywhere. Open: not measured, or not all readings in. */
-export type Verdict = 'Holds' | 'Thin' | 'Out' | 'Open'
+export const VERDICTS = ['Holds', 'Thin', 'Out', 'Open'] as const
+export type Verdict = (typeof VERDICTS)[number]
 
 export interface Limits {
   min?: number

@@ -15,7 +15,7 @@ export interface Wear {
 export function wornFindings(wear: Wear, people: { fitter: string; lead: string }): Findings {
   const renewed = new Set(wear.renewed ?? [])
   const share = (check: Check, moment: Moment) => {
-    const fresh = moment === 'asLeft' || (moment === 'build' && check.part !== undefined && renewed.has(check.part))
+    const fresh = moment === 'asLeft' || (moment === 'build' && check.of.some(ref => renewed.has(ref)))
     return fresh ? 0.15 : (wear.checks?.[check.id] ?? wear.general)
   }
   return {

@@ -1,14 +1,15 @@
 import { v7 as uuid } from 'uuid'
 import { planFor, type Sheet } from '../core/sheet/index.ts'
-import { database, disconnect, type Database, type Transaction } from '../server/db/client.ts'
+import type { Person } from '../shared/answers.ts'
+import type { Database, Transaction } from '../server/db/client.ts'
 import { append } from '../server/db/ledger.ts'
-import { migrateToNewest } from '../server/db/migrate.ts'
-import { addPerson, type Person } from '../server/db/people.ts'
+import { addPerson } from '../server/db/people.ts'
+import { changeSite } from '../server/db/site.ts'
 import { area, equipment, equipmentState, job } from '../server/db/schema.ts'
 import { librarySheets, shelveLibrary } from '../server/db/library.ts'
 import { wornFindings } from './findings.ts'
 import { Technician } from './technician.ts'
-import { AREAS, FLEET, PEOPLE, SHEET_OF_ALL, type DemoMachine, type Overhaul } from './thornmere.ts'
+import { AREAS, FLEET, PEOPLE, SHEET_OF_ALL, SITE_NAME, type DemoMachine, type Overhaul } from './thornmere.ts'
 
 /** Acts of the past stand four minutes apart inside a working day that starts at seven. */
 function workingClock(from: string) {
@@ -51,20 +52,16 @@ async function overhaul(
     hoursAtOpen: one.hours,
     openedAt: worker.folded.entries[0]!.madeAt,
   })
-  // Each person's acts go in under their own name, in the order they were done.
+  // Each person's acts go in under their own name, in the order they were done and at the time they were done.
   const { entries } = worker.folded
   for (let from = 0; from < entries.length;) {
     let to = from
     while (to < entries.length && entries[to]!.madeBy === entries[from]!.madeBy) to++
     const by = entries[from]!.madeBy === lead.id ? lead : fitter
-    const answer = await append(
-      db,
-      id,
-      by,
-      entries
-        .slice(from, to)
-        .map(entry => ({ id: entry.id, kind: entry.kind, payload: entry.payload, madeAt: entry.madeAt })),
-    )
+    const sent = entries
+      .slice(from, to)
+      .map(({ id: number, kind, payload, act, madeAt }) => ({ id: number, kind, payload, act, madeAt }))
+    const answer = await append(db, id, by, sent, one => one.madeAt)
     if (!answer.kept) throw new Error(`${machine.tag}, ${one.on}: ${answer.why}`)
     from = to
   }
@@ -89,8 +86,9 @@ export async function loadThornmere(db: Database): Promise<boolean> {
       })),
     )
     await tx.insert(equipmentState).values(FLEET.map(one => ({ equipmentTag: one.tag })))
+    await changeSite(tx, { name: SITE_NAME })
     const people: Person[] = []
-    for (const one of PEOPLE) people.push(await addPerson(tx, one))
+    for (const one of PEOPLE) people.push((await addPerson(tx, one)).person)
     const sheet = librarySheets().find(one => one.id === SHEET_OF_ALL)!
     const past = FLEET.flatMap(machine => machine.overhauls.map(one => ({ machine, one }))).sort((a, b) =>
       a.one.on.localeCompare(b.one.on),
@@ -98,19 +96,4 @@ export async function loadThornmere(db: Database): Promise<boolean> {
     for (const { machine, one } of past) await overhaul(tx, machine, sheet, one, people[0]!, people[2]!)
   })
   return true
-}
-
-if (process.argv[1] === import.meta.filename) {
-  try {
-    await migrateToNewest()
-    if (await loadThornmere(database())) {
-      console.log('Who can sign in:')
-      for (const { name, role, pin } of PEOPLE) console.log(`  ${name.padEnd(12)} ${role.padEnd(8)} PIN ${pin}`)
-    }
-  } catch (error) {
-    console.error(error instanceof Error ? error.message : error)
-    process.exitCode = 1
-  } finally {
-    await disconnect()
-  }
 }

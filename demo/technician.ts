@@ -1,6 +1,7 @@
 import {
   boltCount,
   cellsOf,
+  confirmationOf,
   emptyFold,
   extend,
   hindrances,
@@ -8,6 +9,7 @@ import {
   partState,
   progressOf,
   viewJob,
+  type Act,
   type AnyEntry,
   type Choice,
   type EntryKind,
@@ -15,6 +17,7 @@ import {
   type Payloads,
   type Role,
 } from '../core/job/index.ts'
+import { fromBase } from '../core/quantity/index.ts'
 import type { Check, Moment, Plan, Ref, Step } from '../core/sheet/index.ts'
 
 /** What the technician finds on this machine: figures, decisions, and how long a step takes. */
@@ -51,18 +54,28 @@ export class Technician {
   ) {}
 
   act<K extends EntryKind>(kind: K, payload: Payloads[K], role: Role = 'fitter'): AnyEntry {
+    return this.acts([{ kind, payload } as Act], role)[0]!
+  }
+
+  /** One press: everything done with it carries one number. */
+  acts(acts: readonly Act[], role: Role = 'fitter'): AnyEntry[] {
     const madeBy = role === 'lead' ? this.findings.lead : this.findings.fitter
-    const entry = {
-      id: this.clock.id(),
-      kind,
-      payload,
-      madeBy,
-      role,
-      madeAt: this.clock.now(),
-      seq: this.folded.entries.length + 1,
-    } as AnyEntry
-    this.folded = extend(this.plan, this.folded, [entry])
-    return entry
+    const act = this.clock.id()
+    const entries = acts.map((one, i) => {
+      const madeAt = this.clock.now()
+      return {
+        id: i ? this.clock.id() : act,
+        ...one,
+        act,
+        madeBy,
+        role,
+        madeAt,
+        receivedAt: madeAt,
+        seq: this.folded.entries.length + 1 + i,
+      } as AnyEntry
+    })
+    this.folded = extend(this.plan, this.folded, entries)
+    return entries
   }
 
   open(equipment: string, complaint: string): void {
@@ -86,11 +99,21 @@ export class Technician {
       this.act('mark.made', { mate, deg: 0, seenFrom: 'drive end', carrier: this.plan.mates.get(mate)!.mark!.method })
     if (step.station === 'decide') this.decideAll()
     for (const { check, moment } of this.plan.checksAt.get(step.id) ?? []) this.measure(check, moment)
-    if (step.removes?.length) this.lift(step)
-    if (step.fits?.length) this.fit(step)
     if (step.joint?.act === 'pull') this.pull(step.joint.id)
     if (step.hold) this.act('hold.signed', { step: step.id }, 'lead')
-    this.act('step.done', { step: step.id })
+    const number = this.plan.stepNumber.get(step.id)
+    const { marks } = this.folded.state
+    this.acts(
+      confirmationOf(this.plan, this.folded.state, step, {
+        bag: `B${number}`,
+        tag: `T${number}`,
+        answers: part =>
+          (this.plan.matesOf.get(part) ?? []).map(({ id }) => {
+            const mark = marks.get(id)
+            return { mate: id, met: true, ...(mark ? { deg: mark.deg } : {}) }
+          }),
+      }),
+    )
   }
 
   measure(check: Check, moment: Moment): void {
@@ -103,24 +126,13 @@ export class Technician {
       this.act('reading.taken', {
         check: check.id,
         moment,
-        station,
-        plane,
+        ...(station ? { station } : {}),
+        ...(plane ? { plane } : {}),
         tries,
-        texts: tries.map(row => row.map(figure => figure.toFixed(check.decimals))),
+        texts: tries.map(row => row.map(figure => typed(figure, check))),
         instrument: check.instrument,
-        style: check.kind === 'lift' ? 'signed readings' : undefined,
+        ...(check.kind === 'lift' ? { style: 'signed readings' as const } : {}),
       })
-    }
-  }
-
-  private lift(step: Step): void {
-    this.act('part.lifted', { parts: step.removes!, step: step.id })
-    for (const keep of ['bag', 'tag'] as const) {
-      const parts = step.removes!.filter(ref => this.plan.parts.get(ref)!.part.keep === keep)
-      const label = `${keep === 'bag' ? 'B' : 'T'}${this.plan.stepNumber.get(step.id)}`
-      if (!parts.length) continue
-      if (keep === 'bag') this.act('part.bagged', { parts, bag: label })
-      else this.act('part.tagged', { parts, tag: label })
     }
   }
 
@@ -134,15 +146,6 @@ export class Technician {
     }
   }
 
-  private fit(step: Step): void {
-    for (const ref of step.fits!) {
-      const answers = (this.plan.matesOf.get(ref) ?? [])
-        .filter(mate => mate.rule.kind !== 'free')
-        .map(mate => ({ mate: mate.id, met: true, deg: this.folded.state.marks.get(mate.id)?.deg }))
-      this.act('part.refitted', { part: ref, step: step.id, answers })
-    }
-  }
-
   pull(id: string): void {
     const joint = this.plan.joints.get(id)!
     for (let i = 0; i < joint.passes.length * boltCount(joint); i++) {
@@ -153,7 +156,7 @@ export class Technician {
         pass,
         bolt: next,
         torqueNm: wanted.targetNm,
-        text: wanted.targetNm.toFixed(1),
+        text: String(wanted.targetNm),
       })
     }
   }
@@ -161,12 +164,8 @@ export class Technician {
   /** Hands the machine back, with a lead's written concession for whatever still stands against it. */
   sign(cured: Payloads['job.signed']['cured'], cause?: string): void {
     for (const one of viewJob(this.plan, this.folded.state).owed)
-      this.act(
-        'concession.given',
-        { obligation: one.id, why: 'Accepted for one season; renew at the next overhaul' },
-        'lead',
-      )
-    this.act('job.signed', { cured, cause })
+      this.act('concession.given', { of: one.id, why: 'Accepted for one season; renew at the next overhaul' }, 'lead')
+    this.act('job.signed', { cured, ...(cause ? { cause } : {}) }, 'lead')
   }
 
   /** What hinders the step now next; empty when it may be done. */
@@ -175,4 +174,11 @@ export class Technician {
     const { owed } = viewJob(this.plan, this.folded.state)
     return step ? hindrances(this.plan, this.folded.state, owed, step).map(one => one.text) : []
   }
+}
+
+/** A figure as it would be typed into the check's field. */
+const typed = (figure: number, check: Check) => {
+  const shown = fromBase(figure, check.unit)
+  const short = shown.toFixed(check.decimals)
+  return Math.abs(Number(short) - shown) < 1e-9 ? short : String(Number(shown.toPrecision(12)))
 }

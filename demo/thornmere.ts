@@ -11,6 +11,8 @@ export const PEOPLE: { name: string; role: Role; pin: string }[] = [
   { name: 'J. Larkin', role: 'reader', pin: '9016' },
 ]
 
+export const SITE_NAME = 'Thornmere works'
+
 export const AREAS = [
   { id: 'beet', name: 'Beet end' },
   { id: 'juice', name: 'Juice and lime' },

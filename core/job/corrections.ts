@@ -1,39 +1,68 @@
-import type { AnyEntry, Entry } from './entries.ts'
+import type { AnyEntry, Entry } from './entry.ts'
 
-const isCorrection = (entry: AnyEntry): entry is Entry<'entry.corrected'> => entry.kind === 'entry.corrected'
+type Correction = Entry<'entry.corrected'>
+const isCorrection = (entry: AnyEntry): entry is AnyEntry & Correction => entry.kind === 'entry.corrected'
 
-/**
- * The entries that count, in ledger order. A correction takes its target away, or puts its replacement in the target's
- * place; a correction that is itself corrected no longer does. Read from the newest back, each entry's fate is known
- * before it is reached, since a correction only ever names an earlier entry.
- */
-export function effectiveEntries(entries: readonly AnyEntry[]): AnyEntry[] {
-  const corrections = new Map<string, Entry<'entry.corrected'>>()
-  if (!entries.some(isCorrection)) return [...entries]
-  const counted: AnyEntry[] = []
-  for (let i = entries.length - 1; i >= 0; i--) {
-    const entry = entries[i]!
-    const corrected = corrections.get(entry.id)
-    if (corrected) {
-      const { replacement } = corrected.payload
-      if (replacement) counted.push({ ...entry, ...replacement } as AnyEntry)
-    } else if (isCorrection(entry)) {
-      // Of two corrections of one entry the newer counts.
-      if (!corrections.has(entry.payload.target)) corrections.set(entry.payload.target, entry)
-    } else counted.push(entry)
-  }
-  return counted.reverse()
+/** How a ledger reads once its corrections are taken in. */
+export interface Reading {
+  /** The entries that count, in ledger order. A replacement stands in its target's place and is its corrector's own. */
+  counted: AnyEntry[]
+  /** Corrections that hold, each with the entry it bears on. */
+  inForce: Map<string, AnyEntry>
+}
+
+/** A target as its correction leaves it: the same kind in the same place, and an entry of whoever corrected it. */
+function replaced(target: AnyEntry, by: Correction): AnyEntry {
+  const { id, act, madeBy, role, madeAt, receivedAt } = by
+  return { ...target, payload: by.payload.replacement, id, act, madeBy, role, madeAt, receivedAt } as AnyEntry
 }
 
 /**
- * What `undo` takes back, newest first: this person's newest act that still counts. Entries done together carry one
- * time and are one act. The opening and the signature are not taken back; empty when there is nothing.
+ * Reads a ledger with its corrections: one takes its target away, or puts another payload in its place; of two on one
+ * target the newer counts, and a correction that is itself corrected no longer does. Read from the newest back, each
+ * entry's fate is known before it is reached, since a correction only ever names an earlier entry.
+ */
+export function readLedger(entries: readonly AnyEntry[]): Reading {
+  const inForce: Reading['inForce'] = new Map()
+  if (!entries.some(isCorrection)) return { counted: [...entries], inForce }
+  const bearing = new Map<string, Correction>()
+  const counted: AnyEntry[] = []
+  for (let i = entries.length - 1; i >= 0; i--) {
+    const entry = entries[i]!
+    const by = bearing.get(entry.id)
+    if (isCorrection(entry)) {
+      // A replacement of a correction bears on what that one was about.
+      const now: Correction | null = !by
+        ? entry
+        : by.payload.replacement
+          ? { ...by, payload: { ...by.payload, target: entry.payload.target } }
+          : null
+      if (now && !bearing.has(now.payload.target)) bearing.set(now.payload.target, now)
+    } else if (by) {
+      inForce.set(by.id, entry)
+      if (by.payload.replacement) counted.push(replaced(entry, by))
+    } else counted.push(entry)
+  }
+  return { counted: counted.reverse(), inForce }
+}
+
+export const effectiveEntries = (entries: readonly AnyEntry[]): AnyEntry[] => readLedger(entries).counted
+
+/** What a correction of this entry is about in the end, through corrections of corrections; undefined when there is none. */
+export function rootOf(entries: readonly AnyEntry[], target: string): AnyEntry | undefined {
+  const entry = entries.find(one => one.id === target)
+  return entry && isCorrection(entry) ? rootOf(entries, entry.payload.target) : entry
+}
+
+/**
+ * What `undo` takes back, newest first: this person's newest press that still counts, everything done with it together.
+ * The opening and the signature are not taken back; empty when there is nothing.
  */
 export function lastAct(entries: readonly AnyEntry[], person: string): AnyEntry[] {
-  const counted = new Set(effectiveEntries(entries).map(entry => entry.id))
+  const counts = new Set(effectiveEntries(entries).map(entry => entry.id))
   const mine = entries.filter(
     entry =>
-      counted.has(entry.id) && entry.madeBy === person && entry.kind !== 'job.opened' && entry.kind !== 'job.signed',
+      counts.has(entry.id) && entry.madeBy === person && entry.kind !== 'job.opened' && entry.kind !== 'job.signed',
   )
-  return mine.filter(entry => entry.madeAt === mine.at(-1)!.madeAt).reverse()
+  return mine.filter(entry => entry.act === mine.at(-1)!.act).reverse()
 }

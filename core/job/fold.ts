@@ -1,31 +1,43 @@
 import type { Plan } from '../sheet/index.ts'
+import { actOf } from './acts/index.ts'
 import { effectiveEntries } from './corrections.ts'
-import type { AnyEntry, Entry, EntryKind } from './entries.ts'
-import { RULES } from './rules.ts'
-import { branchState, emptyState, type JobState } from './state.ts'
+import { clockOf, type AnyEntry } from './entry.ts'
+import { branchState, emptyState, isClosed, stampOf, type JobState } from './state.ts'
+
+/** Why an entry makes no sense where it stands, null when it does. */
+export function senseOf(plan: Plan, state: JobState, entry: AnyEntry): string | null {
+  if (isClosed(state) && entry.kind !== 'addendum.written')
+    return `The job is ${state.signed ? 'signed' : 'cancelled'}; only an addendum may follow.`
+  return actOf(entry)!.sense(plan, state, entry)
+}
 
 /** Takes one entry into the state in place; what makes no sense is flagged and not counted, unknown kinds are passed over. */
 function take(plan: Plan, state: JobState, entry: AnyEntry): void {
-  const rule = RULES[entry.kind] as (typeof RULES)[EntryKind] | undefined
-  if (!rule) return
-  const typed = rule as {
-    sense: (p: Plan, s: JobState, e: AnyEntry) => string | null
-    apply: (s: JobState, e: AnyEntry, p: Plan) => void
+  const act = actOf(entry)
+  if (!act) return
+  const why = senseOf(plan, state, entry)
+  if (why) {
+    state.flags.push({ entry: entry.id, kind: entry.kind, why })
+    return
   }
-  const why =
-    state.signed && entry.kind !== 'addendum.written'
-      ? 'The job is signed; only an addendum may follow.'
-      : typed.sense(plan, state, entry)
-  if (why) state.flags.push({ entry: entry.id, kind: entry.kind, why })
-  else typed.apply(state, entry, plan)
+  state.count += 1
+  if (clockOf(entry) === 'late' && act.live && !act.neverLate) {
+    const what = act.words(plan, entry.payload)
+    const found = act.live(plan, state, entry).map((one, nth) => ({ ...stampOf(entry, state), what, why: one, nth }))
+    state.passed.push(...found)
+  }
+  act.apply(state, entry, plan)
+}
+
+/** The state of entries that count already, corrections taken in. */
+export function foldCounted(plan: Plan, counted: readonly AnyEntry[]): JobState {
+  const state = emptyState()
+  for (const entry of counted) take(plan, state, entry)
+  return state
 }
 
 /** The state of a job: a pure function of its sheet and its ledger. Entries are in ledger order. */
-export function fold(plan: Plan, entries: readonly AnyEntry[]): JobState {
-  const state = emptyState()
-  for (const entry of effectiveEntries(entries)) take(plan, state, entry)
-  return state
-}
+export const fold = (plan: Plan, entries: readonly AnyEntry[]): JobState => foldCounted(plan, effectiveEntries(entries))
 
 /** A ledger with its state, kept up to date as entries come. */
 export interface Folded {
@@ -46,8 +58,3 @@ export function extend(plan: Plan, folded: Folded, more: readonly AnyEntry[]): F
 }
 
 export const emptyFold = (): Folded => ({ entries: [], state: emptyState() })
-
-/** Whether an entry is of the given kind, for reading a ledger. */
-export function isKind<K extends EntryKind>(entry: AnyEntry, kind: K): entry is Extract<AnyEntry, Entry<K>> {
-  return entry.kind === kind
-}

@@ -1,5 +1,5 @@
 import type { Plan } from '../sheet/index.ts'
-import type { Obligation } from './obligations.ts'
+import type { Obligation } from './owed/index.ts'
 import type { JobState } from './state.ts'
 
 /** The one gate: shut with its reasons, or open. Before the cover is on it guards the cover, afterwards the hand-back. */

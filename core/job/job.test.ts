@@ -1,16 +1,15 @@
-import { readFileSync } from 'node:fs'
 import fc from 'fast-check'
 import { beforeEach, describe, expect, it } from 'vitest'
-import { parse } from 'yaml'
-import { wornFindings, type Wear } from '../../demo/findings.ts'
-import { Technician } from '../../demo/technician.ts'
-import { planFor, type Sheet } from '../sheet/index.ts'
+import type { Technician } from '../../demo/technician.ts'
+import { entryOf, plan, reading, refusal as refusalOn, sheet, technician } from '../../tests/pump.ts'
+import { planFor } from '../sheet/index.ts'
 import {
   effectiveEntries,
   emptyFold,
   extend,
   fold,
   hindrances,
+  keyOf,
   lastAct,
   nextStep,
   progressOf,
@@ -19,24 +18,9 @@ import {
   type AnyEntry,
   type EntryKind,
   type JobState,
+  type OwedId,
   type Payloads,
 } from './index.ts'
-
-const sheet = parse(
-  readFileSync(new URL('../../library/m14-axially-split-pump.yaml', import.meta.url), 'utf8'),
-) as Sheet
-const plan = planFor(sheet, { faces: 'carbon', injection: 'water' })
-const people = { fitter: 'rena', lead: 'odd' }
-
-function technician(wear: Wear = { general: 0.4 }) {
-  let n = 0
-  const worker = new Technician(plan, wornFindings(wear, people), {
-    id: () => `e${String(++n).padStart(5, '0')}`,
-    now: () => new Date(Date.UTC(2026, 4, 1) + n * 60_000).toISOString(),
-  })
-  worker.open('P-214B', 'Seal weeps')
-  return worker
-}
 
 /** State without what tells how it came about, for comparing. */
 const plain = (state: JobState) =>
@@ -51,27 +35,21 @@ beforeEach(() => {
   worker = technician()
 })
 
-const owedIds = () => viewJob(plan, worker.folded.state).owed.map(one => one.id)
+const owed = () => viewJob(plan, worker.folded.state).owed
+const owedKeys = () => owed().map(one => one.key)
 const gate = () => viewJob(plan, worker.folded.state).gate
 const refusal = <K extends EntryKind>(kind: K, payload: Payloads[K], role: AnyEntry['role'] = 'fitter') =>
-  refusalOf(plan, worker.folded, {
-    id: 'live',
-    kind,
-    payload,
-    madeBy: 'rena',
-    role,
-    madeAt: '2026-05-02T00:00:00Z',
-    seq: null,
-  } as AnyEntry)
+  refusalOn(worker, kind, payload, role)
+const key = (id: OwedId) => keyOf(id)
 
 describe('a whole overhaul', () => {
   it('goes from make safe to a signature with nothing left over', () => {
     worker.workUntil()
     expect(worker.folded.state.flags).toEqual([])
-    expect(owedIds()).toEqual([])
+    expect(owedKeys()).toEqual([])
     expect(gate()).toMatchObject({ guards: 'hand-back', open: true })
     expect(viewJob(plan, worker.folded.state).tray).toMatchObject({ off: [], bags: 0, notAccountedFor: 0 })
-    expect(refusal('job.signed', { cured: 'yes' })).toBeNull()
+    expect(refusal('job.signed', { cured: 'yes' }, 'lead')).toBeNull()
     worker.sign('yes')
     expect(worker.folded.state.signed).not.toBeNull()
   })
@@ -89,12 +67,7 @@ describe('a whole overhaul', () => {
     ['hard', 'none'],
   ])('works for %s faces with injection %s', (faces, injection) => {
     const other = planFor(sheet, { faces, injection })
-    let n = 0
-    const one = new Technician(other, wornFindings({ general: 0.3 }, people), {
-      id: () => `e${++n}`,
-      now: () => '2026-05-01T00:00:00Z',
-    })
-    one.open('P-1', '')
+    const one = technician({ general: 0.3 }, other)
     one.workUntil()
     expect(viewJob(other, one.folded.state).gate.open).toBe(true)
     expect(other.parts.has('injection-pipe')).toBe(injection === 'water')
@@ -110,14 +83,16 @@ describe('nothing perishable is lost', () => {
     expect(hindrances(plan, worker.folded.state, owed, step).map(one => one.text)).toEqual(
       expect.arrayContaining(['End float', 'Gap between hubs']),
     )
-    expect(owed.find(one => one.id === 'reading float asFound')).toMatchObject({ perishable: true })
+    expect(owed.find(one => one.key === key({ kind: 'reading', check: 'float', moment: 'asFound' }))).toMatchObject({
+      perishable: true,
+    })
     worker.act('part.lifted', { parts: step.removes!, step: step.id })
     expect(refusal('step.done', { step: 'spacer-off' })).toMatch(/End float/)
   })
   it('lets evidence go only with a written reason', () => {
     worker.workUntil('found-float')
     worker.act('evidence.lost', { check: 'float', moment: 'asFound', why: 'Coupling seized, shaft could not be moved' })
-    expect(owedIds()).not.toContain('reading float asFound')
+    expect(owedKeys()).not.toContain(key({ kind: 'reading', check: 'float', moment: 'asFound' }))
     expect(worker.folded.state.evidenceLost.size).toBe(1)
   })
   it('does not take a mark once the parts have parted', () => {
@@ -130,7 +105,8 @@ describe('nothing perishable is lost', () => {
 
 describe('steps', () => {
   it('says why a step cannot be done yet', () => {
-    expect(refusal('step.done', { step: 'rotor-out' })).toMatch(/First: Take off both bearing caps/)
+    expect(refusal('step.done', { step: 'rotor-out' })).toMatch(/Impeller is not off yet/)
+    expect(refusal('part.lifted', { parts: ['shaft'], step: 'rotor-out' })).toMatch(/First: Take off both bearing caps/)
     expect(refusal('step.done', { step: 'isolate' })).toMatch(/Read: Stored energy/)
     expect(refusal('step.done', { step: 'nonsense' })).toMatch(/no step called/)
   })
@@ -141,9 +117,11 @@ describe('steps', () => {
   })
   it('keeps debts until they are paid', () => {
     worker.workUntil('caps-off')
-    expect(owedIds()).toEqual(expect.arrayContaining(['debt guide-studs', 'debt plate-loose']))
+    expect(owedKeys()).toEqual(
+      expect.arrayContaining([key({ kind: 'debt', debt: 'guide-studs' }), key({ kind: 'debt', debt: 'plate-loose' })]),
+    )
     worker.workUntil('bush-off')
-    expect(owedIds()).not.toContain('debt plate-loose')
+    expect(owedKeys()).not.toContain(key({ kind: 'debt', debt: 'plate-loose' }))
   })
 })
 
@@ -166,14 +144,14 @@ describe('parts', () => {
   })
   it('decides always-new parts by itself and asks for the new one', () => {
     worker.workUntil('decide')
-    expect(owedIds()).toContain('renewal tab-washer')
-    expect(owedIds()).not.toContain('decision tab-washer')
-    expect(owedIds()).toContain('decision hub')
+    expect(owedKeys()).toContain(key({ kind: 'renewal', part: 'tab-washer' }))
+    expect(owedKeys()).not.toContain(key({ kind: 'decision', part: 'tab-washer' }))
+    expect(owedKeys()).toContain(key({ kind: 'decision', part: 'hub' }))
   })
   it("names a part in another part's place", () => {
     worker.workUntil('bearings-on')
     worker.act('part.refitted', { part: 'bearing@oe', step: 'bearings-on', place: 'bearing@de', answers: [] })
-    const found = viewJob(plan, worker.folded.state).owed.find(one => one.id === 'place bearing@oe')
+    const found = owed().find(one => one.key === key({ kind: 'wrong place', part: 'bearing@oe' }))
     expect(found?.what).toBe('Bearing, outer end is in the place of Bearing, drive end')
     expect(found?.blocks).toBe('cover')
   })
@@ -184,7 +162,7 @@ describe('parts', () => {
       step: 'caps-on',
       answers: [{ mate: 'cap-de', met: true, deg: 180 }],
     })
-    expect(gate().reasons.map(one => one.id)).toContain('wrong bearing-cap@de cap-de')
+    expect(gate().reasons.map(one => one.key)).toContain(key({ kind: 'wrong way', mate: 'cap-de' }))
   })
 })
 
@@ -196,59 +174,56 @@ describe('readings', () => {
     const result = viewJob(plan, worker.folded.state).results.get('bush-clearance inspect')!
     expect(result.span![1]).toBeCloseTo(75.56 - 74.96, 2)
     expect(viewJob(plan, worker.folded.state).results.get('bush-bore inspect')!.judgement.verdict).toBe('Out')
-    expect(owedIds()).toContain('out bush-bore inspect')
+    expect(owedKeys()).toContain(key({ kind: 'out', check: 'bush-bore', moment: 'inspect' }))
     expect(result.working).toHaveLength(3)
   })
   it('asks a renewed part to be measured again, and then lets go', () => {
     worker = technician({ general: 0.4, checks: { 'bush-bore': 1.3 }, renewed: ['throttle-bush'] })
     worker.workUntil('measure-new-bush')
-    expect(owedIds()).toContain('reading bush-bore build')
-    expect(owedIds()).not.toContain('reading sleeve-journal build')
+    expect(owedKeys()).toContain(key({ kind: 'reading', check: 'bush-bore', moment: 'build' }))
+    expect(owedKeys()).not.toContain(key({ kind: 'reading', check: 'sleeve-journal', moment: 'build' }))
     worker.workUntil('bush-on')
-    expect(owedIds().filter(id => id.startsWith('out'))).toEqual([])
+    expect(owedKeys().filter(id => id.startsWith('out'))).toEqual([])
   })
   it('stays open until every place and try is in', () => {
     worker.workUntil('found-float')
-    worker.act('reading.taken', { check: 'float', moment: 'asFound', tries: [[0, 0.2]], texts: [['0', '0.2']] })
+    worker.act('reading.taken', reading('float', 'asFound', [[0, 0.2]]))
     expect(viewJob(plan, worker.folded.state).results.get('float asFound')!.judgement.verdict).toBe('Open')
-    worker.act('reading.taken', {
-      check: 'float',
-      moment: 'asFound',
-      tries: [
-        [0, 0.2],
-        [0, 0.21],
-        [0.01, 0.22],
-      ],
-      texts: [],
-    })
+    const whole = reading('float', 'asFound', [
+      [0, 0.2],
+      [0, 0.21],
+      [0.01, 0.22],
+    ])
+    // Half measured is measured: it is corrected, with the reason, never written over.
+    expect(refusal('reading.taken', whole)).toMatch(/half measured there already/)
+    worker.act('entry.corrected', { target: worker.folded.entries.at(-1)!.id, why: 'the rest', replacement: whole })
     expect(viewJob(plan, worker.folded.state).results.get('float asFound')!).toMatchObject({
       judgement: { verdict: 'Holds' },
     })
   })
   it('says so when the tries do not agree', () => {
     worker.workUntil('found-float')
-    worker.act('reading.taken', {
-      check: 'float',
-      moment: 'asFound',
-      tries: [
+    worker.act(
+      'reading.taken',
+      reading('float', 'asFound', [
         [0, 0.2],
         [0, 0.2],
         [0, 0.29],
-      ],
-      texts: [],
-    })
+      ]),
+    )
     expect(viewJob(plan, worker.folded.state).results.get('float asFound')!.notes[0]).toMatch(
       /try 3 stands furthest off/,
     )
   })
   it.each([
-    [{ check: 'journal-de', moment: 'inspect', station: 'inner', plane: 'A', tries: [[0.06]], texts: [] }, /believed/],
-    [{ check: 'journal-de', moment: 'inspect', station: 'far', plane: 'A', tries: [[60]], texts: [] }, /no such place/],
-    [{ check: 'float', moment: 'build', tries: [[0, 1]], texts: [] }, /not taken at that moment/],
-    [{ check: 'float', moment: 'asFound', tries: [[0]], texts: [] }, /takes 2 figures/],
-    [{ check: 'runout', moment: 'inspect', tries: [[0, 0]], texts: [] }, /takes 8 figures/],
-    [{ check: 'bush-clearance', moment: 'inspect', tries: [[0.4]], texts: [] }, /worked out/],
-    [{ check: 'float', moment: 'asFound', tries: [], texts: [] }, /no reading/],
+    [reading('journal-de', 'inspect', [[0.06]], { station: 'inner', plane: 'A' }), /believed/],
+    [reading('journal-de', 'inspect', [[60]], { station: 'far', plane: 'A' }), /no such place/],
+    [reading('float', 'asFound', [[0, 0.1]], { station: 'far' }), /no such place/],
+    [reading('float', 'build', [[0, 1]]), /not taken at that moment/],
+    [reading('float', 'asFound', [[0]]), /takes 2 figures/],
+    [reading('runout', 'inspect', [[0, 0]]), /takes 8 figures/],
+    [reading('bush-clearance', 'inspect', [[0.4]]), /worked out/],
+    [reading('float', 'asFound', []), /no reading/],
   ] as [Payloads['reading.taken'], RegExp][])('refuses %j', (payload, why) =>
     expect(refusal('reading.taken', payload)).toMatch(why),
   )
@@ -258,29 +233,33 @@ describe('the gate', () => {
   it('names what is missing, then opens, then guards the hand-back', () => {
     worker.workUntil('rotor-in')
     expect(gate()).toMatchObject({ guards: 'cover', open: false })
-    expect(gate().reasons.map(one => one.id)).toEqual(
-      expect.arrayContaining(['step set-seal', 'reading seal-setting build', 'joint cap-joint-de']),
+    expect(gate().reasons.map(one => one.key)).toEqual(
+      expect.arrayContaining([
+        key({ kind: 'step', step: 'set-seal' }),
+        key({ kind: 'reading', check: 'seal-setting', moment: 'build' }),
+        key({ kind: 'joint', joint: 'cap-joint-de' }),
+      ]),
     )
     expect(refusal('step.done', { step: 'top-on' })).toMatch(/cannot be done yet/)
     worker.workUntil('top-on')
     expect(gate().reasons).toEqual([])
     worker.doStep(plan.steps.get('top-on')!)
     expect(gate()).toMatchObject({ guards: 'hand-back', open: false })
-    expect(refusal('job.signed', { cured: 'yes' })).toMatch(/The gate is shut/)
+    expect(refusal('job.signed', { cured: 'yes' }, 'lead')).toMatch(/The gate is shut/)
   })
   it('lets a lead pass an item in writing, and nobody else', () => {
     worker = technician({ general: 0.4, checks: { 'journal-oe': -2.2 } })
     worker.workUntil('rotor-in')
-    const id = 'out journal-oe inspect'
-    expect(gate().reasons.map(one => one.id)).toContain(id)
-    expect(refusal('concession.given', { obligation: id, why: 'One season' })).toMatch(/lead/)
-    worker.act('concession.given', { obligation: id, why: 'One season' }, 'lead')
-    expect(gate().reasons.map(one => one.id)).not.toContain(id)
-    expect(worker.folded.state.concessions.get(id)).toMatchObject({ by: 'odd', why: 'One season' })
+    const of = { kind: 'out', check: 'journal-oe', moment: 'inspect' } as const
+    expect(gate().reasons.map(one => one.key)).toContain(key(of))
+    expect(refusal('concession.given', { of, why: 'One season' })).toMatch(/lead/)
+    worker.act('concession.given', { of, why: 'One season' }, 'lead')
+    expect(gate().reasons.map(one => one.key)).not.toContain(key(of))
+    expect(worker.folded.state.concessions.get(key(of))).toMatchObject({ by: 'odd', why: 'One season' })
   })
   it('wants a lead at the hold point', () => {
     expect(refusal('hold.signed', { step: 'decide' })).toMatch(/lead/)
-    expect(refusal('hold.signed', { step: 'decide' }, 'lead')).toBeNull()
+    expect(refusal('hold.signed', { step: 'decide' }, 'lead')).toMatch(/nothing to sign yet/)
   })
 })
 
@@ -312,40 +291,28 @@ describe('a joint', () => {
     expect(progressOf(joint, worker.folded.state)).toMatchObject({ verdict: 'Holds', pass: null })
   })
   it('refuses a bolt or pass it does not have', () => {
-    expect(refusal('bolt.pulled', { joint: joint.id, pass: 1, bolt: 7, torqueNm: 1, text: '' })).toMatch(/no bolt 7/)
-    expect(refusal('bolt.pulled', { joint: joint.id, pass: 4, bolt: 1, torqueNm: 1, text: '' })).toMatch(/no pass 4/)
+    expect(refusal('bolt.pulled', { joint: joint.id, pass: 1, bolt: 7, torqueNm: 1, text: '1' })).toMatch(/no bolt 7/)
+    expect(refusal('bolt.pulled', { joint: joint.id, pass: 4, bolt: 1, torqueNm: 1, text: '1' })).toMatch(/no pass 4/)
   })
 })
 
 describe('corrections', () => {
   const correct = (target: string, replacement?: Payloads['entry.corrected']['replacement']) =>
-    worker.act('entry.corrected', { target, why: 'wrong', replacement })
+    worker.act('entry.corrected', { target, why: 'wrong', ...(replacement ? { replacement } : {}) })
   it('undoes exactly what it corrects, wherever it stands', () => {
     worker.workUntil('found-lift')
     fc.assert(
       fc.property(fc.nat(), fc.constantFrom('note.written', 'part.observed', 'concession.given'), (at, kind) => {
-        const extra = {
-          id: 'extra',
-          kind,
-          madeBy: 'odd',
-          role: 'lead',
-          madeAt: '2026-05-02T00:00:00Z',
-          seq: 1,
-          payload:
-            kind === 'note.written'
-              ? { text: 'x' }
-              : kind === 'part.observed'
-                ? { part: 'hub', finding: 'nick', severity: 'worn' }
-                : { obligation: 'debt x', why: 'y' },
-        } as AnyEntry
+        const payload =
+          kind === 'note.written'
+            ? { text: 'x' }
+            : kind === 'part.observed'
+              ? { part: 'hub', finding: 'nick', severity: 'worn' }
+              : { of: { kind: 'debt', debt: 'x' }, why: 'y' }
+        const extra = entryOf(kind, payload as Payloads[typeof kind], { role: 'lead', id: 'extra' })
         const before = worker.folded.entries
         const where = 1 + (at % before.length)
-        const undo = {
-          ...extra,
-          id: 'undo',
-          kind: 'entry.corrected',
-          payload: { target: 'extra', why: 'slip' },
-        } as AnyEntry
+        const undo = entryOf('entry.corrected', { target: 'extra', why: 'slip' }, { role: 'lead', id: 'undo' })
         const added = [...before.slice(0, where), extra, ...before.slice(where), undo]
         expect(plain(fold(plan, added))).toEqual(plain(fold(plan, before)))
       }),
@@ -355,17 +322,14 @@ describe('corrections', () => {
   it('puts a better reading in the place of the old one, and both stay on the ledger', () => {
     worker.workUntil('found-lift')
     const old = worker.folded.entries.find(one => one.kind === 'reading.taken' && one.payload.check === 'float')!
-    correct(old.id, {
-      kind: 'reading.taken',
-      payload: {
-        ...old.payload,
-        tries: [
-          [0, 0.11],
-          [0, 0.11],
-          [0, 0.11],
-        ],
-      },
-    })
+    correct(
+      old.id,
+      reading('float', 'asFound', [
+        [0, 0.11],
+        [0, 0.11],
+        [0, 0.11],
+      ]),
+    )
     expect(viewJob(plan, worker.folded.state).results.get('float asFound')!.value).toBeCloseTo(0.11, 9)
     expect(worker.folded.entries).toContain(old)
   })
@@ -387,16 +351,28 @@ describe('corrections', () => {
   })
   it("takes back one's own newest act first", () => {
     worker.workUntil('found-float')
-    expect(lastAct(worker.folded.entries, 'rena')).toEqual([worker.folded.entries.at(-1)])
+    // One press: the step done, and what was lifted with it.
+    const press = worker.folded.entries.at(-1)!.act
+    expect(lastAct(worker.folded.entries, 'rena')).toEqual(
+      worker.folded.entries.filter(one => one.act === press).toReversed(),
+    )
     expect(lastAct(worker.folded.entries, 'nobody')).toEqual([])
     const before = plain(worker.folded.state)
-    const note = worker.act('note.written', { text: 'slip' })
-    const together = { ...note, id: 'together' } as AnyEntry
-    worker.folded = extend(plan, worker.folded, [together])
+    const [note, together] = worker.acts([
+      { kind: 'note.written', payload: { text: 'slip' } },
+      { kind: 'note.written', payload: { text: 'another' } },
+    ])
     const act = lastAct(worker.folded.entries, 'rena')
-    expect(act.map(one => one.id)).toEqual(['together', note.id])
+    expect(act.map(one => one.id)).toEqual([together!.id, note!.id])
     for (const one of act) correct(one.id)
     expect(plain(worker.folded.state)).toEqual(before)
+  })
+  it('two presses of one moment are two acts', () => {
+    const at = { madeAt: '2026-05-02T00:00:00.000Z' }
+    const one = entryOf('note.written', { text: 'one' }, { ...at, id: 'n1', act: 'a1' })
+    const two = entryOf('note.written', { text: 'two' }, { ...at, id: 'n2', act: 'a2' })
+    worker.folded = extend(plan, worker.folded, [one, two])
+    expect(lastAct(worker.folded.entries, 'rena').map(each => each.id)).toEqual(['n2'])
   })
 })
 
@@ -461,7 +437,8 @@ describe('laws of the fold', () => {
 
 /** A slow, obvious count of where parts are, to hold the fold against. */
 it('agrees with a plain count of parts under random acts', () => {
-  const refs = [...plan.parts.keys()]
+  // Parts that are asked nothing as they go back, so that the count is of places alone.
+  const refs = [...plan.fittedBy.keys()].filter(ref => !plan.matesOf.has(ref))
   const move = fc.tuple(
     fc.constantFrom('part.lifted', 'part.renewed', 'part.decided', 'part.refitted') as fc.Arbitrary<EntryKind>,
     fc.constantFrom(...refs),
@@ -469,30 +446,33 @@ it('agrees with a plain count of parts under random acts', () => {
   fc.assert(
     fc.property(fc.array(move, { maxLength: 120 }), moves => {
       const where: Record<string, { off: boolean; fitted?: boolean; renew?: boolean; fresh?: boolean }> = {}
+      let movements = 0
       let folded = emptyFold()
-      moves.forEach(([kind, ref], i) => {
+      moves.forEach(([kind, ref]) => {
         const always = plan.parts.get(ref)!.part.renewal === 'always'
         const now = (where[ref] ??= { off: false })
         const payload =
           kind === 'part.lifted'
-            ? { parts: [ref], step: 's' }
+            ? { parts: [ref], step: plan.removedBy.get(ref)!.id }
             : kind === 'part.renewed'
               ? { part: ref, from: 'stock' }
               : kind === 'part.decided'
                 ? { parts: [ref], choice: 'renew' }
-                : { part: ref, step: 's', answers: [] }
-        folded = extend(plan, folded, [
-          { id: `m${i}`, kind, payload, madeBy: 'a', role: 'fitter', madeAt: '', seq: i } as AnyEntry,
-        ])
-        if (kind === 'part.lifted' && !now.off) Object.assign(now, { off: true, fitted: false })
-        if (kind === 'part.decided') now.renew = true
-        if (kind === 'part.renewed' && now.off && (always || now.renew)) now.fresh = true
-        if (kind === 'part.refitted' && now.off && ((!always && !now.renew) || now.fresh))
-          Object.assign(now, { off: false, fitted: true })
+                : { part: ref, step: plan.fittedBy.get(ref)!.id, answers: [] }
+        folded = extend(plan, folded, [entryOf(kind, payload as Payloads[typeof kind])])
+        if (kind === 'part.lifted' && !now.off)
+          Object.assign(now, { off: true, fitted: false, renew: false, fresh: false })
+        if (kind === 'part.decided' && now.off) now.renew = true
+        if (kind === 'part.renewed' && now.off && !now.fresh && (always || now.renew)) {
+          now.fresh = true
+          movements += 1
+        }
+        if (kind === 'part.refitted' && now.off && now.fresh) Object.assign(now, { off: false, fitted: true })
       })
       for (const [ref, now] of Object.entries(where))
         expect(folded.state.parts.get(ref)?.where ?? 'on', ref).toBe(now.off ? 'off' : now.fitted ? 'fitted' : 'on')
       expect(viewJob(plan, folded.state).tray.off.length).toBe(Object.values(where).filter(one => one.off).length)
+      expect(folded.state.renewals).toHaveLength(movements)
     }),
     { numRuns: 60 },
   )

@@ -1,8 +1,7 @@
-import { readFileSync } from 'node:fs'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { parse } from 'yaml'
-import { planFor, type Check, type Mate, type Sheet } from '../sheet/index.ts'
+import { entryOf, plan, reading, sheet } from '../../tests/pump.ts'
+import { planFor, type Check, type Mate } from '../sheet/index.ts'
 import {
   checkResults,
   emptyFold,
@@ -15,16 +14,11 @@ import {
   trayOf,
   viewJob,
   type AnyEntry,
+  type EntryKind,
   type Payloads,
 } from './index.ts'
 
-const sheet = parse(
-  readFileSync(new URL('../../library/m14-axially-split-pump.yaml', import.meta.url), 'utf8'),
-) as Sheet
-const plan = planFor(sheet)
-let n = 0
-const entry = (kind: string, payload: unknown, role = 'lead') =>
-  ({ id: `l${++n}`, kind, payload, madeBy: 'a', role, madeAt: '2026-05-01T08:00:00.000Z', seq: null }) as AnyEntry
+const entry = (kind: EntryKind, payload: unknown): AnyEntry => entryOf(kind, payload as never, { role: 'lead' })
 const refs = [...plan.parts.keys()]
 const steps = [...plan.steps.keys()]
 const mates = [...plan.mates.keys()]
@@ -33,7 +27,12 @@ const mates = [...plan.mates.keys()]
 const anyAct = fc.oneof(
   fc.constantFrom(...steps).map(step => entry('step.done', { step })),
   fc.tuple(fc.constantFrom(...steps), fc.nat(2)).map(([step, caution]) => entry('caution.read', { step, caution })),
-  fc.subarray(refs, { minLength: 1, maxLength: 3 }).map(parts => entry('part.lifted', { parts, step: 'guard-off' })),
+  fc
+    .tuple(fc.subarray(refs, { minLength: 1, maxLength: 3 }), fc.constantFrom(...steps))
+    .map(([parts, step]) => entry('part.lifted', { parts, step })),
+  fc
+    .constantFrom(...steps.filter(id => plan.steps.get(id)!.removes))
+    .map(step => entry('part.lifted', { parts: plan.steps.get(step)!.removes, step })),
   fc
     .tuple(fc.constantFrom(...refs), fc.boolean())
     .map(([part, met]) => entry('part.refitted', { part, step: 'guard-on', answers: [{ mate: mates[0], met }] })),
@@ -46,12 +45,12 @@ const anyAct = fc.oneof(
     .map(([mate, deg]) => entry('mark.made', { mate, deg, seenFrom: 'drive end', carrier: 'paint' })),
   fc
     .tuple(fc.nat(12), fc.nat(4), fc.nat(100))
-    .map(([bolt, pass, torqueNm]) => entry('bolt.pulled', { joint: 'case-joint', bolt, pass, torqueNm, text: '' })),
+    .map(([bolt, pass, torqueNm]) =>
+      entry('bolt.pulled', { joint: 'case-joint', bolt, pass, torqueNm, text: String(torqueNm) }),
+    ),
   fc
     .double({ min: -10, max: 10, noNaN: true })
-    .map(value =>
-      entry('reading.taken', { check: 'seal-setting', moment: 'asFound', tries: [[value], [42]], texts: [] }),
-    ),
+    .map(value => entry('reading.taken', reading('seal-setting', 'asFound', [[value], [42]]))),
 )
 
 describe('what the server takes', () => {
@@ -89,12 +88,8 @@ describe('what the server takes', () => {
   it('the card always shows a step whose needs are met, until none is left', () => {
     fc.assert(
       fc.property(fc.subarray(steps), done => {
-        const folded = extend(
-          plan,
-          emptyFold(),
-          done.map(step => entry('step.done', { step })),
-        )
-        const next = nextStep(plan, folded.state)
+        const act = { by: 'a', role: 'fitter' as const, at: '', entry: '', n: 1 }
+        const next = nextStep(plan, { ...emptyFold().state, steps: new Map(done.map(step => [step, act])) })
         expect(next === null).toBe(done.length === steps.length)
         if (!next) return
         expect(done).not.toContain(next.id)
@@ -134,6 +129,7 @@ describe('results by kind of check', () => {
     id: 'x',
     title: 'X',
     kind: 'single',
+    of: [],
     unit: 'mm',
     decimals: 2,
     span: [-100, 100],
@@ -152,7 +148,7 @@ describe('results by kind of check', () => {
     const folded = extend(
       own,
       emptyFold(),
-      readings.map(one => entry('reading.taken', { check: 'x', moment: 'asFound', texts: [], ...one })),
+      readings.map(one => entry('reading.taken', { ...reading('x', 'asFound', one.tries!), ...one })),
     )
     expect(folded.state.flags).toEqual([])
     return checkResults(own, folded.state).get('x asFound')!
@@ -206,11 +202,11 @@ describe('results by kind of check', () => {
 
 it('the tray gives the newest part first and forgets nothing', () => {
   fc.assert(
-    fc.property(fc.shuffledSubarray(refs), order => {
+    fc.property(fc.shuffledSubarray([...plan.removedBy.keys()]), order => {
       const folded = extend(
         plan,
         emptyFold(),
-        order.map(ref => entry('part.lifted', { parts: [ref], step: 'guard-off' })),
+        order.map(ref => entry('part.lifted', { parts: [ref], step: plan.removedBy.get(ref)!.id })),
       )
       expect(trayOf(plan, folded.state).off.map(one => one.ref)).toEqual([...order].reverse())
     }),

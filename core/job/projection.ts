@@ -1,7 +1,8 @@
-import type { Moment, Plan, Ref } from '../sheet/index.ts'
+import { MOMENTS, type Moment, type Plan, type Ref } from '../sheet/index.ts'
 import type { Verdict } from '../verdict.ts'
 import { checkResults } from './results.ts'
-import type { JobState } from './state.ts'
+import { timeOf } from './entry.ts'
+import { readingKey, type JobState } from './state.ts'
 
 /** What the fleet asks of one job, made from its ledger and nothing else. */
 export interface Projection {
@@ -13,6 +14,8 @@ export interface Projection {
     greatest: number
     verdict: Verdict
     share: number | null
+    /** False once the part it was taken of has been renewed. */
+    stands: boolean
     takenAt: string
   }[]
   fitted: { partRef: Ref; asNew: boolean; batch: string | null; fittedAt: string }[]
@@ -32,6 +35,7 @@ export function projectJob(plan: Plan, state: JobState): Projection {
         greatest,
         verdict: result.judgement.verdict,
         share: result.judgement.share,
+        stands: !result.history,
         takenAt: newestOf(plan, state, result.check.id, result.moment),
       },
     ]
@@ -44,43 +48,40 @@ export function projectJob(plan: Plan, state: JobState): Projection {
         ? [{ partRef, asNew: now.fitted.as === 'new', batch: now.renewed?.batch ?? null, fittedAt: now.fitted.at }]
         : [],
     ),
-    movements: parts.flatMap(([partRef, now]) =>
-      now.renewed
-        ? [
-            {
-              entryId: now.renewed.entry,
-              partRef,
-              takenFrom: now.renewed.from,
-              quantity: plan.parts.get(partRef)?.part.quantity ?? 1,
-              movedAt: now.renewed.at,
-            },
-          ]
-        : [],
-    ),
+    movements: state.renewals.map(({ entry, part, from, at }) => ({
+      entryId: entry,
+      partRef: part,
+      takenFrom: from,
+      quantity: plan.parts.get(part)?.part.quantity ?? 1,
+      movedAt: at,
+    })),
   }
 }
 
 /** A check worked out from others is as new as the newest reading behind it. */
 function newestOf(plan: Plan, state: JobState, check: string, moment: Moment): string {
-  const { of } = plan.checks.get(check)!
-  const sources = of ? [of.outer, of.inner] : [check]
+  const { between } = plan.checks.get(check)!
+  const sources = between ? [between.outer, between.inner] : [check]
+  const moments = between ? MOMENTS.slice(0, MOMENTS.indexOf(moment) + 1) : [moment]
+  const keys = new Set(sources.flatMap(source => moments.map(one => readingKey(source, one))))
   const times = [...state.readings]
-    .filter(([key]) => sources.some(source => key === `${source} ${moment}` || (of && key.startsWith(`${source} `))))
+    .filter(([key]) => keys.has(key))
     .flatMap(([, cells]) => [...cells.values()].map(cell => cell.at))
-  return times.sort().at(-1) ?? state.opened!.madeAt
+  return times.sort().at(-1) ?? timeOf(state.opened!)
 }
 
 export interface LatestReading {
   checkId: string
   verdict: Verdict
   share: number | null
+  stands: boolean
   takenAt: string
 }
 
 /** The check that has used most of its allowance, by the newest reading of each; null when none is measured. */
 export function worstCheck(readings: readonly LatestReading[]): LatestReading | null {
   const newest = new Map<string, LatestReading>()
-  for (const one of readings) {
+  for (const one of readings.filter(reading => reading.stands)) {
     const known = newest.get(one.checkId)
     if (!known || one.takenAt >= known.takenAt) newest.set(one.checkId, one)
   }

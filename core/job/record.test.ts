@@ -1,9 +1,6 @@
-import { readFileSync } from 'node:fs'
 import { beforeAll, describe, expect, it } from 'vitest'
-import { parse } from 'yaml'
-import { wornFindings } from '../../demo/findings.ts'
-import { Technician } from '../../demo/technician.ts'
-import { planFor, type Sheet } from '../sheet/index.ts'
+import type { Technician } from '../../demo/technician.ts'
+import { plan, technician } from '../../tests/pump.ts'
 import {
   entryWords,
   projectJob,
@@ -15,26 +12,13 @@ import {
   type JobRecord,
 } from './index.ts'
 
-const sheet = parse(
-  readFileSync(new URL('../../library/m14-axially-split-pump.yaml', import.meta.url), 'utf8'),
-) as Sheet
-const plan = planFor(sheet, { faces: 'carbon', injection: 'water' })
 const names = new Map([
   ['rena', 'R. Okell'],
   ['odd', 'O. Hallam'],
 ])
 
 function overhaul() {
-  let n = 0
-  const worker = new Technician(
-    plan,
-    wornFindings(
-      { general: 0.4, checks: { 'bush-bore': 1.2 }, renewed: ['throttle-bush'] },
-      { fitter: 'rena', lead: 'odd' },
-    ),
-    { id: () => `e${++n}`, now: () => new Date(Date.UTC(2026, 4, 1, 7) + n * 60_000).toISOString() },
-  )
-  worker.open('P-214B', 'Seal weeps')
+  const worker = technician({ general: 0.4, checks: { 'bush-bore': 1.2 }, renewed: ['throttle-bush'] })
   worker.workUntil('found-lift')
   const slip = worker.act('note.written', { text: 'Juice gritty at the drain' })
   worker.act('entry.corrected', { target: slip.id, why: 'Wrong machine' })
@@ -62,7 +46,7 @@ describe('the record', () => {
   it('says what was reported, who signed and whether it helped', () => {
     expect(record).toMatchObject({
       complaint: 'Seal weeps',
-      signed: { who: 'R. Okell', cured: 'yes', cause: 'Bush worn' },
+      signed: { who: 'O. Hallam', role: 'lead', cured: 'yes', cause: 'Bush worn' },
     })
   })
   it('sets as found beside as left', () => {
@@ -113,7 +97,12 @@ describe('the record', () => {
   })
   it('keeps corrections with their reason, and notes that still count', () => {
     expect(record.corrections).toEqual([
-      expect.objectContaining({ what: 'Note: Juice gritty at the drain', why: 'Wrong machine' }),
+      expect.objectContaining({
+        what: 'Note: Juice gritty at the drain',
+        first: expect.objectContaining({ who: 'R. Okell' }),
+        now: 'taken back',
+        why: 'Wrong machine',
+      }),
     ])
     expect(record.notes.map(one => one.text)).toEqual(['Clear water pressure low'])
     expect(record.findings[0]).toMatchObject({ part: 'Rotary face', where: '2:30 seen from the drive end' })
@@ -185,6 +174,7 @@ describe('the worst check', () => {
     checkId,
     verdict,
     share,
+    stands: true,
     takenAt,
   })
   it('is the one that has used most, by its newest reading', () => {

@@ -1,33 +1,32 @@
 import { clockText } from '../marks/index.ts'
 import { compareFoundLeft } from '../gauging/index.ts'
 import { fixed, type LengthSystem } from '../quantity/index.ts'
-import { MOMENTS, STATIONS, type Check, type Moment, type Plan, type Station } from '../sheet/index.ts'
+import { MOMENTS, STATIONS, type Check, type Moment, type Plan } from '../sheet/index.ts'
 import type { Verdict, WorkingLine } from '../verdict.ts'
-import type { AnyEntry } from './entries.ts'
+import { actOf } from './acts/index.ts'
+import { rootOf } from './corrections.ts'
+import { clockOf, timeOf, type AnyEntry } from './entry.ts'
 import { fold } from './fold.ts'
+import { holdStands } from './holds.ts'
 import { progressOf } from './joints.ts'
+import { mateAnswer, mateMet } from './mates.ts'
+import { owedOf, owedWords } from './owed/index.ts'
+import type { Role } from './roles.ts'
 import { showLimits, showValue } from './show.ts'
-import { partState, readingKey, type JobState } from './state.ts'
+import { partState, readingKey, type JobState, type Stamp } from './state.ts'
 import { viewJob } from './view.ts'
+import { lostOf } from './acts/evidence-lost.ts'
+import { MOMENT_WORDS, partName, STATION_WORDS } from './words.ts'
 
-export const MOMENT_WORDS: Record<Moment, string> = {
-  asFound: 'as found',
-  inspect: 'at inspection',
-  build: 'at build',
-  asLeft: 'as left',
-}
-export const STATION_WORDS: Record<Station, string> = {
-  'make-safe': 'Make safe',
-  'as-found': 'As found',
-  'strip': 'Strip',
-  'clean': 'Clean',
-  'inspect': 'Inspect',
-  'decide': 'Decide',
-  'build': 'Build',
-  'prove': 'Prove',
+/** Who did something, in which role and when; `clock` says where the time they gave is not the one shown. */
+export interface Signed {
+  who: string
+  role: Role | ''
+  when: string
+  clock: '' | 'late' | 'ahead'
 }
 
-export interface RecordedReading {
+export interface RecordedReading extends Signed {
   title: string
   moment: string
   value: string
@@ -36,8 +35,7 @@ export interface RecordedReading {
   verdict: Verdict
   consequence: string | null
   working: WorkingLine[]
-  who: string
-  when: string
+  history: boolean
 }
 
 /** A job as it is handed over and printed: everything that was done, found, measured and decided, by whom and when. */
@@ -45,39 +43,46 @@ export interface JobRecord {
   title: string
   notice: string
   complaint: string
-  signed: { who: string; when: string; cured: string; cause: string } | null
+  signed: (Signed & { cured: string; cause: string }) | null
+  cancelled: (Signed & { why: string }) | null
   compared: { title: string; found: string; left: string; change: string; moved: string }[]
   readings: RecordedReading[]
-  parts: {
+  parts: (Signed & {
     item: number
     name: string
     cameOff: string
+    method: string
     kept: string
     decision: string
     wentBack: string
-    who: string
-    when: string
-  }[]
-  marks: { title: string; where: string; carrier: string; met: string; who: string; when: string }[]
-  joints: { title: string; wanted: string; torques: string; verdict: Verdict }[]
-  steps: { station: string; title: string; who: string; when: string; skipped: string | null }[]
-  findings: { part: string; finding: string; where: string; who: string; when: string }[]
-  concessions: { what: string; why: string; who: string; when: string }[]
-  lost: { what: string; why: string; who: string; when: string }[]
-  corrections: { what: string; why: string; who: string; when: string }[]
-  notes: { text: string; who: string; when: string }[]
+  })[]
+  marks: (Signed & { title: string; where: string; carrier: string; met: string })[]
+  joints: { title: string; wanted: string; torques: string; verdict: Verdict; putRight: string[] }[]
+  steps: (Signed & { station: string; title: string; skipped: string | null })[]
+  holds: (Signed & { title: string; stands: string })[]
+  cautions: (Signed & { step: string; caution: string })[]
+  findings: (Signed & { part: string; finding: string; where: string })[]
+  concessions: (Signed & { what: string; why: string })[]
+  lost: (Signed & { what: string; why: string })[]
+  corrections: (Signed & { what: string; first: Signed; now: string; why: string })[]
+  late: (Signed & { what: string; why: string })[]
+  notes: (Signed & { text: string })[]
 }
 
-function takenBy(state: JobState, check: Check, moment: Moment): { by: string; at: string } {
-  const sources = check.of ? [check.of.outer, check.of.inner] : [check.id]
+function takenBy(state: JobState, check: Check, moment: Moment): Stamp | null {
+  const sources = check.between ? [check.between.outer, check.between.inner] : [check.id]
+  const moments = check.between ? MOMENTS.slice(0, MOMENTS.indexOf(moment) + 1) : [moment]
   const cells = sources.flatMap(id =>
-    MOMENTS.slice(0, MOMENTS.indexOf(moment) + 1).flatMap(one => [
-      ...(state.readings.get(readingKey(id, one))?.values() ?? []),
-    ]),
+    moments.flatMap(one => [...(state.readings.get(readingKey(id, one))?.values() ?? [])]),
   )
-  return cells.sort((a, b) => a.at.localeCompare(b.at)).at(-1) ?? { by: '', at: '' }
+  return cells.sort((a, b) => a.n - b.n).at(-1) ?? null
 }
 
+/**
+ * The record of a job, from its sheet and ledger.
+ * @param names who is who; somebody who is on no list any more keeps their act
+ * @param system how lengths are shown
+ */
 export function recordOf(
   plan: Plan,
   entries: readonly AnyEntry[],
@@ -86,18 +91,29 @@ export function recordOf(
 ): JobRecord {
   const state = fold(plan, entries)
   const { results } = viewJob(plan, state)
+  const byId = new Map(entries.map(one => [one.id, one]))
   const who = (id: string) => names.get(id) ?? 'somebody no longer here'
-  const act = (one: { by: string; at: string }) => ({ who: one.by ? who(one.by) : '', when: one.at })
+  const clock = (entry: AnyEntry | undefined): Signed['clock'] => {
+    const at = entry ? clockOf(entry) : 'live'
+    return at === 'live' ? '' : at
+  }
+  const by = (one: Stamp | null | undefined): Signed =>
+    one
+      ? { who: who(one.by), role: one.role, when: one.at, clock: clock(byId.get(one.entry)) }
+      : { who: '', role: '', when: '', clock: '' }
+  const byEntry = (entry: AnyEntry): Signed => ({
+    who: who(entry.madeBy),
+    role: entry.role,
+    when: timeOf(entry),
+    clock: clock(entry),
+  })
   const measured = [...results.values()].filter(one => one.value !== null)
   return {
     title: plan.sheet.title,
     notice: plan.sheet.notice,
     complaint: state.opened?.payload.complaint ?? '',
-    signed: state.signed && {
-      ...act({ by: state.signed.madeBy, at: state.signed.madeAt }),
-      cured: state.signed.payload.cured,
-      cause: state.signed.payload.cause ?? '',
-    },
+    signed: state.signed && { ...by(state.signed), cured: state.signed.cured, cause: state.signed.cause ?? '' },
+    cancelled: state.cancelled && { ...by(state.cancelled), why: state.cancelled.why },
     compared: plan.sheet.checks.flatMap(check => {
       const found = results.get(readingKey(check.id, 'asFound'))
       const left = results.get(readingKey(check.id, 'asLeft'))
@@ -122,7 +138,8 @@ export function recordOf(
       verdict: result.judgement.verdict,
       consequence: result.consequence,
       working: result.working,
-      ...act(takenBy(state, result.check, result.moment)),
+      history: result.history,
+      ...by(takenBy(state, result.check, result.moment)),
     })),
     parts: [...plan.parts.values()]
       .filter(one => state.parts.has(one.ref))
@@ -133,27 +150,28 @@ export function recordOf(
           item: part.item,
           name,
           cameOff: now.order ? String(now.order) : '',
+          method: now.lifted?.method ?? '',
           kept: now.kept ? `${now.kept.as} ${now.kept.label}` : '',
           decision: now.decision?.why ? `${decision}: ${now.decision.why}` : decision,
-          wentBack: now.fitted ? (now.fitted.as === 'new' ? `new, from ${now.renewed?.from}` : 'same') : 'still off',
-          ...act(now.fitted ?? now.lifted ?? { by: '', at: '' }),
+          wentBack: now.fitted
+            ? `${now.fitted.as === 'new' ? `new, from ${now.renewed?.from}` : 'same'}${now.fitted.place === ref ? '' : `, in the place of ${partName(plan, now.fitted.place)}`}`
+            : 'still off',
+          ...by(now.fitted ?? now.lifted),
         }
       }),
     marks: [...state.marks].map(([id, mark]) => {
       const mate = plan.mates.get(id)!
-      const answers = [...state.parts.values()].flatMap(
-        part => part.fitted?.answers.filter(answer => answer.mate === id) ?? [],
-      )
+      const answer = mateAnswer(plan, state, mate)
       return {
         title: mate.title,
         where: `${clockText(mark.deg)} seen from the ${mark.seenFrom}`,
         carrier: mark.carrier,
-        met: answers.length ? (answers.every(one => one.met) ? 'met' : 'not met') : 'not refitted',
-        ...act(mark),
+        met: answer ? (mateMet(mate, mark, answer) ? 'met' : 'not met') : 'not refitted',
+        ...by(mark),
       }
     }),
     joints: plan.sheet.joints
-      .filter(joint => state.joints.get(joint.id)?.passes.length)
+      .filter(joint => state.joints.get(joint.id)?.passes.length || state.joints.get(joint.id)?.strays.length)
       .map(joint => {
         const { wanted, pulled, verdict } = progressOf(joint, state)
         return {
@@ -164,6 +182,11 @@ export function recordOf(
             .map(one => `${one.bolt}: ${fixed(one.torqueNm, 1)}`)
             .join(', '),
           verdict,
+          putRight: state.joints
+            .get(joint.id)!
+            .strays.map(
+              one => `bolt ${one.bolt}, pass ${one.pass}: ${fixed(one.torqueNm, 1)} N·m, ${one.side}, ${who(one.by)}`,
+            ),
         }
       }),
     steps: STATIONS.flatMap(station =>
@@ -171,118 +194,81 @@ export function recordOf(
         .filter(step => step.station === station && state.steps.has(step.id))
         .map(step => {
           const done = state.steps.get(step.id)!
-          return { station: STATION_WORDS[station], title: step.title, skipped: done.skipped ?? null, ...act(done) }
+          return { station: STATION_WORDS[station], title: step.title, skipped: done.skipped ?? null, ...by(done) }
         }),
     ),
+    holds: plan.sheet.steps.flatMap(step => {
+      const signed = state.holds.get(step.id)
+      if (!signed) return []
+      return [
+        {
+          title: step.title,
+          stands: holdStands(plan, state, step) === 'signed' ? 'stands' : 'lapsed: the work changed afterwards',
+          ...by(signed),
+        },
+      ]
+    }),
+    cautions: plan.sheet.steps.flatMap(step =>
+      (step.cautions ?? []).flatMap((caution, i) => {
+        const read = state.cautions.get(`${step.id} ${i}`)
+        return read ? [{ step: step.title, caution: caution.word, ...by(read) }] : []
+      }),
+    ),
     findings: state.observations.map(one => ({
-      part: plan.parts.get(one.part)?.name ?? one.part,
+      part: partName(plan, one.part),
       finding: `${one.finding} (${one.severity})`,
       where: one.deg === undefined ? '' : `${clockText(one.deg)} seen from the ${one.seenFrom}`,
-      ...act(one),
+      ...by(one),
     })),
-    concessions: [...state.concessions].map(([what, one]) => ({
-      what: concessionName(plan, what),
+    concessions: [...state.concessions.values()].map(one => ({
+      what: owedWords(plan, owedOf(one.of)!),
       why: one.why,
-      ...act(one),
+      ...by(one),
     })),
-    lost: [...state.evidenceLost].map(([what, one]) => ({ what: lostName(plan, what), why: one.why, ...act(one) })),
-    corrections: entries.flatMap(entry =>
-      entry.kind === 'entry.corrected'
-        ? [
-            {
-              what: entryWords(
-                plan,
-                entries.find(one => one.id === entry.payload.target),
-              ),
-              why: entry.payload.why,
-              ...act({ by: entry.madeBy, at: entry.madeAt }),
-            },
-          ]
-        : [],
-    ),
-    notes: state.notes.map(one => ({ text: one.text, ...act(one) })),
+    lost: [...state.evidenceLost.values()].map(one => ({
+      what: owedWords(plan, lostOf(one)!),
+      why: one.why,
+      ...by(one),
+    })),
+    corrections: entries.flatMap(entry => {
+      if (entry.kind !== 'entry.corrected') return []
+      const target = byId.get(entry.payload.target)
+      const root = rootOf(entries, entry.payload.target)
+      const { replacement } = entry.payload
+      return [
+        {
+          what: entryWords(plan, target),
+          first: target ? byEntry(target) : by(null),
+          now:
+            replacement && root
+              ? entryWords(plan, { ...root, payload: replacement } as AnyEntry)
+              : target?.kind === 'entry.corrected'
+                ? 'the correction taken back'
+                : 'taken back',
+          why: entry.payload.why,
+          ...byEntry(entry),
+        },
+      ]
+    }),
+    late: entries.flatMap(entry => {
+      const at = clockOf(entry)
+      if (at === 'live') return []
+      const passed = state.passed.filter(one => one.entry === entry.id).map(one => one.why)
+      const says = at === 'late' ? 'done without the network' : 'the clock of the device was ahead'
+      return [
+        {
+          what: entryWords(plan, entry),
+          why: [`${says}, given as ${entry.madeAt.slice(0, 16).replace('T', ' ')} UTC`, ...passed].join('. '),
+          ...byEntry(entry),
+        },
+      ]
+    }),
+    notes: state.notes.map(one => ({ text: one.text, ...by(one) })),
   }
-}
-
-function concessionName(plan: Plan, obligation: string): string {
-  const [kind, id = '', moment] = obligation.split(' ')
-  const named =
-    plan.checks.get(id)?.title ??
-    plan.parts.get(id)?.name ??
-    plan.mates.get(id)?.title ??
-    plan.steps.get(id)?.title ??
-    plan.joints.get(id)?.title ??
-    id
-  return [`${named}: ${kind}`, moment && moment in MOMENT_WORDS ? MOMENT_WORDS[moment as Moment] : '']
-    .filter(Boolean)
-    .join(' ')
-}
-
-function lostName(plan: Plan, key: string): string {
-  const [kind, id = '', moment] = key.split(' ')
-  return kind === 'mark'
-    ? (plan.mates.get(id)?.title ?? id)
-    : `${plan.checks.get(id)?.title ?? id}, ${MOMENT_WORDS[moment as Moment]}`
 }
 
 /** One line on an entry, for lists of what was done. */
 export function entryWords(plan: Plan, entry: AnyEntry | undefined): string {
   if (!entry) return 'an entry'
-  const part = (ref: string) => plan.parts.get(ref)?.name ?? ref
-  const parts = (refs: string[]) =>
-    refs.length > 2 ? `${part(refs[0]!)} and ${refs.length - 1} more` : refs.map(part).join(' and ')
-  const step = (id: string) => plan.steps.get(id)?.title ?? id
-  switch (entry.kind) {
-    case 'reading.taken':
-      return [
-        `${plan.checks.get(entry.payload.check)?.title ?? entry.payload.check}, ${MOMENT_WORDS[entry.payload.moment]}`,
-        entry.payload.station,
-        entry.payload.plane && `plane ${entry.payload.plane}`,
-      ]
-        .filter(Boolean)
-        .join(', ')
-    case 'step.done':
-      return `Done: ${step(entry.payload.step)}`
-    case 'step.skipped':
-      return `Left out: ${step(entry.payload.step)}`
-    case 'caution.read':
-      return `Caution read: ${plan.steps.get(entry.payload.step)?.cautions?.[entry.payload.caution]?.word ?? ''}`
-    case 'mark.made':
-      return `Mark: ${plan.mates.get(entry.payload.mate)?.title ?? entry.payload.mate}`
-    case 'part.lifted':
-      return `Off: ${parts(entry.payload.parts)}`
-    case 'part.bagged':
-      return `Bag ${entry.payload.bag}: ${parts(entry.payload.parts)}`
-    case 'part.tagged':
-      return `Tag ${entry.payload.tag}: ${parts(entry.payload.parts)}`
-    case 'part.observed':
-      return `${part(entry.payload.part)}: ${entry.payload.finding}`
-    case 'part.decided':
-      return `${entry.payload.choice}: ${parts(entry.payload.parts)}`
-    case 'part.renewed':
-      return `New: ${part(entry.payload.part)}`
-    case 'part.refitted':
-      return `Fitted: ${part(entry.payload.part)}`
-    case 'bolt.pulled':
-      return `${plan.joints.get(entry.payload.joint)?.title ?? ''}, bolt ${entry.payload.bolt}: ${entry.payload.text}`
-    case 'joint.slackened':
-      return `Slackened: ${plan.joints.get(entry.payload.joint)?.title ?? ''}`
-    case 'hold.signed':
-      return `Hold point: ${step(entry.payload.step)}`
-    case 'concession.given':
-      return `Concession: ${concessionName(plan, entry.payload.obligation)}`
-    case 'evidence.lost':
-      return 'Evidence lost'
-    case 'note.written':
-    case 'addendum.written':
-      return `Note: ${entry.payload.text.slice(0, 60)}`
-    case 'entry.corrected':
-      return 'A correction'
-    case 'job.signed':
-      return 'Signed'
-    case 'job.opened':
-      return 'Job opened'
-    default:
-      return 'An act of a newer version'
-  }
+  return actOf(entry)?.words(plan, entry.payload) ?? 'An act of a newer version'
 }

@@ -3,7 +3,8 @@ import { fixed } from '../quantity/index.ts'
 import { MOMENTS, type Check, type Moment, type Plan } from '../sheet/index.ts'
 import { judge, type Judgement, type WorkingLine } from '../verdict.ts'
 import { worseEnd } from '../fits/index.ts'
-import { cellKey, isRenewed, readingKey, type CellReading, type JobState } from './state.ts'
+import { cellKey, readingKey, renewedAt, type CellReading, type JobState } from './state.ts'
+import { placeName } from './words.ts'
 
 /** A place still to be measured. */
 export interface Cell {
@@ -26,6 +27,8 @@ export interface CheckResult {
   notes: string[]
   missing: Cell[]
   owed: boolean
+  /** Taken of a part that has been renewed since: kept and shown, and nothing rests on it. */
+  history: boolean
 }
 
 const OPEN: Judgement = { verdict: 'Open', share: null, side: null }
@@ -36,7 +39,13 @@ export function cellsOf(check: Check): Cell[] {
   return stations.flatMap(station => planes.map(plane => ({ station, plane })))
 }
 
-const cellName = ({ station, plane }: Cell) => [station, plane && `plane ${plane}`].filter(Boolean).join(', ')
+/** Figures that one try of a check has. */
+export const figuresPerTry = (check: Check) =>
+  check.kind === 'runout' ? (check.sweep ?? 8) : check.kind === 'endFloat' || check.kind === 'lift' ? 2 : 1
+
+/** Whether a reading tells of a part that has been renewed since. */
+export const isHistory = (state: JobState, check: Check, cell: Pick<CellReading, 'n'>) =>
+  cell.n < renewedAt(state, check.of)
 
 interface Reduced {
   value: number
@@ -46,25 +55,31 @@ interface Reduced {
   judgement?: Judgement
 }
 
-/** One try row of a check as one figure, in the base unit. */
-function figureOf(check: Check, cell: CellReading, row: number[]): number {
+/** What of a reading is worked on, kept or still on the pad. */
+type Taken = Pick<CellReading, 'station' | 'plane' | 'tries' | 'style'>
+
+/** One try row of a check as one figure, in the base unit; what cannot be is no number. */
+export function figureOf(check: Check, cell: Pick<Taken, 'style'>, row: readonly number[]): number {
   if (check.kind === 'endFloat') return endFloat(row[0]!, row[1]!)
   if (check.kind === 'lift') {
     const total = lift(row[0]!, row[1]!, cell.style ?? 'signed readings')
     return total.ok ? total.value : Number.NaN
   }
+  if (check.kind === 'runout') {
+    const run = reduceRunout(row.map(mm => mm * 1000))
+    return run.ok ? run.value.tirUm / 1000 : Number.NaN
+  }
   return row[0]!
 }
 
-function reduceCell(check: Check, cell: CellReading): { mean: number; line: WorkingLine; notes: string[] } {
+/** The width that the spread of tries is held against. */
+const widthOf = ({ limits: { min, max } }: Check) => (min !== undefined && max !== undefined ? max - min : max)
+
+function reduceCell(check: Check, cell: Taken): { mean: number; line: WorkingLine; notes: string[] } {
   const show = (value: number) => fixed(value, check.decimals)
   const figures = cell.tries.map(row => figureOf(check, cell, row))
-  const width =
-    check.limits.min !== undefined && check.limits.max !== undefined
-      ? check.limits.max - check.limits.min
-      : check.limits.max
-  const tries = reduceTries(figures, { tolerance: width })
-  if (!tries.ok) return { mean: Number.NaN, line: { what: cellName(cell), sum: '', gives: '' }, notes: [tries.why] }
+  const tries = reduceTries(figures, { tolerance: widthOf(check) })
+  if (!tries.ok) return { mean: Number.NaN, line: { what: placeName(cell), sum: '', gives: '' }, notes: [tries.why] }
   const { mean, range, count, measureAgain, furthest } = tries.value
   const pair = (row: number[], i: number) =>
     check.kind === 'endFloat'
@@ -79,18 +94,18 @@ function reduceCell(check: Check, cell: CellReading): { mean: number; line: Work
     count > 1 && (check.kind === 'endFloat' || check.kind === 'lift') ? `${cell.tries.map(pair).join('; ')}. ` : ''
   const notes = measureAgain
     ? [
-        `${cellName(cell) || 'The tries'}: ${count} tries spread over ${show(range)} mm${furthest === null ? '' : `; try ${furthest + 1} stands furthest off`}. Measure again.`,
+        `${placeName(cell) || 'The tries'}: ${count} tries spread over ${show(range)} mm${furthest === null ? '' : `; try ${furthest + 1} stands furthest off`}. Measure again.`,
       ]
     : []
-  return { mean, line: { what: cellName(cell) || 'Mean of the tries', sum: pairs + sum, gives: show(mean) }, notes }
+  return { mean, line: { what: placeName(cell) || 'Mean of the tries', sum: pairs + sum, gives: show(mean) }, notes }
 }
 
-function reduceSingle(check: Check, cells: CellReading[]): Reduced {
+function reduceSingle(check: Check, cells: Taken[]): Reduced {
   const { mean, line, notes } = reduceCell(check, cells[0]!)
   return { value: mean, working: [line], notes }
 }
 
-function reduceRound(check: Check, cells: CellReading[]): Reduced {
+function reduceRound(check: Check, cells: Taken[]): Reduced {
   const each = cells.map(cell => ({ cell, ...reduceCell(check, cell) }))
   const part = reduceRoundPart(
     each.map(({ cell, mean }) => ({ station: cell.station ?? '', plane: cell.plane ?? '', mm: mean })),
@@ -129,14 +144,14 @@ function reduceRound(check: Check, cells: CellReading[]): Reduced {
   }
 }
 
-function reduceSweeps(check: Check, cells: CellReading[]): Reduced {
+function reduceSweeps(check: Check, cells: Taken[]): Reduced {
   const sweeps = cells.map(cell => ({ cell, run: reduceRunout(cell.tries.at(-1)!.map(mm => mm * 1000)) }))
   const good = sweeps.flatMap(({ cell, run }) => (run.ok ? [{ cell, ...run.value }] : []))
   const worst = Math.max(...good.map(one => one.tirUm)) / 1000
   return {
     value: worst,
     working: good.map(one => ({
-      what: cellName(one.cell) || 'Sweep',
+      what: placeName(one.cell) || 'Sweep',
       sum: `greatest − least; first harmonic ${fixed(one.eccentricityUm, 1)} µm, high spot ${fixed(one.highSpotDeg, 0)}° on, form ${fixed(one.formErrorUm, 1)} µm`,
       gives: `${fixed(one.tirUm, 1)} µm`,
     })),
@@ -147,7 +162,7 @@ function reduceSweeps(check: Check, cells: CellReading[]): Reduced {
   }
 }
 
-const REDUCERS: Record<Exclude<Check['kind'], 'clearance'>, (check: Check, cells: CellReading[]) => Reduced> = {
+const REDUCERS: Record<Exclude<Check['kind'], 'clearance'>, (check: Check, cells: Taken[]) => Reduced> = {
   single: reduceSingle,
   endFloat: reduceSingle,
   lift: reduceSingle,
@@ -160,8 +175,15 @@ function consequenceOf(check: Check, { verdict, side }: Judgement): string | nul
   return (side === 'low' ? check.low : check.high) ?? null
 }
 
-function finish(check: Check, moment: Moment, reduced: Reduced | null, missing: Cell[], owed: boolean): CheckResult {
-  const judged = reduced && !missing.length ? (reduced.judgement ?? judge(reduced.value, check.limits)) : OPEN
+const missingOf = (check: Check, cells: ReadonlyMap<string, Taken> | undefined) =>
+  cellsOf(check).filter(
+    ({ station, plane }) => (cells?.get(cellKey(station, plane))?.tries.length ?? 0) < (check.tries ?? 1),
+  )
+
+type Standing = Pick<CheckResult, 'missing' | 'owed' | 'history'>
+
+function finish(check: Check, moment: Moment, reduced: Reduced | null, stands: Standing): CheckResult {
+  const judged = reduced && !stands.missing.length ? (reduced.judgement ?? judge(reduced.value, check.limits)) : OPEN
   return {
     check,
     moment,
@@ -171,37 +193,85 @@ function finish(check: Check, moment: Moment, reduced: Reduced | null, missing: 
     consequence: consequenceOf(check, judged),
     working: reduced?.working ?? [],
     notes: reduced?.notes ?? [],
-    missing,
-    owed,
+    ...stands,
   }
 }
 
+const reducerOf = (check: Check) => REDUCERS[check.kind as keyof typeof REDUCERS]
+
 function measured(plan: Plan, state: JobState, check: Check, moment: Moment): CheckResult {
-  const cells = state.readings.get(readingKey(check.id, moment))
-  const wanted = cellsOf(check)
-  const missing = wanted.filter(
-    ({ station, plane }) => (cells?.get(cellKey(station, plane))?.tries.length ?? 0) < (check.tries ?? 1),
+  const cells = new Map(state.readings.get(readingKey(check.id, moment)))
+  // Of a part renewed twice, what was read between is history too, and is owed again.
+  if (atOf(check, moment).renewed) for (const [key, cell] of cells) if (isHistory(state, check, cell)) cells.delete(key)
+  const taken = cellsOf(check).flatMap(({ station, plane }) => cells.get(cellKey(station, plane)) ?? [])
+  return finish(check, moment, taken.length ? reducerOf(check)(check, taken) : null, {
+    missing: missingOf(check, cells),
+    owed: isOwed(state, check, moment),
+    history: taken.some(cell => isHistory(state, check, cell)),
+  })
+}
+
+/** A reading still on the pad. */
+export interface Draft extends Pick<CheckResult, 'value' | 'judgement' | 'consequence' | 'working' | 'notes'> {
+  /** Every try as one figure. */
+  figures: number[]
+  range: number
+  /** The tries spread too far; the one that stands furthest off, where one does. */
+  again: { furthest: number | null } | null
+}
+
+/**
+ * What a reading in one place would say if it were kept: reduced and judged by the same rules as a kept one.
+ * Base units; tries that are not whole yet are left out. No try: no value, Open.
+ */
+export function readDraft(check: Check, taken: Taken): Draft {
+  const per = figuresPerTry(check)
+  const whole = { ...taken, tries: taken.tries.filter(row => row.length === per) }
+  const figures = whole.tries.map(row => figureOf(check, whole, row))
+  const tries = figures.length ? reduceTries(figures, { tolerance: widthOf(check) }) : null
+  const { value, judgement, consequence, working, notes } = finish(
+    check,
+    check.at[0]!.moment,
+    figures.length && check.kind !== 'clearance' ? reducerOf(check)(check, [whole]) : null,
+    { missing: [], owed: true, history: false },
   )
-  const taken = wanted.flatMap(({ station, plane }) => cells?.get(cellKey(station, plane)) ?? [])
-  const reduce = REDUCERS[check.kind as keyof typeof REDUCERS]
-  return finish(check, moment, taken.length ? reduce(check, taken) : null, missing, isOwed(state, check, moment))
+  const spread = tries?.ok ? tries.value : null
+  return {
+    value,
+    judgement,
+    consequence,
+    working,
+    notes,
+    figures,
+    range: spread?.range ?? 0,
+    again: spread?.measureAgain ? { furthest: spread.furthest } : null,
+  }
 }
 
 /** The newest complete result of a check up to and including a moment: a part not measured again keeps what it had. */
-function newestUpTo(results: Map<string, CheckResult>, check: string, moment: Moment): CheckResult | null {
+function newestUpTo(
+  results: Map<string, CheckResult>,
+  check: string,
+  moment: Moment,
+  counts: (result: CheckResult) => boolean,
+): CheckResult | null {
   const upTo = MOMENTS.slice(0, MOMENTS.indexOf(moment) + 1).toReversed()
   return (
     upTo
       .map(one => results.get(readingKey(check, one)))
-      .find(one => one && one.value !== null && !one.missing.length) ?? null
+      .find(one => one && one.value !== null && !one.missing.length && counts(one)) ?? null
   )
 }
 
+const isCurrent = ({ history }: CheckResult) => !history
+
 function clearance(results: Map<string, CheckResult>, state: JobState, check: Check, moment: Moment): CheckResult {
+  // What was found is made of what was found; from the build on only of parts that are in.
+  const counts = MOMENTS.indexOf(moment) < MOMENTS.indexOf('build') ? () => true : isCurrent
+  const outer = newestUpTo(results, check.between!.outer, moment, counts)
+  const inner = newestUpTo(results, check.between!.inner, moment, counts)
   const owed = isOwed(state, check, moment)
-  const outer = newestUpTo(results, check.of!.outer, moment)
-  const inner = newestUpTo(results, check.of!.inner, moment)
-  if (!outer || !inner) return finish(check, moment, null, [{}], owed)
+  if (!outer || !inner) return finish(check, moment, null, { missing: [{}], owed, history: false })
   const [outerLeast, outerGreatest] = outer.span ?? [outer.value!, outer.value!]
   const [innerLeast, innerGreatest] = inner.span ?? [inner.value!, inner.value!]
   const least = outerLeast - innerGreatest
@@ -225,15 +295,14 @@ function clearance(results: Map<string, CheckResult>, state: JobState, check: Ch
       ],
       notes: [],
     },
-    [],
-    owed,
+    { missing: [], owed, history: outer.history || inner.history },
   )
 }
 
-function isOwed(state: JobState, check: Check, moment: Moment): boolean {
-  const at = check.at.find(one => one.moment === moment)!
-  return !at.whenRenewed || isRenewed(state, at.whenRenewed)
-}
+const atOf = (check: Check, moment: Moment) => check.at.find(one => one.moment === moment)!
+
+const isOwed = (state: JobState, check: Check, moment: Moment): boolean =>
+  !atOf(check, moment).renewed || renewedAt(state, check.of) > 0
 
 /** Every check at every moment it is taken, reduced and judged; keyed by check and moment. */
 export function checkResults(plan: Plan, state: JobState): Map<string, CheckResult> {
@@ -254,7 +323,7 @@ export function checkResults(plan: Plan, state: JobState): Map<string, CheckResu
   return results
 }
 
-/** The newest moment at which a check is complete: the one that stands. */
+/** The newest moment at which a check is complete for the parts that are in: the one that stands. */
 export function standing(results: Map<string, CheckResult>, check: Check): CheckResult | null {
-  return newestUpTo(results, check.id, 'asLeft')
+  return newestUpTo(results, check.id, 'asLeft', isCurrent)
 }

@@ -1,37 +1,46 @@
 import type { Ref } from '../sheet/index.ts'
-import type { AnyEntry, Choice, Entry, MateAnswer, Payloads, ReadingPayload } from './entries.ts'
+import { timeOf, type AnyEntry, type Entry, type Payloads } from './entry.ts'
+import type { Role } from './roles.ts'
 
 /** Who did something and when, with the entry that says so. */
-export interface Act {
+export interface Stamp {
   by: string
+  role: Role
   at: string
   entry: string
+  /** Place in the order of acts that count, from 1. */
+  n: number
 }
+
+export const CHOICES = ['reuse', 'rework', 'renew', 'send out'] as const
+export type Choice = (typeof CHOICES)[number]
+export const SEVERITIES = ['sound', 'worn', 'damaged'] as const
+export type Severity = (typeof SEVERITIES)[number]
+
+/** How a mating rule was answered when the part went back. */
+export type MateAnswer = Payloads['part.refitted']['answers'][number]
 
 /** `off` is in the tray; a part renewed or decided away lies there until its successor is fitted. */
 export interface PartState {
   where: 'on' | 'off' | 'fitted'
   /** Order in which it came off, from 1. */
   order?: number
-  lifted?: Act & { method?: string }
+  lifted?: Stamp & { method?: string }
   kept?: { as: 'bag' | 'tag'; label: string }
-  decision?: Act & { choice: Choice; why?: string }
-  renewed?: Act & { from: string; batch?: string }
-  fitted?: Act & { as: 'same' | 'new'; place?: string; answers: MateAnswer[] }
+  decision?: Stamp & { choice: Choice; why?: string }
+  /** Back from rework or from outside. */
+  returned?: Stamp & { note?: string }
+  /** The new one that is in hand or fitted. */
+  renewed?: Stamp & { from: string; batch?: string }
+  fitted?: Stamp & { as: 'same' | 'new'; place: Ref; answers: MateAnswer[] }
 }
 
-export interface Observation extends Act {
-  part: Ref
-  finding: string
-  severity: Payloads['part.observed']['severity']
-  deg?: number
-  seenFrom?: string
-}
+export type Observation = Stamp & Payloads['part.observed']
 
 /** One gauge place of one check at one moment, as last taken. */
-export type CellReading = Act & ReadingPayload
+export type CellReading = Stamp & Payloads['reading.taken']
 
-export interface BoltPull extends Act {
+export interface BoltPull extends Stamp {
   bolt: number
   torqueNm: number
 }
@@ -40,31 +49,37 @@ export interface JointState {
   /** Pulls of each pass, in the order they were made. */
   passes: BoltPull[][]
   slackened: boolean
+  /** Pulls outside their span, kept when the joint is slackened: what was put right stays on the record. */
+  strays: (BoltPull & { pass: number; side: 'over' | 'under' })[]
 }
 
-export interface Mark extends Act {
-  deg: number
-  seenFrom: string
-  carrier: string
-}
+export type Mark = Stamp & Payloads['mark.made']
 
 /** Everything the bench shows is read from this one value. Values inside are never changed, only replaced. */
 export interface JobState {
+  /** Acts that count so far. */
+  count: number
   opened: Entry<'job.opened'> | null
-  signed: Entry<'job.signed'> | null
-  steps: Map<string, Act & { skipped?: string; note?: string }>
-  cautions: Set<string>
+  signed: (Stamp & Payloads['job.signed']) | null
+  cancelled: (Stamp & Payloads['job.cancelled']) | null
+  steps: Map<string, Stamp & { skipped?: string; note?: string }>
+  cautions: Map<string, Stamp>
   parts: Map<Ref, PartState>
   liftedCount: number
+  /** Every new part taken, in order; one is one movement of stock. */
+  renewals: (Stamp & Payloads['part.renewed'])[]
   marks: Map<string, Mark>
   /** By check and moment, then by station and plane. */
   readings: Map<string, Map<string, CellReading>>
   joints: Map<string, JointState>
   observations: Observation[]
-  evidenceLost: Map<string, Act & { why: string }>
-  concessions: Map<string, Act & { why: string }>
-  holds: Map<string, Act>
-  notes: (Act & { text: string; addendum?: boolean })[]
+  evidenceLost: Map<string, Stamp & Payloads['evidence.lost']>
+  concessions: Map<string, Stamp & Payloads['concession.given']>
+  /** What was signed: the acts that the hold covered then. */
+  holds: Map<string, Stamp & { covered: string }>
+  notes: (Stamp & { text: string; addendum?: boolean })[]
+  /** What late acts went past, as sentences. */
+  passed: (Stamp & { what: string; why: string; nth: number })[]
   /** Entries that make no sense where they stand: kept, shown, never counted. */
   flags: { entry: string; kind: string; why: string }[]
 }
@@ -72,18 +87,19 @@ export interface JobState {
 export const readingKey = (check: string, moment: string) => `${check} ${moment}`
 export const cellKey = (station?: string, plane?: string) => `${station ?? ''}/${plane ?? ''}`
 export const cautionKey = (step: string, caution: number) => `${step} ${caution}`
-export const lostKey = (lost: { check?: string; moment?: string; mate?: string }) =>
-  lost.mate ? `mark ${lost.mate}` : `reading ${lost.check} ${lost.moment}`
 
 /** A job with nothing in its ledger. */
 export function emptyState(): JobState {
   return {
+    count: 0,
     opened: null,
     signed: null,
+    cancelled: null,
     steps: new Map(),
-    cautions: new Set(),
+    cautions: new Map(),
     parts: new Map(),
     liftedCount: 0,
+    renewals: [],
     marks: new Map(),
     readings: new Map(),
     joints: new Map(),
@@ -92,6 +108,7 @@ export function emptyState(): JobState {
     concessions: new Map(),
     holds: new Map(),
     notes: [],
+    passed: [],
     flags: [],
   }
 }
@@ -101,8 +118,9 @@ export function branchState(state: JobState): JobState {
   return {
     ...state,
     steps: new Map(state.steps),
-    cautions: new Set(state.cautions),
+    cautions: new Map(state.cautions),
     parts: new Map(state.parts),
+    renewals: [...state.renewals],
     marks: new Map(state.marks),
     readings: new Map([...state.readings].map(([key, cells]) => [key, new Map(cells)])),
     joints: new Map(state.joints),
@@ -111,15 +129,32 @@ export function branchState(state: JobState): JobState {
     concessions: new Map(state.concessions),
     holds: new Map(state.holds),
     notes: [...state.notes],
+    passed: [...state.passed],
     flags: [...state.flags],
   }
 }
 
-export const actOf = (entry: AnyEntry): Act => ({ by: entry.madeBy, at: entry.madeAt, entry: entry.id })
+type Stamped = Pick<AnyEntry, 'id' | 'madeBy' | 'role' | 'madeAt' | 'receivedAt'>
+
+/** Who, when and where in the order: the stamp of an act being taken in. */
+export const stampOf = (entry: Stamped, state: JobState): Stamp => ({
+  by: entry.madeBy,
+  role: entry.role,
+  at: timeOf(entry),
+  entry: entry.id,
+  n: state.count,
+})
 
 /** Where a part is; a part nothing is known of is on the machine. */
 export const partState = (state: JobState, ref: Ref): PartState => state.parts.get(ref) ?? ON
 const ON: PartState = { where: 'on' }
 
-/** Whether this part was renewed: a new one was fetched for its place. */
-export const isRenewed = (state: JobState, ref: Ref) => partState(state, ref).renewed !== undefined
+export const setPart = (state: JobState, ref: Ref, more: Partial<PartState>) =>
+  void state.parts.set(ref, { ...partState(state, ref), ...more })
+
+/** Place in the order of acts of the newest renewal of any of these parts; 0 when none was renewed. */
+export const renewedAt = (state: JobState, refs: readonly Ref[]): number =>
+  state.renewals.reduce((newest, one) => (refs.includes(one.part) ? Math.max(newest, one.n) : newest), 0)
+
+/** Nothing but an addendum follows once a job is signed or cancelled. */
+export const isClosed = (state: JobState) => state.signed !== null || state.cancelled !== null

@@ -1,5 +1,5 @@
 import type { Plan, Step } from '../sheet/index.ts'
-import type { Obligation, Settle } from './obligations.ts'
+import { keyOf, type Obligation, type Settle } from './owed/index.ts'
 import { cautionKey, type JobState } from './state.ts'
 
 /** Why a step cannot be done yet, and where that is settled. */
@@ -7,6 +7,10 @@ export interface Hindrance {
   text: string
   settle: Settle | { to: 'caution'; step: string; caution: number }
 }
+
+/** The steps that come before one and are not settled. */
+export const unmetNeeds = (plan: Plan, state: JobState, step: Step): Step[] =>
+  (step.needs ?? []).filter(id => !state.steps.has(id)).map(id => plan.steps.get(id)!)
 
 /**
  * What stands between now and a step: steps before it, cautions unread, evidence owed,
@@ -17,21 +21,23 @@ export function hindrances(plan: Plan, state: JobState, owed: readonly Obligatio
   // The gate names every step before the cover by itself.
   const needs = step.closes
     ? []
-    : (step.needs ?? [])
-        .filter(id => !state.steps.has(id))
-        .map((id): Hindrance => ({ text: `First: ${plan.steps.get(id)!.title}`, settle: { to: 'step', step: id } }))
+    : unmetNeeds(plan, state, step).map((need): Hindrance => ({
+        text: `First: ${need.title}`,
+        settle: { to: 'step', step: need.id },
+      }))
   const cautions = (step.cautions ?? []).flatMap((caution, i): Hindrance[] =>
     state.cautions.has(cautionKey(step.id, i))
       ? []
       : [{ text: `Read: ${caution.word}`, settle: { to: 'caution', step: step.id, caution: i } }],
   )
-  const destroyed = (step.destroys ?? []).flatMap(one =>
-    owed.filter(o => o.id === `reading ${one.check} ${one.moment}`),
-  )
+  const destroys = new Set((step.destroys ?? []).map(one => keyOf({ kind: 'reading', ...one })))
+  const destroyed = owed.filter(o => destroys.has(o.key))
   // What waits for the parts this step fits is settled before it; a tag or bag does not hold up the hand that fits.
   const own = owed.filter(o => o.step === step.id && o.kind !== 'keep' && o.kind !== 'step')
-  const gate = step.closes ? owed.filter(o => o.blocks === 'cover' && o.id !== `step ${step.id}`) : []
-  const from = [...new Map([...destroyed, ...own, ...gate].map(o => [o.id, o])).values()]
+  const gate = step.closes
+    ? owed.filter(o => o.blocks === 'cover' && !(o.id.kind === 'step' && o.id.step === step.id))
+    : []
+  const from = [...new Map([...destroyed, ...own, ...gate].map(o => [o.key, o])).values()]
   return [...needs, ...cautions, ...from.map((o): Hindrance => ({ text: o.what, settle: o.settle }))]
 }
 
@@ -43,5 +49,5 @@ export function stepsLeft(plan: Plan, state: JobState): Step[] {
 /** The step to put on the card: the first one left whose needs are met. */
 export function nextStep(plan: Plan, state: JobState): Step | null {
   const left = stepsLeft(plan, state)
-  return left.find(step => (step.needs ?? []).every(id => state.steps.has(id))) ?? left[0] ?? null
+  return left.find(step => unmetNeeds(plan, state, step).length === 0) ?? left[0] ?? null
 }

@@ -24,7 +24,7 @@ export function trayOf(plan: Plan, state: JobState): Tray {
   return {
     off,
     bags: new Set(off.flatMap(one => (one.now.kept?.as === 'bag' ? one.now.kept.label : []))).size,
-    sentOut: off.filter(one => one.now.decision?.choice === 'send out').length,
+    sentOut: off.filter(one => one.now.decision?.choice === 'send out' && !one.now.returned).length,
     notAccountedFor: off.filter(one => !known(one)).length,
   }
 }

@@ -1,6 +1,6 @@
 import { STATIONS, type Plan, type Station } from '../sheet/index.ts'
 import { gateOf, type Gate } from './gate.ts'
-import { obligations, type Obligation } from './obligations.ts'
+import { obligations, type Obligation } from './owed/index.ts'
 import { checkResults, type CheckResult } from './results.ts'
 import type { JobState } from './state.ts'
 import { trayOf, type Tray } from './tray.ts'

@@ -9,7 +9,14 @@ export {
   type BoltLayout,
   type Pattern,
 } from './patterns.ts'
-export { jointProgress, type JointPlan, type JointProgress, type Pull, type PulledBolt } from './progress.ts'
+export {
+  jointProgress,
+  wantedInPass,
+  type JointPlan,
+  type JointProgress,
+  type Pull,
+  type PulledBolt,
+} from './progress.ts'
 export {
   metricStressAreaMm2,
   torqueFromPreloadNm,

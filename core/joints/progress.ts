@@ -37,7 +37,11 @@ export interface JointProgress {
   faults: string[]
 }
 
-function wantedIn({ targetNm, toleranceShare, passes }: JointPlan, pass: number) {
+/** Target and permitted span of one pass, from 1; N·m. */
+export function wantedInPass(
+  { targetNm, toleranceShare, passes }: Pick<JointPlan, 'targetNm' | 'toleranceShare' | 'passes'>,
+  pass: number,
+) {
   const target = targetNm * passes[pass - 1]!
   return { targetNm: target, leastNm: target * (1 - toleranceShare), mostNm: target * (1 + toleranceShare) }
 }
@@ -49,7 +53,7 @@ interface PassState {
 }
 
 function readPass(plan: JointPlan, order: readonly number[], pass: number, pulls: readonly Pull[]): PassState {
-  const { leastNm, mostNm, targetNm } = wantedIn(plan, pass)
+  const { leastNm, mostNm, targetNm } = wantedInPass(plan, pass)
   const first = [...new Set(pulls.map(pull => pull.bolt))]
   const strayedAt = first.findIndex((bolt, i) => bolt !== order[i])
   const pulled = first.map((bolt): PulledBolt => {
@@ -75,14 +79,14 @@ export function jointProgress(plan: JointPlan, passes: readonly (readonly Pull[]
       order: [],
       pass: null,
       next: null,
-      wanted: wantedIn(plan, plan.passes.length),
+      wanted: wantedInPass(plan, plan.passes.length),
       pulled: [],
       verdict: 'Open',
       faults: [order.why],
     }
   for (let pass = 1; pass <= plan.passes.length; pass++) {
     const state = readPass(plan, order.value, pass, passes[pass - 1] ?? [])
-    const wanted = wantedIn(plan, pass)
+    const wanted = wantedInPass(plan, pass)
     if (state.strayed) {
       return {
         order: order.value,
@@ -111,7 +115,7 @@ export function jointProgress(plan: JointPlan, passes: readonly (readonly Pull[]
     order: order.value,
     pass: null,
     next: null,
-    wanted: wantedIn(plan, 1),
+    wanted: wantedInPass(plan, 1),
     pulled: [],
     verdict: 'Open',
     faults: ['The joint has no passes on its sheet.'],

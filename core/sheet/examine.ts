@@ -48,9 +48,9 @@ const RULES: Rule[] = [
       ...check.at
         .filter(({ step }) => !steps.has(step))
         .map(({ step }) => `check ${check.id} is taken at an unknown step ${step}`),
-      ...(check.part && !parts.has(check.part) ? [`check ${check.id} is of an unknown part ${check.part}`] : []),
-      ...(check.of
-        ? [check.of.outer, check.of.inner]
+      ...check.of.filter(ref => !parts.has(ref)).map(ref => `check ${check.id} is of an unknown part ${ref}`),
+      ...(check.between
+        ? [check.between.outer, check.between.inner]
             .filter(id => !checks.has(id))
             .map(id => `check ${check.id} is made from an unknown check ${id}`)
         : []),
@@ -113,6 +113,28 @@ const RULES: Rule[] = [
       ),
     ),
   ({ closing }) => (closing ? [] : ['no step shuts the case']),
+  // A part renewed takes its readings with it: then the new one must be measurable.
+  ({ sheet, removedBy }) =>
+    sheet.checks
+      .filter(
+        check =>
+          check.of.some(ref => removedBy.has(ref)) &&
+          check.at.some(({ moment }) => moment === 'asFound' || moment === 'inspect') &&
+          !check.at.some(({ moment }) => moment === 'build' || moment === 'asLeft'),
+      )
+      .map(check => `check ${check.id} can be renewed away and is not taken again at build`),
+  // Nothing is lifted, loosened or measured before the machine is safe.
+  ({ sheet, steps, checksAt }) => {
+    const safe = sheet.steps.filter(step => step.station === 'make-safe' && !step.needs?.length)
+    return sheet.steps
+      .filter(step => step.removes?.length || step.joint || checksAt.get(step.id)?.some(({ check }) => !check.running))
+      .filter(step => !safe.every(one => stepsBefore(steps, step.id).has(one.id)))
+      .map(step => `step ${step.id} lifts, loosens or measures before the machine is made safe`)
+  },
+  ({ sheet }) =>
+    sheet.steps
+      .filter(step => step.skip && (step.closes || step.hold || step.joint))
+      .map(step => `step ${step.id} shuts, holds or torques and may not be left out`),
 ]
 
 function reaches(steps: Plan['steps'], id: string): boolean {

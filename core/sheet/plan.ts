@@ -25,7 +25,9 @@ export interface Plan {
   removedBy: Map<Ref, Step>
   fittedBy: Map<Ref, Step>
   /** Checks taken at a step. */
-  checksAt: Map<string, { check: Check; moment: Moment; whenRenewed?: Ref }[]>
+  checksAt: Map<string, { check: Check; moment: Moment }[]>
+  /** The step after which a reading cannot be had any more, by check and moment. */
+  destroyedBy: Map<string, Step>
   /** Mates a part takes part in, asked when it is fitted back. */
   matesOf: Map<Ref, Mate[]>
   /** The step that shuts the case, with every step that must come before it. */
@@ -123,8 +125,7 @@ export function planFor(source: Sheet, chosen: Variants = {}): Plan {
   }
   const checksAt: Plan['checksAt'] = new Map()
   for (const check of sheet.checks) {
-    for (const { step, moment, whenRenewed } of check.at)
-      checksAt.set(step, [...(checksAt.get(step) ?? []), { check, moment, whenRenewed }])
+    for (const { step, moment } of check.at) checksAt.set(step, [...(checksAt.get(step) ?? []), { check, moment }])
   }
   const matesOf: Plan['matesOf'] = new Map()
   for (const mate of sheet.mates) {
@@ -143,6 +144,11 @@ export function planFor(source: Sheet, chosen: Variants = {}): Plan {
     removedBy: new Map(sheet.steps.flatMap(step => (step.removes ?? []).map(ref => [ref, step] as const))),
     fittedBy: new Map(sheet.steps.flatMap(step => (step.fits ?? []).map(ref => [ref, step] as const))),
     checksAt,
+    destroyedBy: new Map(
+      sheet.steps.flatMap(step =>
+        (step.destroys ?? []).map(({ check, moment }) => [`${check} ${moment}`, step] as const),
+      ),
+    ),
     matesOf,
     closing: closes ? { step: closes, before: stepsBefore(steps, closes.id) } : null,
   }

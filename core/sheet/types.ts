@@ -110,10 +110,13 @@ export interface Mate {
     | { kind: 'free'; why: string }
   carriedBy: 'mark' | 'pin' | 'key' | 'shape'
   /** A mark that the technician makes before the parts part. */
-  mark?: { method: string; on: string; seenFrom: string }
+  mark?: { method: string; on: string; seenFrom: string; lost?: MayGiveUp }
   wrong: string
   when?: When
 }
+
+/** Who may say, in writing, that something is left out or cannot be had; nobody where it is not said. */
+export type MayGiveUp = 'fitter' | 'lead'
 
 export const MOMENTS = ['asFound', 'inspect', 'build', 'asLeft'] as const
 export type Moment = (typeof MOMENTS)[number]
@@ -124,7 +127,8 @@ export interface Check {
   id: string
   title: string
   kind: CheckKind
-  part?: Ref
+  /** The parts it tells of, the first one foremost: once one of them is renewed, an older reading is history. */
+  of: Ref[]
   stations?: string[]
   planes?: string[]
   /** Number of tries wanted in every place; one when left out. */
@@ -144,20 +148,23 @@ export interface Check {
   high?: string
   instrument: string
   /** For a clearance: the checks that give the outer and inner part. */
-  of?: { outer: string; inner: string }
+  between?: { outer: string; inner: string }
   fit?: { nominalMm: number; hole: string; shaft: string }
   /** Looked at for wear over the years. */
   life?: boolean
   /** A short word on how it is taken. */
   how?: string
+  /** Read on the running machine, before it is made safe. */
+  running?: boolean
+  lost?: MayGiveUp
   when?: When
 }
 
 export interface CheckMoment {
   moment: Moment
   step: string
-  /** Only owed once this part has been renewed. */
-  whenRenewed?: Ref
+  /** Only owed once one of its parts has been renewed. */
+  renewed?: boolean
 }
 
 export interface Joint {
@@ -212,6 +219,7 @@ export interface Step {
   hold?: boolean
   /** The case is shut by this step: the gate must be open. */
   closes?: boolean
+  skip?: MayGiveUp
   when?: When
 }
 

@@ -13,12 +13,13 @@ it('takes the earlier of hours and calendar', () => {
     decidedBy: 'calendar',
   })
 })
-it('is due at nought and after', () => {
-  expect(whatIsNext({ ...base, hoursSince: 8000, lastOverhaulAt: null }).weeks).toBe(0)
-  expect(whatIsNext({ ...base, hoursSince: 9000, lastOverhaulAt: null }).weeks).toBe(-10)
+it('is due at zero and after', () => {
+  const lastOverhaulAt = '2026-05-01T00:00:00Z'
+  expect(whatIsNext({ ...base, hoursSince: 8000, lastOverhaulAt }).weeks).toBe(0)
+  expect(whatIsNext({ ...base, hoursSince: 9000, lastOverhaulAt }).weeks).toBe(-10)
 })
 it('waits for the calendar when the machine stands', () => {
-  expect(whatIsNext({ ...base, hoursPerWeek: 0, hoursSince: 7999, lastOverhaulAt: null })).toEqual({
+  expect(whatIsNext({ ...base, hoursPerWeek: 0, hoursSince: 7999, lastOverhaulAt: '2026-06-01T00:00:00Z' })).toEqual({
     weeks: 104,
     decidedBy: 'calendar',
   })

@@ -1,7 +1,7 @@
 export interface ServiceState {
   hoursSince: number
   hoursPerWeek: number
-  lastOverhaulAt: string | null
+  lastOverhaulAt: string
   service: { hours: number; months: number }
   now: string
 }
@@ -16,16 +16,11 @@ const WEEK_MS = 7 * 24 * 3600 * 1000
 
 /**
  * The earlier of the running-hour and the calendar interval of the sheet. Hours are turned into weeks by what the
- * machine runs in a week; one that does not run waits for the calendar. Times are ISO 8601 UTC. A machine never
- * overhauled here has only its hours.
+ * machine runs in a week; one that does not run waits for the calendar. Times are ISO 8601 UTC.
  */
 export function whatIsNext({ hoursSince, hoursPerWeek, lastOverhaulAt, service, now }: ServiceState): NextOverhaul {
   const byHours = hoursPerWeek > 0 ? Math.round((service.hours - hoursSince) / hoursPerWeek) : Number.POSITIVE_INFINITY
-  const byCalendar = lastOverhaulAt
-    ? Math.round((addMonths(lastOverhaulAt, service.months) - Date.parse(now)) / WEEK_MS)
-    : Number.POSITIVE_INFINITY
-  if (byHours === Number.POSITIVE_INFINITY && byCalendar === Number.POSITIVE_INFINITY)
-    return { weeks: Math.round((service.months * 52) / 12), decidedBy: 'calendar' }
+  const byCalendar = Math.round((addMonths(lastOverhaulAt, service.months) - Date.parse(now)) / WEEK_MS)
   return byHours <= byCalendar ? { weeks: byHours, decidedBy: 'hours' } : { weeks: byCalendar, decidedBy: 'calendar' }
 }
 

@@ -1,0 +1,20 @@
+import type { ActKind } from '../act.ts'
+import { HANDS } from '../roles.ts'
+import { id, type Shaped } from '../shape.ts'
+import { cautionKey, stampOf } from '../state.ts'
+import { unknown } from './sense.ts'
+
+const shape = { step: id, caution: { is: 'number', whole: true, least: 0, most: 20 } } as const
+
+export const cautionRead: ActKind<Shaped<typeof shape>> = {
+  shape,
+  by: HANDS,
+  corrected: 'take back',
+  sense: (plan, _, { payload: { step, caution } }) =>
+    plan.steps.get(step)?.cautions?.[caution] ? null : unknown('caution', `${step} ${caution}`),
+  apply: (state, entry) => {
+    const { step, caution } = entry.payload
+    state.cautions.set(cautionKey(step, caution), stampOf(entry, state))
+  },
+  words: (plan, { step, caution }) => `Caution read: ${plan.steps.get(step)?.cautions?.[caution]?.word ?? ''}`,
+}

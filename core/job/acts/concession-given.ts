@@ -1,0 +1,47 @@
+import { MOMENTS } from '../../sheet/index.ts'
+import type { ActKind } from '../act.ts'
+import { keyOf, OWED_KINDS, owedOf, owedWords, type OwedId } from '../owed/id.ts'
+import { owedNow } from '../owed/index.ts'
+import { choice, entryId, id, optional, record, why, type Shaped } from '../shape.ts'
+import { stampOf } from '../state.ts'
+
+const shape = {
+  of: record({
+    kind: choice(OWED_KINDS),
+    check: optional(id),
+    moment: optional(choice(MOMENTS)),
+    mate: optional(id),
+    part: optional(id),
+    joint: optional(id),
+    debt: optional(id),
+    step: optional(id),
+    entry: optional(entryId),
+    nth: optional({ is: 'number', whole: true, least: 0 } as const),
+  }),
+  why,
+} as const
+
+/** Work that was not done is not conceded away: it is left out where the sheet allows, or done. */
+const NEVER: readonly OwedId['kind'][] = ['step']
+
+export const concessionGiven: ActKind<Shaped<typeof shape>> = {
+  shape,
+  by: ['lead'],
+  corrected: 'take back',
+  neverLate: true,
+  sense: (_, __, { payload }) => (owedOf(payload.of) ? null : 'Say what is conceded: something that is owed now.'),
+  live: (plan, state, { payload }) => {
+    const of = owedOf(payload.of)!
+    const key = keyOf(of)
+    const owed = owedNow(plan, state).find(one => one.key === key)
+    if (!owed) return [`${owedWords(plan, of)}: that is not owed now, so there is nothing to concede`]
+    return NEVER.includes(of.kind) ? [`“${owed.what}” is a step: do it, or leave it out where the sheet allows`] : []
+  },
+  apply: (state, entry) => {
+    state.concessions.set(keyOf(owedOf(entry.payload.of)!), { ...stampOf(entry, state), ...entry.payload })
+  },
+  words: (plan, { of, why: reason }) => {
+    const owed = owedOf(of)
+    return `Concession${owed ? `: ${owedWords(plan, owed)}` : ''}. ${reason}`
+  },
+}

@@ -1,0 +1,58 @@
+import type { ActKind } from '../act.ts'
+import type { AnyEntry } from '../entry.ts'
+import { addendumWritten } from './addendum-written.ts'
+import { boltPulled } from './bolt-pulled.ts'
+import { cautionRead } from './caution-read.ts'
+import { concessionGiven } from './concession-given.ts'
+import { entryCorrected } from './entry-corrected.ts'
+import { evidenceLost } from './evidence-lost.ts'
+import { holdSigned } from './hold-signed.ts'
+import { jobCancelled } from './job-cancelled.ts'
+import { jobOpened } from './job-opened.ts'
+import { jobSigned } from './job-signed.ts'
+import { jointSlackened } from './joint-slackened.ts'
+import { markMade } from './mark-made.ts'
+import { noteWritten } from './note-written.ts'
+import { partBagged } from './part-bagged.ts'
+import { partDecided } from './part-decided.ts'
+import { partLifted } from './part-lifted.ts'
+import { partObserved } from './part-observed.ts'
+import { partRefitted } from './part-refitted.ts'
+import { partRenewed } from './part-renewed.ts'
+import { partReturned } from './part-returned.ts'
+import { partTagged } from './part-tagged.ts'
+import { readingTaken } from './reading-taken.ts'
+import { stepDone } from './step-done.ts'
+import { stepSkipped } from './step-skipped.ts'
+
+/** Every kind of entry; a new one is a file and a line here. */
+export const ACTS = {
+  'job.opened': jobOpened,
+  'caution.read': cautionRead,
+  'step.done': stepDone,
+  'step.skipped': stepSkipped,
+  'evidence.lost': evidenceLost,
+  'mark.made': markMade,
+  'part.lifted': partLifted,
+  'part.bagged': partBagged,
+  'part.tagged': partTagged,
+  'part.observed': partObserved,
+  'part.decided': partDecided,
+  'part.renewed': partRenewed,
+  'part.returned': partReturned,
+  'part.refitted': partRefitted,
+  'reading.taken': readingTaken,
+  'bolt.pulled': boltPulled,
+  'joint.slackened': jointSlackened,
+  'hold.signed': holdSigned,
+  'concession.given': concessionGiven,
+  'note.written': noteWritten,
+  'entry.corrected': entryCorrected,
+  'job.signed': jobSigned,
+  'job.cancelled': jobCancelled,
+  'addendum.written': addendumWritten,
+}
+
+/** The act of an entry, for reading it; null for a kind that is not known here. */
+export const actOf = (entry: Pick<AnyEntry, 'kind'>): ActKind<AnyEntry['payload']> | null =>
+  Object.hasOwn(ACTS, entry.kind) ? (ACTS[entry.kind] as unknown as ActKind<AnyEntry['payload']>) : null

@@ -1,0 +1,28 @@
+import type { ActKind } from '../act.ts'
+import { partNames } from '../words.ts'
+import { why, type Shaped } from '../shape.ts'
+import { stampOf } from '../state.ts'
+import { always } from './sense.ts'
+
+const shape = { why } as const
+
+/** A job opened by mistake, or given up. With parts off, the machine is not whole, so it cannot be walked away from. */
+export const jobCancelled: ActKind<Shaped<typeof shape>> = {
+  shape,
+  by: ['lead', 'planner'],
+  corrected: 'never',
+  neverLate: true,
+  sense: always,
+  live: (plan, state) => {
+    const off = [...state.parts].filter(([, now]) => now.where === 'off').map(([ref]) => ref)
+    return off.length
+      ? [
+          `${partNames(plan, off)} ${off.length > 1 ? 'are' : 'is'} off the machine. Fit what is off, or hand the job on`,
+        ]
+      : []
+  },
+  apply: (state, entry) => {
+    state.cancelled = { ...stampOf(entry, state), ...entry.payload }
+  },
+  words: (_, payload) => `Job cancelled: ${payload.why}`,
+}

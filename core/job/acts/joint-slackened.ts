@@ -1,0 +1,24 @@
+import type { ActKind } from '../act.ts'
+import { HANDS } from '../roles.ts'
+import { id, optional, words, type Shaped } from '../shape.ts'
+import { jointName } from '../words.ts'
+import { unknown } from './sense.ts'
+
+const shape = { joint: id, why: optional(words(400)) } as const
+
+export const jointSlackened: ActKind<Shaped<typeof shape>> = {
+  shape,
+  by: HANDS,
+  corrected: 'take back',
+  sense: (plan, state, { payload: { joint } }) => {
+    const known = plan.joints.get(joint)
+    if (!known) return unknown('joint', joint)
+    return state.joints.get(joint)?.passes.some(pass => pass.length)
+      ? null
+      : `${known.title}: nothing is pulled, so there is nothing to slacken.`
+  },
+  apply: (state, { payload }) => {
+    state.joints.set(payload.joint, { passes: [], slackened: true, strays: state.joints.get(payload.joint)!.strays })
+  },
+  words: (plan, { joint, why }) => `Slackened: ${jointName(plan, joint)}${why ? `. ${why}` : ''}`,
+}

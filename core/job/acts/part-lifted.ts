@@ -1,0 +1,40 @@
+import type { ActKind } from '../act.ts'
+import { HANDS } from '../roles.ts'
+import { id, optional, refs, words, type Shaped } from '../shape.ts'
+import { partState, setPart, stampOf } from '../state.ts'
+import { partNames } from '../words.ts'
+import { knownParts, openStep, stepHindrances } from './sense.ts'
+
+const shape = { parts: refs, step: id, method: optional(words(120)) } as const
+
+export const partLifted: ActKind<Shaped<typeof shape>> = {
+  shape,
+  by: HANDS,
+  corrected: 'take back',
+  sense: (plan, state, { payload: { parts, step } }) => {
+    const lost = knownParts(plan, parts) ?? openStep(plan, state, step)
+    if (lost) return lost
+    const { title, removes } = plan.steps.get(step)!
+    const stranger = parts.find(ref => !removes?.includes(ref))
+    if (stranger) return `“${title}” does not take off ${plan.parts.get(stranger)!.name}.`
+    const off = parts.find(ref => partState(state, ref).where === 'off')
+    return off ? `${plan.parts.get(off)!.name} is off already.` : null
+  },
+  live: (plan, state, { payload }) => stepHindrances(plan, state, payload.step),
+  apply: (state, entry) => {
+    for (const ref of entry.payload.parts) {
+      state.liftedCount += 1
+      // Taken off again, a part is decided again, and what was new has been fitted once.
+      setPart(state, ref, {
+        where: 'off',
+        fitted: undefined,
+        renewed: undefined,
+        decision: undefined,
+        returned: undefined,
+        order: state.liftedCount,
+        lifted: { ...stampOf(entry, state), method: entry.payload.method },
+      })
+    }
+  },
+  words: (plan, { parts, method }) => `Off: ${partNames(plan, parts)}${method ? `, by: ${method.toLowerCase()}` : ''}`,
+}

@@ -1,0 +1,104 @@
+import type { Plan } from '../../sheet/index.ts'
+import type { ActKind } from '../act.ts'
+import { keyOf } from '../owed/id.ts'
+import { matesAsked } from '../mates.ts'
+import { HANDS } from '../roles.ts'
+import { degrees, flag, id, list, optional, record, type Shaped } from '../shape.ts'
+import { partState, setPart, stampOf, type JobState } from '../state.ts'
+import { partName } from '../words.ts'
+import { openStep, stepHindrances, unknown } from './sense.ts'
+
+const shape = {
+  part: id,
+  step: id,
+  /** The place it went to, where that is not its own. */
+  place: optional(id),
+  answers: list(record({ mate: id, met: flag, deg: optional(degrees) }), 20),
+} as const
+
+type Refit = Shaped<typeof shape>
+
+export const partRefitted: ActKind<Refit> = {
+  shape,
+  by: HANDS,
+  corrected: 'replace',
+  sense: (plan, state, { payload }) => {
+    const here = plan.parts.get(payload.part)
+    if (!here) return unknown('part', payload.part)
+    const lost = openStep(plan, state, payload.step)
+    if (lost) return lost
+    const { title, fits } = plan.steps.get(payload.step)!
+    if (!fits?.includes(payload.part)) return `“${title}” does not fit ${here.name}.`
+    const now = partState(state, payload.part)
+    if (now.where !== 'off')
+      return `${here.name} is ${now.where === 'on' ? 'still on the machine' : 'fitted already'}; it cannot be fitted again.`
+    return (
+      placeRefusal(plan, state, payload) ?? readyRefusal(plan, state, payload) ?? answerRefusal(plan, state, payload)
+    )
+  },
+  live: (plan, state, { payload }) => stepHindrances(plan, state, payload.step),
+  apply: (state, entry) => {
+    const { part, place, answers } = entry.payload
+    setPart(state, part, {
+      where: 'fitted',
+      fitted: {
+        ...stampOf(entry, state),
+        as: partState(state, part).renewed ? 'new' : 'same',
+        place: place ?? part,
+        answers,
+      },
+    })
+  },
+  words: (plan, { part, place, answers }) => {
+    const unmet = answers.filter(one => !one.met).map(one => plan.mates.get(one.mate)?.title.toLowerCase() ?? one.mate)
+    return `Fitted: ${partName(plan, part)}${place && place !== part ? ` in the place of ${partName(plan, place)}` : ''}${unmet.length ? `; not met: ${unmet.join(', ')}` : ''}`
+  },
+}
+
+/** A place is one of the same part's, and takes one part. */
+function placeRefusal(plan: Plan, state: JobState, { part, place = part }: Refit): string | null {
+  const there = plan.parts.get(place)
+  const here = plan.parts.get(part)!
+  if (!there) return unknown('place', place)
+  if (there.part.id !== here.part.id)
+    return `${here.name} does not go in the place of ${there.name}: it is another part.`
+  const sitting = [...plan.parts.values()].find(
+    one =>
+      one.part.id === here.part.id &&
+      one.ref !== part &&
+      (partState(state, one.ref).where === 'on'
+        ? one.ref === place
+        : partState(state, one.ref).fitted?.place === place),
+  )
+  return sitting ? `${sitting.name} sits in that place. Take it off first, or give the right place.` : null
+}
+
+/** Decided, back, and new where it must be; a lead's concession on the new one lets the old one go back. */
+function readyRefusal(plan: Plan, state: JobState, { part }: Refit): string | null {
+  const { name, part: kind } = plan.parts.get(part)!
+  const { decision, renewed, returned } = partState(state, part)
+  if (state.concessions.has(keyOf({ kind: 'renewal', part }))) return null
+  if (kind.renewal === 'always')
+    return renewed ? null : `${name} is always renewed. Take a new one from the kit or from stock first.`
+  if (!decision)
+    return state.concessions.has(keyOf({ kind: 'decision', part }))
+      ? null
+      : `${name} is not decided: reuse, rework, renew or send out. Decide it first.`
+  if (decision.choice === 'renew' && !renewed)
+    return `${name} was to be renewed. Take the new one first, or change the decision.`
+  return (decision.choice === 'send out' || decision.choice === 'rework') && !returned
+    ? `${name} is ${decision.choice === 'rework' ? 'being reworked' : 'sent out'}. Say first that it is back.`
+    : null
+}
+
+/** Every question that can be answered now is answered, once, and none that is not asked. */
+function answerRefusal(plan: Plan, state: JobState, { part, answers }: Refit): string | null {
+  const asked = matesAsked(plan, state, part)
+  const unasked = answers.find(one => !asked.some(mate => mate.id === one.mate))
+  if (unasked && !plan.mates.has(unasked.mate)) return unknown('mate', unasked.mate)
+  if (unasked) return `“${plan.mates.get(unasked.mate)!.title}” is not asked when ${partName(plan, part)} goes on here.`
+  if (new Set(answers.map(one => one.mate)).size !== answers.length)
+    return 'A question is answered twice. Answer each one once.'
+  const open = asked.find(mate => !answers.some(one => one.mate === mate.id))
+  return open ? `${partName(plan, part)}: say first how it stands (${open.title.toLowerCase()}).` : null
+}

@@ -1,0 +1,18 @@
+import type { ActKind } from '../act.ts'
+import { HANDS } from '../roles.ts'
+import { refs, words, type Shaped } from '../shape.ts'
+import { setPart } from '../state.ts'
+import { partNames } from '../words.ts'
+import { offParts } from './sense.ts'
+
+const shape = { parts: refs, tag: words(24) } as const
+
+export const partTagged: ActKind<Shaped<typeof shape>> = {
+  shape,
+  by: HANDS,
+  corrected: 'replace',
+  sense: (plan, state, { payload }) => offParts(plan, state, payload.parts),
+  apply: (state, { payload }) =>
+    payload.parts.forEach(ref => setPart(state, ref, { kept: { as: 'tag', label: payload.tag } })),
+  words: (plan, payload) => `Tag ${payload.tag}: ${partNames(plan, payload.parts)}`,
+}

@@ -1,0 +1,105 @@
+import { parseQuantity, UNITS, type UnitName } from '../../quantity/index.ts'
+import { MOMENTS, type Check, type Plan } from '../../sheet/index.ts'
+import type { ActKind } from '../act.ts'
+import { figuresPerTry, isHistory } from '../results.ts'
+import { HANDS } from '../roles.ts'
+import { choice, id, list, optional, words, type Shaped } from '../shape.ts'
+import { cellKey, readingKey, stampOf, type JobState } from '../state.ts'
+import { checkName, MOMENT_WORDS, placeName } from '../words.ts'
+import { outOfReach, unknown } from './sense.ts'
+
+const shape = {
+  check: id,
+  moment: choice(MOMENTS),
+  station: optional(id),
+  plane: optional(id),
+  /** One row a try, in base units; several figures a row for float, lift and sweeps. */
+  tries: list({ is: 'list', of: { is: 'number' }, least: 1, most: 72 } as const, 20),
+  /** What was typed, figure by figure. */
+  texts: list({ is: 'list', of: words(60), least: 1, most: 72 } as const, 20),
+  /** The unit a bare number was typed in; the check's own where it is left out. */
+  unit: optional(words(12)),
+  instrument: optional(words(60)),
+  style: optional(choice(['signed readings', 'travels'])),
+} as const
+
+export type ReadingTaken = Shaped<typeof shape>
+
+export const readingTaken: ActKind<ReadingTaken> = {
+  shape,
+  by: HANDS,
+  corrected: 'replace',
+  sense: (plan, state, { payload }) => {
+    const check = plan.checks.get(payload.check)
+    if (!check) return unknown('check', payload.check)
+    if (check.kind === 'clearance')
+      return `${check.title} is worked out from two other checks; it has no reading of its own.`
+    if (!check.at.some(at => at.moment === payload.moment)) return `${check.title} is not taken at that moment.`
+    if (!takesPlace(check, payload)) return `${check.title} has no such place to measure.`
+    return figuresRefusal(check, payload) ?? textsRefusal(check, payload) ?? againRefusal(state, check, payload)
+  },
+  live: (plan, state, { payload }) => stateRefusal(plan, state, plan.checks.get(payload.check)!, payload),
+  apply: (state, entry) => {
+    const { check, moment, station, plane } = entry.payload
+    const key = readingKey(check, moment)
+    const cells = state.readings.get(key) ?? new Map()
+    cells.set(cellKey(station, plane), { ...stampOf(entry, state), ...entry.payload })
+    state.readings.set(key, cells)
+  },
+  words: (plan, payload) => {
+    const place = placeName(payload)
+    const figures = payload.texts.map(row => row.join(' and ')).join('; ')
+    return `${checkName(plan, payload.check)}, ${MOMENT_WORDS[payload.moment]}${place ? `, ${place}` : ''}: ${figures}`
+  },
+}
+
+const takesPlace = (check: Check, { station, plane }: ReadingTaken) =>
+  (check.stations ? check.stations.includes(station ?? '') : station === undefined) &&
+  (check.planes ? check.planes.includes(plane ?? '') : plane === undefined)
+
+function figuresRefusal(check: Check, { tries }: ReadingTaken): string | null {
+  if (!tries.length) return `${check.title}: there is no reading in it.`
+  const figures = figuresPerTry(check)
+  if (tries.some(row => row.length !== figures)) return `${check.title} takes ${figures} figures a try.`
+  const [low, high] = check.span
+  return tries.flat().some(figure => !(figure >= low && figure <= high))
+    ? `${check.title}: a figure lies outside what can be believed (${low} to ${high}). Check it and take it again.`
+    : null
+}
+
+/** What was typed is read again here, and must come to the figure that was sent with it. */
+function textsRefusal(check: Check, { tries, texts, unit = check.unit }: ReadingTaken): string | null {
+  if (!(unit in UNITS)) return `${check.title}: there is no unit “${unit}”.`
+  if (texts.length !== tries.length || texts.some((row, i) => row.length !== tries[i]!.length))
+    return `${check.title}: each figure comes with what was typed for it.`
+  for (const [i, row] of texts.entries()) {
+    for (const [j, text] of row.entries()) {
+      const field = { kind: UNITS[check.unit].kind, unit: unit as UnitName, span: check.span, label: check.title }
+      const read = parseQuantity(text, field)
+      if (!read.ok) return read.why
+      const figure = tries[i]![j]!
+      if (Math.abs(read.value.value - figure) > 1e-9 * Math.max(1, Math.abs(figure)))
+        return `${check.title}: “${text}” is ${Number(read.value.value.toPrecision(7))}, and ${Number(figure.toPrecision(7))} came with it. Take it again.`
+    }
+  }
+  return null
+}
+
+/** What was found is never written over, half measured or whole: another figure for the same place is a correction. */
+function againRefusal(state: JobState, check: Check, { moment, station, plane }: ReadingTaken): string | null {
+  const before = state.readings.get(readingKey(check.id, moment))?.get(cellKey(station, plane))
+  if (!before || (isHistory(state, check, before) && check.at.find(at => at.moment === moment)!.renewed)) return null
+  return `${check.title} is ${before.tries.length < (check.tries ?? 1) ? 'half ' : ''}measured there already. Correct that reading, with the reason.`
+}
+
+/** A reading belongs to a state its step can have. */
+function stateRefusal(plan: Plan, state: JobState, check: Check, { moment }: ReadingTaken): string[] {
+  const { step } = check.at.find(at => at.moment === moment)!
+  const gone = plan.destroyedBy.get(readingKey(check.id, moment))
+  return [
+    ...(gone && state.steps.has(gone.id) && !state.steps.get(gone.id)!.skipped
+      ? [`${check.title}, ${MOMENT_WORDS[moment]}, is gone since “${gone.title}”. Say it was lost, with the reason`]
+      : []),
+    ...(plan.steps.has(step) ? outOfReach(plan, state, step) : []),
+  ]
+}

@@ -1,0 +1,45 @@
+import type { Plan, Ref } from '../../sheet/index.ts'
+import { hindrances, unmetNeeds } from '../steps.ts'
+import { owedNow } from '../owed/index.ts'
+import { partState, type JobState } from '../state.ts'
+
+/** Why names make no sense: the sheet may be another version. */
+export const unknown = (what: string, id: string) =>
+  `This machine's sheet has no ${what} called “${id.slice(0, 60)}”. Reload the job; the sheet may be another version.`
+
+export function knownParts(plan: Plan, refs: readonly Ref[]): string | null {
+  const stranger = refs.find(ref => !plan.parts.has(ref))
+  if (stranger !== undefined) return unknown('part', stranger)
+  return new Set(refs).size === refs.length ? null : 'A part is named twice. Name each one once.'
+}
+
+export function offParts(plan: Plan, state: JobState, refs: readonly Ref[]): string | null {
+  const strange = knownParts(plan, refs)
+  if (strange) return strange
+  const on = refs.find(ref => partState(state, ref).where !== 'off')
+  return on === undefined ? null : `${plan.parts.get(on)!.name} is not off the machine.`
+}
+
+/** A step that an act was meant for, still to be done; else why the act has lost it. */
+export function openStep(plan: Plan, state: JobState, id: string): string | null {
+  const step = plan.steps.get(id)
+  if (!step) return unknown('step', id)
+  const settled = state.steps.get(id)
+  return settled
+    ? `“${step.title}” is ${settled.skipped ? 'left out' : 'done'} already. Look at the card again; it may have changed under your finger.`
+    : null
+}
+
+/** What keeps a step from being worked on: its own hindrances, as sentences. */
+export const stepHindrances = (plan: Plan, state: JobState, id: string): string[] =>
+  hindrances(plan, state, owedNow(plan, state), plan.steps.get(id)!).map(
+    one => `“${plan.steps.get(id)!.title}” cannot be done yet. ${one.text}`,
+  )
+
+/** What keeps a step out of reach: the steps before it that are not settled. */
+export const outOfReach = (plan: Plan, state: JobState, id: string): string[] =>
+  unmetNeeds(plan, state, plan.steps.get(id)!).map(
+    need => `“${plan.steps.get(id)!.title}” cannot be reached yet. First: ${need.title}`,
+  )
+
+export const always = () => null

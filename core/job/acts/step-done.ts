@@ -1,0 +1,38 @@
+import type { ActKind } from '../act.ts'
+import { HANDS } from '../roles.ts'
+import { id, optional, words, type Shaped } from '../shape.ts'
+import { partState, stampOf } from '../state.ts'
+import { stepName } from '../words.ts'
+import { openStep, stepHindrances } from './sense.ts'
+
+const shape = { step: id, note: optional(words(400)) } as const
+
+export const stepDone: ActKind<Shaped<typeof shape>> = {
+  shape,
+  by: HANDS,
+  corrected: 'take back',
+  // A part that is still where the step says it is not: no hindrance to pass, the step is simply not done.
+  sense: (plan, state, { payload }) => {
+    const lost = openStep(plan, state, payload.step)
+    if (lost) return lost
+    const step = plan.steps.get(payload.step)!
+    const unmoved = [
+      ...(step.removes ?? [])
+        .filter(ref => partState(state, ref).where !== 'off')
+        .map(ref => `${plan.parts.get(ref)!.name} is not off yet`),
+      ...(step.fits ?? [])
+        .filter(ref => partState(state, ref).where !== 'fitted')
+        .map(ref => `${plan.parts.get(ref)!.name} is not fitted yet`),
+    ]
+    return unmoved.length ? `“${step.title}” cannot be done yet. ${unmoved.slice(0, 4).join('. ')}.` : null
+  },
+  live: (plan, state, { payload }) => stepHindrances(plan, state, payload.step),
+  apply: (state, entry, plan) => {
+    const { step, note } = entry.payload
+    state.steps.set(step, { ...stampOf(entry, state), note })
+    const joint = plan.steps.get(step)!.joint
+    if (joint?.act === 'slacken')
+      state.joints.set(joint.id, { passes: [], slackened: true, strays: state.joints.get(joint.id)?.strays ?? [] })
+  },
+  words: (plan, payload) => `Done: ${stepName(plan, payload.step)}`,
+}

@@ -1,0 +1,26 @@
+import type { ActKind } from '../act.ts'
+import { HANDS } from '../roles.ts'
+import { id, why, type Shaped } from '../shape.ts'
+import { stampOf } from '../state.ts'
+import { stepName } from '../words.ts'
+import { openStep, outOfReach } from './sense.ts'
+
+const shape = { step: id, why } as const
+
+export const stepSkipped: ActKind<Shaped<typeof shape>> = {
+  shape,
+  by: HANDS,
+  corrected: 'take back',
+  sense: (plan, state, { payload, role }) => {
+    const lost = openStep(plan, state, payload.step)
+    if (lost) return lost
+    const { title, skip } = plan.steps.get(payload.step)!
+    if (!skip) return `“${title}” may not be left out: this machine's sheet does not allow it. Do it, or ask a lead.`
+    return skip === 'lead' && role !== 'lead' ? `“${title}” is left out by a lead only. Ask one to do it.` : null
+  },
+  live: (plan, state, { payload }) => outOfReach(plan, state, payload.step),
+  apply: (state, entry) => {
+    state.steps.set(entry.payload.step, { ...stampOf(entry, state), skipped: entry.payload.why })
+  },
+  words: (plan, payload) => `Left out: ${stepName(plan, payload.step)}. ${payload.why}`,
+}

@@ -1,0 +1,71 @@
+import type { Moment, Plan, Ref } from '../../sheet/index.ts'
+import { checkName, jointName, mateName, MOMENT_WORDS, partName, stepName } from '../words.ts'
+
+/** What is owed, by what it is about. Two debts are the same when this is. */
+export type OwedId =
+  | { kind: 'reading'; check: string; moment: Moment }
+  | { kind: 'out'; check: string; moment: Moment }
+  | { kind: 'mark'; mate: string }
+  | { kind: 'keep'; part: Ref }
+  | { kind: 'decision'; part: Ref }
+  | { kind: 'renewal'; part: Ref }
+  | { kind: 'return'; part: Ref }
+  | { kind: 'wrong place'; part: Ref }
+  | { kind: 'wrong way'; mate: string }
+  | { kind: 'joint'; joint: string }
+  | { kind: 'debt'; debt: string }
+  | { kind: 'hold'; step: string }
+  | { kind: 'step'; step: string }
+  | { kind: 'passed'; entry: string; nth: number }
+
+export type OwedKind = OwedId['kind']
+
+type IdOf<K extends OwedKind> = Extract<OwedId, { kind: K }>
+
+/** What tells one debt of a kind from another, and how it is said. */
+const IDS: {
+  [K in OwedKind]: { by: readonly (keyof IdOf<K> & string)[]; words: (plan: Plan, id: IdOf<K>) => string }
+} = {
+  'reading': {
+    by: ['check', 'moment'],
+    words: (plan, { check, moment }) => `${checkName(plan, check)}, ${MOMENT_WORDS[moment]}`,
+  },
+  'out': {
+    by: ['check', 'moment'],
+    words: (plan, { check, moment }) => `${checkName(plan, check)} out, ${MOMENT_WORDS[moment]}`,
+  },
+  'mark': { by: ['mate'], words: (plan, { mate }) => `Mark: ${mateName(plan, mate)}` },
+  'keep': { by: ['part'], words: (plan, { part }) => `Tag or bag: ${partName(plan, part)}` },
+  'decision': { by: ['part'], words: (plan, { part }) => `Decision: ${partName(plan, part)}` },
+  'renewal': { by: ['part'], words: (plan, { part }) => `New part: ${partName(plan, part)}` },
+  'return': { by: ['part'], words: (plan, { part }) => `Not back: ${partName(plan, part)}` },
+  'wrong place': { by: ['part'], words: (plan, { part }) => `In another place: ${partName(plan, part)}` },
+  'wrong way': { by: ['mate'], words: (plan, { mate }) => `Not met: ${mateName(plan, mate)}` },
+  'joint': { by: ['joint'], words: (plan, { joint }) => `Joint not pulled: ${jointName(plan, joint)}` },
+  'debt': {
+    by: ['debt'],
+    words: (plan, { debt }) =>
+      plan.sheet.steps.flatMap(step => step.leaves ?? []).find(one => one.id === debt)?.what ?? debt,
+  },
+  'hold': { by: ['step'], words: (plan, { step }) => `Hold point: ${stepName(plan, step)}` },
+  'step': { by: ['step'], words: (plan, { step }) => stepName(plan, step) },
+  'passed': { by: ['entry', 'nth'], words: () => 'Done late, past something owed' },
+}
+
+export const OWED_KINDS = Object.keys(IDS) as OwedKind[]
+
+type Loose = { kind: OwedKind } & Partial<Record<string, unknown>>
+const rule = (kind: OwedKind) => IDS[kind] as { by: readonly string[]; words: (plan: Plan, id: OwedId) => string }
+
+/** One text an identity, for maps. Never taken apart again. */
+export const keyOf = (id: OwedId): string =>
+  JSON.stringify([id.kind, ...rule(id.kind).by.map(key => (id as Loose)[key])])
+
+/** An identity as it came over the wire: null when something of it is missing. What does not belong to it is left out. */
+export function owedOf(given: Loose): OwedId | null {
+  const { by } = rule(given.kind)
+  if (by.some(key => given[key] === undefined)) return null
+  return Object.fromEntries([['kind', given.kind], ...by.map(key => [key, given[key]])]) as OwedId
+}
+
+export const owedWords = (plan: Plan, id: OwedId): string => rule(id.kind).words(plan, id)

@@ -1,0 +1,58 @@
+import { STATIONS, type Plan } from '../../sheet/index.ts'
+import { checkResults, type CheckResult } from '../results.ts'
+import type { JobState } from '../state.ts'
+import { debts } from './debts.ts'
+import { holds } from './holds.ts'
+import { keyOf } from './id.ts'
+import { joints } from './joints.ts'
+import { marks } from './marks.ts'
+import { outs } from './outs.ts'
+import type { Obligation, Source } from './owing.ts'
+import { partsOff } from './parts-off.ts'
+import { passed } from './passed.ts'
+import { readings } from './readings.ts'
+import { stepsUndone } from './steps-left.ts'
+import { wrongPlaces } from './wrong-places.ts'
+import { wrongWays } from './wrong-ways.ts'
+
+export { keyOf, owedOf, owedWords, OWED_KINDS, type OwedId, type OwedKind } from './id.ts'
+export type { Obligation, Settle } from './owing.ts'
+
+const SOURCES: Source[] = [
+  readings,
+  marks,
+  partsOff,
+  wrongPlaces,
+  wrongWays,
+  outs,
+  joints,
+  debts,
+  holds,
+  stepsUndone,
+  passed,
+]
+
+/**
+ * Everything owed, in station order. What a lead has conceded is left out; it stays on the record.
+ * An obligation blocks the cover when the step that waits for it must come before the cover, else only the hand-back.
+ */
+export function obligations(plan: Plan, state: JobState, results: Map<string, CheckResult>): Obligation[] {
+  const scene = { plan, state, results }
+  const blocksCover = (step: string | null) =>
+    step !== null && plan.closing !== null && (plan.closing.before.has(step) || step === plan.closing.step.id)
+  return SOURCES.flatMap(source => source(scene))
+    .map((one): Obligation => ({
+      perishable: false,
+      who: 'fitter',
+      ...one,
+      key: keyOf(one.id),
+      kind: one.id.kind,
+      blocks: blocksCover(one.step) ? 'cover' : 'hand-back',
+    }))
+    .filter(one => !state.concessions.has(one.key))
+    .sort((a, b) => STATIONS.indexOf(a.station) - STATIONS.indexOf(b.station))
+}
+
+/** What is owed in a state, for whoever has no view of it at hand. */
+export const owedNow = (plan: Plan, state: JobState): Obligation[] =>
+  obligations(plan, state, checkResults(plan, state))

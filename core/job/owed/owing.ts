@@ -1,0 +1,47 @@
+import type { Moment, Plan, Ref, Station } from '../../sheet/index.ts'
+import type { CheckResult } from '../results.ts'
+import type { JobState } from '../state.ts'
+import type { OwedId, OwedKind } from './id.ts'
+
+/** Where an obligation is settled. */
+export type Settle =
+  | { to: 'reading'; check: string; moment: Moment }
+  | { to: 'mark'; mate: string }
+  | { to: 'part'; part: Ref }
+  | { to: 'step'; step: string }
+  | { to: 'ledger' }
+
+/** Something owed: what, why, and the step that cannot be done until it is settled. */
+export interface Obligation {
+  id: OwedId
+  /** The identity as one text, for lists and maps. */
+  key: string
+  kind: OwedKind
+  station: Station
+  what: string
+  why: string
+  /** The step that waits for it; null when only the hand-back does. */
+  step: string | null
+  blocks: 'cover' | 'hand-back'
+  settle: Settle
+  /** Lost for good once that step is done. */
+  perishable: boolean
+  who: 'fitter' | 'lead'
+}
+
+export interface Scene {
+  plan: Plan
+  state: JobState
+  results: Map<string, CheckResult>
+}
+
+/** An obligation as its source says it. */
+export type Owing = Omit<Obligation, 'key' | 'kind' | 'blocks' | 'perishable' | 'who'> &
+  Partial<Pick<Obligation, 'perishable' | 'who'>>
+
+/** One source of debts: everything of its sort that is owed in a state. */
+export type Source = (scene: Scene) => Owing[]
+
+/** What is wrong with something that goes in before the cover holds up the cover. */
+export const beforeCover = ({ closing }: Plan, step: string | undefined): string | null =>
+  closing && step && (closing.before.has(step) || step === closing.step.id) ? closing.step.id : null

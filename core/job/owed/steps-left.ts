@@ -1,0 +1,13 @@
+import type { Owing, Source } from './owing.ts'
+
+export const stepsUndone: Source = ({ plan, state }) =>
+  plan.sheet.steps
+    .filter(step => !state.steps.has(step.id) && step.id !== plan.closing?.step.id)
+    .map((step): Owing => ({
+      id: { kind: 'step', step: step.id },
+      station: step.station,
+      what: step.title,
+      why: 'Not done yet',
+      step: plan.closing?.before.has(step.id) ? plan.closing.step.id : null,
+      settle: { to: 'step', step: step.id },
+    }))

@@ -1,0 +1,206 @@
+import type { Verdict } from '../verdict.ts'
+import type { JobRecord, Signed } from './record.ts'
+
+/** One cell of a table of the record: what stands in it, and small print under it. */
+export interface Cell {
+  text?: string
+  small?: string[]
+  figures?: true
+  verdict?: Verdict
+  by?: Signed
+  /** Long detail: folded on a screen, printed in full. */
+  lines?: string[]
+}
+
+export interface RecordTable {
+  title: string
+  /** Widths are shares of the table. */
+  columns: { head: string; width: number }[]
+  rows: Cell[][]
+}
+
+/** A table as data: its columns, each with the cell it makes of a row. */
+interface TableOf<R> {
+  title: string
+  rows: (record: JobRecord) => R[]
+  columns: { head: string; width: number; cell: (row: R) => Cell }[]
+}
+
+const table = <R>(one: TableOf<R>) => one as TableOf<unknown>
+const text = (words: string): Cell => ({ text: words })
+const figures = (words: string): Cell => ({ text: words, figures: true })
+const by = <R extends Signed>() => ({ head: 'By', width: 3, cell: (row: R): Cell => ({ by: row }) })
+
+const TABLES = [
+  table({
+    title: 'Concessions',
+    rows: record => record.concessions,
+    columns: [
+      { head: 'What', width: 6, cell: row => text(row.what) },
+      { head: 'Why', width: 6, cell: row => text(row.why) },
+      by(),
+    ],
+  }),
+  table({
+    title: 'As found and as left',
+    rows: record => record.compared,
+    columns: [
+      { head: 'Check', width: 4, cell: row => text(row.title) },
+      { head: 'As found', width: 3, cell: row => figures(row.found) },
+      { head: 'As left', width: 3, cell: row => figures(row.left) },
+      { head: 'Change', width: 3, cell: row => figures(row.change) },
+      { head: 'Moved', width: 3, cell: row => text(row.moved) },
+    ],
+  }),
+  table({
+    title: 'Readings',
+    rows: record => record.readings,
+    columns: [
+      {
+        head: 'Check',
+        width: 4,
+        cell: row => ({
+          text: row.title,
+          small: [row.moment, ...(row.history ? ['of the part that was renewed'] : [])],
+        }),
+      },
+      { head: 'Value', width: 4, cell: row => figures(row.value) },
+      { head: 'Held against', width: 3, cell: row => ({ ...figures(row.limits), small: [row.source] }) },
+      {
+        head: 'Verdict and working',
+        width: 5,
+        cell: row => ({
+          verdict: row.verdict,
+          small: row.consequence ? [row.consequence] : [],
+          lines: row.working.map(line => `${line.what}: ${line.sum} = ${line.gives}`),
+        }),
+      },
+      by(),
+    ],
+  }),
+  table({
+    title: 'Parts',
+    rows: record => record.parts,
+    columns: [
+      { head: 'Item', width: 1, cell: row => figures(String(row.item)) },
+      { head: 'Part', width: 5, cell: row => text(row.name) },
+      {
+        head: 'Off',
+        width: 2,
+        cell: row => ({ ...figures(row.cameOff), small: row.method ? [`freed by: ${row.method}`] : [] }),
+      },
+      { head: 'Kept', width: 2, cell: row => text(row.kept) },
+      { head: 'Decided', width: 3, cell: row => text(row.decision) },
+      { head: 'Went back', width: 3, cell: row => text(row.wentBack) },
+      by(),
+    ],
+  }),
+  table({
+    title: 'Marks',
+    rows: record => record.marks,
+    columns: [
+      { head: 'Mark', width: 5, cell: row => text(row.title) },
+      { head: 'Where', width: 4, cell: row => text(row.where) },
+      { head: 'Made as', width: 4, cell: row => text(row.carrier) },
+      { head: 'At build', width: 2, cell: row => text(row.met) },
+      by(),
+    ],
+  }),
+  table({
+    title: 'Joints',
+    rows: record => record.joints,
+    columns: [
+      { head: 'Joint', width: 3, cell: row => text(row.title) },
+      { head: 'Wanted', width: 3, cell: row => text(row.wanted) },
+      {
+        head: 'Last pass, N·m by bolt',
+        width: 5,
+        cell: row => ({ ...figures(row.torques), small: row.putRight.map(one => `Put right: ${one}`) }),
+      },
+      { head: 'Verdict', width: 2, cell: row => ({ verdict: row.verdict }) },
+    ],
+  }),
+  table({
+    title: 'Hold points',
+    rows: record => record.holds,
+    columns: [
+      { head: 'Step', width: 7, cell: row => text(row.title) },
+      { head: 'Stands', width: 4, cell: row => text(row.stands) },
+      by(),
+    ],
+  }),
+  table({
+    title: 'Evidence lost',
+    rows: record => record.lost,
+    columns: [
+      { head: 'What', width: 5, cell: row => text(row.what) },
+      { head: 'Why', width: 6, cell: row => text(row.why) },
+      by(),
+    ],
+  }),
+  table({
+    title: 'Corrections',
+    rows: record => record.corrections,
+    columns: [
+      { head: 'First', width: 5, cell: row => text(row.what) },
+      { head: 'By', width: 3, cell: row => ({ by: row.first }) },
+      { head: 'Then', width: 5, cell: row => text(row.now) },
+      { head: 'Why', width: 4, cell: row => text(row.why) },
+      { head: 'Corrected by', width: 3, cell: row => ({ by: row }) },
+    ],
+  }),
+  table({
+    title: 'Late, or by a wrong clock',
+    rows: record => record.late,
+    columns: [
+      { head: 'What', width: 5, cell: row => text(row.what) },
+      { head: 'How', width: 6, cell: row => text(row.why) },
+      by(),
+    ],
+  }),
+  table({
+    title: 'Findings',
+    rows: record => record.findings,
+    columns: [
+      { head: 'Part', width: 4, cell: row => text(row.part) },
+      { head: 'Finding', width: 5, cell: row => text(row.finding) },
+      { head: 'Where', width: 3, cell: row => text(row.where) },
+      by(),
+    ],
+  }),
+  table({
+    title: 'Notes',
+    rows: record => record.notes,
+    columns: [{ head: 'Note', width: 10, cell: row => text(row.text) }, by()],
+  }),
+  table({
+    title: 'Steps',
+    rows: record => record.steps,
+    columns: [
+      { head: 'Station', width: 2, cell: row => text(row.station) },
+      {
+        head: 'Step',
+        width: 8,
+        cell: row => ({ text: row.title, small: row.skipped ? [`left out: ${row.skipped}`] : [] }),
+      },
+      by(),
+    ],
+  }),
+  table({
+    title: 'Cautions read',
+    rows: record => record.cautions,
+    columns: [
+      { head: 'Step', width: 6, cell: row => text(row.step) },
+      { head: 'Caution', width: 4, cell: row => text(row.caution) },
+      by(),
+    ],
+  }),
+]
+
+/** The tables of a record, those that have rows, as screen and PDF show them. */
+export const recordTables = (record: JobRecord): RecordTable[] =>
+  TABLES.map(({ title, rows, columns }) => ({
+    title,
+    columns: columns.map(({ head, width }) => ({ head, width })),
+    rows: rows(record).map(row => columns.map(column => column.cell(row))),
+  })).filter(one => one.rows.length)

@@ -1,0 +1,35 @@
+import type { Moment, Plan, Ref, Station } from '../sheet/index.ts'
+
+export const MOMENT_WORDS: Record<Moment, string> = {
+  asFound: 'as found',
+  inspect: 'at inspection',
+  build: 'at build',
+  asLeft: 'as left',
+}
+export const STATION_WORDS: Record<Station, string> = {
+  'make-safe': 'Make safe',
+  'as-found': 'As found',
+  'strip': 'Strip',
+  'clean': 'Clean',
+  'inspect': 'Inspect',
+  'decide': 'Decide',
+  'build': 'Build',
+  'prove': 'Prove',
+}
+
+// Names by their ids in a sheet; an id that this sheet does not have stands for itself.
+export const partName = (plan: Plan, ref: Ref) => plan.parts.get(ref)?.name ?? ref
+export const stepName = (plan: Plan, id: string) => plan.steps.get(id)?.title ?? id
+export const checkName = (plan: Plan, id: string) => plan.checks.get(id)?.title ?? id
+export const mateName = (plan: Plan, id: string) => plan.mates.get(id)?.title ?? id
+export const jointName = (plan: Plan, id: string) => plan.joints.get(id)?.title ?? id
+
+/** A few parts by name, many by the first and their number. */
+export const partNames = (plan: Plan, refs: readonly Ref[]) =>
+  refs.length > 2
+    ? `${partName(plan, refs[0]!)} and ${refs.length - 1} more`
+    : refs.map(ref => partName(plan, ref)).join(' and ')
+
+/** Where a check is taken: station and plane. */
+export const placeName = ({ station, plane }: { station?: string; plane?: string }) =>
+  [station, plane && `plane ${plane}`].filter(Boolean).join(', ')

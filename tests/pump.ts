@@ -1,0 +1,58 @@
+import { readFileSync } from 'node:fs'
+import { parse } from 'yaml'
+import { wornFindings, type Wear } from '../demo/findings.ts'
+import { Technician } from '../demo/technician.ts'
+import { refusalOf, type AnyEntry, type EntryKind, type Payloads, type Role } from '../core/job/index.ts'
+import { planFor, type Plan, type Sheet } from '../core/sheet/index.ts'
+
+/** The axially split pump, and a technician at it: what the tests of the job are done on. */
+export const sheet = parse(
+  readFileSync(new URL('../library/m14-axially-split-pump.yaml', import.meta.url), 'utf8'),
+) as Sheet
+export const plan = planFor(sheet, { faces: 'carbon', injection: 'water' })
+export const people = { fitter: 'rena', lead: 'odd' }
+
+export function technician(wear: Wear = { general: 0.4 }, own: Plan = plan): Technician {
+  let n = 0
+  const worker = new Technician(own, wornFindings(wear, people), {
+    id: () => `e${String(++n).padStart(5, '0')}`,
+    now: () => new Date(Date.UTC(2026, 4, 1) + n * 60_000).toISOString(),
+  })
+  worker.open('P-214B', 'Seal weeps')
+  return worker
+}
+
+let made = 0
+/** An entry by somebody, arriving the moment it is made. */
+export function entryOf<K extends EntryKind>(
+  kind: K,
+  payload: Payloads[K],
+  { role = 'fitter', by = role === 'lead' ? 'odd' : 'rena', ...more }: Partial<AnyEntry> & { by?: string } = {},
+): AnyEntry {
+  const id = `x${++made}`
+  const madeAt = '2026-05-02T00:00:00.000Z'
+  return { id, kind, payload, act: id, madeBy: by, role, madeAt, receivedAt: madeAt, seq: null, ...more } as AnyEntry
+}
+
+/** What the server would say to an act now: null when it is taken. */
+export const refusal = <K extends EntryKind>(
+  worker: Technician,
+  kind: K,
+  payload: Payloads[K],
+  role: Role = 'fitter',
+  by?: string,
+) => refusalOf(worker.plan, worker.folded, entryOf(kind, payload, { role, ...(by ? { by } : {}) }))
+
+/** A reading with what was typed for it: figures in the check's own unit, millimetres in these tests. */
+export const reading = (
+  check: string,
+  moment: Payloads['reading.taken']['moment'],
+  tries: number[][],
+  more: Partial<Payloads['reading.taken']> = {},
+): Payloads['reading.taken'] => ({
+  check,
+  moment,
+  tries,
+  texts: tries.map(row => row.map(String)),
+  ...more,
+})
