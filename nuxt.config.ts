@@ -14,6 +14,7 @@ export default defineNuxtConfig({
   features: { inlineStyles: false },
   css: ['~/assets/fonts.css', '~/assets/look.css', '~/assets/kit.css', '~/assets/drawings.css'],
   components: [{ path: '~/components', pathPrefix: false }],
+  imports: { dirs: ['say'] },
   app: {
     head: {
       title: 'Needler',

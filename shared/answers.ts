@@ -1,19 +1,57 @@
+import type { AnyEntry, EntryKind, Role } from '../core/job/index.ts'
 import type { Moment, Sheet, Variants } from '../core/sheet/index.ts'
 import type { NextOverhaul } from '../core/wear/next.ts'
 import type { Verdict } from '../core/verdict.ts'
 
-/** What the server answers, as the screens read it. */
+/** What crosses the wire, said once for both sides. */
+export interface Person {
+  id: string
+  name: string
+  role: Role
+}
+
+/** The site as everybody may know it. */
+export interface Site {
+  name: string
+  pinLength: number
+}
+
+/** The names to choose from at sign-in, and what this device is asked for. */
+export interface DoorAnswer {
+  site: Site
+  people: Person[]
+  asksCode: boolean
+}
+
+/** A person as a lead sees them; those taken out as well. */
+export interface PersonRow extends Person {
+  active: boolean
+}
+
+/** A PIN is shown once, to whoever made it. */
+export interface NewPin {
+  person: Person
+  pin: string
+}
+
+export interface SiteSettings extends Site {
+  asksCode: boolean
+  backupsKept: number
+}
+
 export interface YardMachine {
   tag: string
   name: string
   line: string
   family: string
   hoursRun: number
-  hoursSince: number
+  /** Since the last overhaul on record; null when there is none. */
+  hoursSince: number | null
   lastOverhaulAt: string | null
   openJob: { id: string; number: number } | null
   worst: { check: string; verdict: Verdict; share: number | null } | null
-  next: NextOverhaul
+  /** Null: never overhauled here, so there is nothing to count from. */
+  next: NextOverhaul | null
 }
 
 export interface YardArea {
@@ -31,12 +69,22 @@ export interface MachineAnswer {
     value: number
     verdict: Verdict
     share: number | null
+    stands: boolean
     takenAt: string
     number: number
     hours: number
   }[]
   fitted: { partRef: string; asNew: boolean; fittedAt: string; number: number }[]
-  past: { id: string; number: number; complaint: string; openedAt: string; signedAt: string; hoursAtOpen: number }[]
+  past: PastJob[]
+}
+
+export interface PastJob {
+  id: string
+  number: number
+  complaint: string
+  openedAt: string
+  signedAt: string
+  hoursAtOpen: number
 }
 
 export interface OpenJob {
@@ -47,4 +95,32 @@ export interface OpenJob {
   complaint: string
   openedAt: string
   entries: number
+}
+
+/** Everything the bench of one job needs to start: machine, sheet as it was at opening, ledger, names. */
+export interface JobAnswer {
+  job: { id: string; number: number; equipmentTag: string; signedAt: string | null; cancelledAt: string | null }
+  equipment: { tag: string; name: string; line: string; hoursRun: number }
+  sheet: Sheet
+  entries: AnyEntry[]
+  people: Person[]
+}
+
+export interface OpenedJob {
+  id: string
+  number: number
+}
+
+/** An entry as it is sent: who does it and when it arrives is the server's to say. */
+export interface SentEntry {
+  id: string
+  kind: EntryKind
+  payload: unknown
+  act: string
+  madeAt: string
+}
+
+export interface AppendAnswer {
+  entries: { id: string; seq: number; receivedAt: string }[]
+  lastSeq: number
 }

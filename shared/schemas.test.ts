@@ -1,11 +1,14 @@
 import { v7 as uuid } from 'uuid'
 import { describe, expect, it } from 'vitest'
-import { entriesSchema, signInSchema } from './schemas.ts'
+import { ACTS } from '../core/job/index.ts'
+import { plan, technician } from '../tests/pump.ts'
+import { entriesSchema, payloadFitting, signInSchema } from './schemas.ts'
 
 const entry = (kind: string, payload: unknown, more = {}) => ({
   id: uuid(),
   kind,
   payload,
+  act: uuid(),
   madeAt: '2026-05-01T08:00:00.000Z',
   ...more,
 })
@@ -29,19 +32,10 @@ describe('entries', () => {
     ['nothing', undefined],
     ['junk', 'junk'],
     ['an empty list', []],
-    ['evidence of nothing', entry('evidence.lost', { why: 'x' })],
-    [
-      'a replacement by a signature',
-      entry('entry.corrected', {
-        target: uuid(),
-        why: 'x',
-        replacement: { kind: 'job.signed', payload: { cured: 'yes' } },
-      }),
-    ],
-    [
-      'a replacement that does not fit',
-      entry('entry.corrected', { target: uuid(), why: 'x', replacement: { kind: 'step.done', payload: {} } }),
-    ],
+    ['a time without a place', entry('note.written', { text: 'x' }, { madeAt: '2026-05-01T08:00:00' })],
+    ['a day that is not', entry('note.written', { text: 'x' }, { madeAt: '2026-02-30T08:00:00.000Z' })],
+    ['a month that is not', entry('note.written', { text: 'x' }, { madeAt: '2026-13-01T08:00:00.000Z' })],
+    ['an hour that is not', entry('note.written', { text: 'x' }, { madeAt: '2026-05-01T25:00:00.000Z' })],
     ['a field more', entry('note.written', { text: 'x' }, { madeBy: 'me' })],
   ])('refuses %s', (_, value) => expect(why(value)).toBeTruthy())
   it('refuses the same number twice', () => {
@@ -50,9 +44,31 @@ describe('entries', () => {
   })
 })
 
+describe('payloads', () => {
+  it('of a whole overhaul fit what their acts say they carry', () => {
+    const worker = technician({ general: 0.4, checks: { 'bush-bore': 1.2 }, renewed: ['throttle-bush'] })
+    worker.workUntil()
+    worker.sign('yes')
+    for (const one of worker.folded.entries)
+      expect(payloadFitting(one.kind, one.payload), one.kind).toEqual({ payload: one.payload })
+    expect(plan.steps.size).toBeGreaterThan(50)
+  })
+  it('of every kind refuse what they do not carry', () => {
+    for (const kind of Object.keys(ACTS) as (keyof typeof ACTS)[])
+      expect(payloadFitting(kind, { strange: true }), kind).toHaveProperty('why')
+  })
+})
+
+it('ids are written one way', () => {
+  const one = entry('note.written', { text: 'x' })
+  const { value } = entriesSchema.validate({ ...one, id: one.id.toUpperCase() })
+  expect((value as { id: string }[])[0]!.id).toBe(one.id)
+})
+
 it.each([
   ['12', true],
   ['1234', false],
+  ['12345678', false],
   ['123456789', true],
   ['12a4', true],
 ])('PIN %s refused: %s', (pin, refused) => {

@@ -1,8 +1,8 @@
 import { sql } from 'drizzle-orm'
-import { defineEventHandler } from 'h3'
 import { database } from '../db/client.ts'
+import { route } from '../http/route.ts'
 
-export default defineEventHandler(async () => {
+export default route('open', async () => {
   await database().execute(sql`select 1`)
-  return { well: true }
+  return { well: true, now: new Date().toISOString() }
 })

@@ -1,6 +1,7 @@
-import { defineEventHandler } from 'h3'
+import { route } from '../http/route.ts'
+import { signOutOf } from '../http/session.ts'
 
-export default defineEventHandler(async event => {
-  await clearUserSession(event)
+export default route('open', async event => {
+  await signOutOf(event)
   return { signedOut: true }
 })

@@ -1,5 +1,5 @@
-import { defineEventHandler } from 'h3'
 import { database } from '../db/client.ts'
 import { yard } from '../db/fleet.ts'
+import { route } from '../http/route.ts'
 
-export default defineEventHandler(() => yard(database(), new Date().toISOString()))
+export default route('signed in', () => yard(database(), new Date().toISOString()))

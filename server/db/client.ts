@@ -5,22 +5,31 @@ import * as schema from './schema.ts'
 export type Database = PostgresJsDatabase<typeof schema>
 export type Transaction = Parameters<Parameters<Database['transaction']>[0]>[0]
 
-let connection: { sql: postgres.Sql; db: Database } | undefined
+export interface Connection {
+  sql: postgres.Sql
+  db: Database
+  end: () => Promise<void>
+}
+
+/** Opens a pool of connections to a database. */
+export function connectTo(url: string, max = 10): Connection {
+  const sql = postgres(url, { max, onnotice: () => {} })
+  return { sql, db: drizzle(sql, { schema, casing: 'snake_case' }), end: () => sql.end({ timeout: 2 }) }
+}
+
+let connection: Connection | undefined
 
 /** The one connection pool of this process; DATABASE_URL says where. */
-export function connect() {
-  if (connection) return connection
+export function connect(): Connection {
   const url = process.env.DATABASE_URL
   if (!url)
     throw new Error('DATABASE_URL is not set. Start Needler with its own command, or set it to a PostgreSQL address.')
-  const sql = postgres(url, { max: 10, onnotice: () => {} })
-  connection = { sql, db: drizzle(sql, { schema, casing: 'snake_case' }) }
-  return connection
+  return (connection ??= connectTo(url))
 }
 
 export const database = (): Database => connect().db
 
 export async function disconnect(): Promise<void> {
-  await connection?.sql.end({ timeout: 2 })
+  await connection?.end()
   connection = undefined
 }

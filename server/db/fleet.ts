@@ -1,4 +1,7 @@
-import { asc, desc, eq } from 'drizzle-orm'
+import { asc, desc, eq, sql } from 'drizzle-orm'
+import type { MachineAnswer, YardArea } from '../../shared/answers.ts'
+import { accept, refuse, type Result } from '../../core/result.ts'
+import { fullVariants, type Moment } from '../../core/sheet/index.ts'
 import type { Database } from './client.ts'
 import { pastJobs } from './jobs.ts'
 import { area, buildSheet, equipment, equipmentState, fittedPart, job, reading } from './schema.ts'
@@ -6,7 +9,7 @@ import { newestSheet } from './sheets.ts'
 import { whatIsNext } from '../../core/wear/next.ts'
 
 /** The yard: areas with their machines, how each stands and what is next. */
-export async function yard(db: Database, now: string) {
+export async function yard(db: Database, now: string): Promise<YardArea[]> {
   const areas = await db.select().from(area).orderBy(asc(area.position))
   const machines = await db
     .select()
@@ -23,7 +26,7 @@ export async function yard(db: Database, now: string) {
       .filter(row => row.equipment.areaId === id)
       .map(({ equipment: machine, equipment_state: state }) => {
         const sheet = sheets.get(machine.sheetId)!
-        const hoursSince = machine.hoursRun - (state?.lastOverhaulHours ?? 0)
+        const hoursSince = state?.lastOverhaulHours == null ? null : machine.hoursRun - state.lastOverhaulHours
         return {
           tag: machine.tag,
           name: machine.name,
@@ -40,33 +43,34 @@ export async function yard(db: Database, now: string) {
                 share: state.worstShare,
               }
             : null,
-          next: whatIsNext({
-            hoursSince,
-            hoursPerWeek: machine.hoursPerWeek,
-            lastOverhaulAt: state?.lastOverhaulAt ?? null,
-            service: sheet.service,
-            now,
-          }),
+          next:
+            hoursSince === null || !state?.lastOverhaulAt
+              ? null
+              : whatIsNext({
+                  hoursSince,
+                  hoursPerWeek: machine.hoursPerWeek,
+                  lastOverhaulAt: state.lastOverhaulAt,
+                  service: sheet.service,
+                  now,
+                }),
         }
       }),
   }))
 }
 
-export type YardArea = Awaited<ReturnType<typeof yard>>[number]
-export type YardMachine = YardArea['machines'][number]
-
 /** One machine: its newest readings, what sits in every place and since when, and its past jobs. */
-export async function machine(db: Database, tag: string) {
+export async function machine(db: Database, tag: string): Promise<MachineAnswer | null> {
   const [row] = await db.select().from(equipment).where(eq(equipment.tag, tag))
   if (!row) return null
   const sheet = await newestSheet(db, row.sheetId)
   const readings = await db
     .select({
       checkId: reading.checkId,
-      moment: reading.moment,
+      moment: sql<Moment>`${reading.moment}`,
       value: reading.value,
       verdict: reading.verdict,
       share: reading.share,
+      stands: reading.stands,
       takenAt: reading.takenAt,
       number: job.number,
       hours: job.hoursAtOpen,
@@ -84,4 +88,36 @@ export async function machine(db: Database, tag: string) {
   return { equipment: row, sheet: sheet!, readings, fitted, past: await pastJobs(db, tag) }
 }
 
-export type Machine = NonNullable<Awaited<ReturnType<typeof machine>>>
+export const areas = (db: Database) => db.select().from(area).orderBy(asc(area.position))
+
+/** Adds an area behind the others; false when the name is taken. */
+export async function addArea(db: Database, id: string, name: string): Promise<boolean> {
+  const position = (await areas(db)).length
+  return (await db.insert(area).values({ id, name, position }).onConflictDoNothing().returning()).length > 0
+}
+
+/** Adds a machine to the yard. Refused in words: an unknown area or sheet, a choice the sheet does not offer, a tag that is taken. */
+export async function addMachine(db: Database, row: typeof equipment.$inferInsert): Promise<Result<null>> {
+  const known = await areas(db)
+  if (!known.some(one => one.id === row.areaId))
+    return refuse(`There is no area ${row.areaId}. There are: ${known.map(one => one.id).join(', ') || 'none yet'}.`)
+  const sheet = await newestSheet(db, row.sheetId)
+  if (!sheet) {
+    const shelf = await db.selectDistinct({ id: buildSheet.id }).from(buildSheet)
+    return refuse(`There is no build sheet ${row.sheetId}. There are: ${shelf.map(one => one.id).join(', ')}.`)
+  }
+  for (const [axis, choice] of Object.entries(row.variants)) {
+    const found = sheet.axes.find(one => one.id === axis)
+    if (!found?.choices.some(one => one.id === choice))
+      return refuse(
+        `“${axis}=${choice}” is no choice of this sheet. It offers: ${sheet.axes.map(one => `${one.id}=${one.choices.map(each => each.id).join('|')}`).join(', ')}.`,
+      )
+  }
+  const variants = fullVariants(sheet, row.variants)
+  const added = await db
+    .insert(equipment)
+    .values({ ...row, variants })
+    .onConflictDoNothing()
+    .returning()
+  return added.length ? accept(null) : refuse(`There is a machine ${row.tag} already. Check the tag on its plate.`)
+}

@@ -1,35 +1,39 @@
 import { and, asc, desc, eq, isNotNull, isNull } from 'drizzle-orm'
 import { v7 as uuid } from 'uuid'
-import type { Database } from './client.ts'
+import type { JobAnswer, OpenJob, PastJob, Person } from '../../shared/answers.ts'
+import type { Database, Transaction } from './client.ts'
 import { appendIn, entriesAfter } from './ledger.ts'
-import { peopleWhoSign, type Person } from './people.ts'
+import { everybody } from './people.ts'
 import { equipment, job } from './schema.ts'
 import { newestSheet, sheetOf } from './sheets.ts'
 
 export type JobRow = typeof job.$inferSelect
 
-export async function findJob(db: Database, id: string): Promise<JobRow | null> {
+export async function findJob(db: Database | Transaction, id: string): Promise<JobRow | null> {
   const [row] = await db.select().from(job).where(eq(job.id, id))
   return row ?? null
 }
 
-/** Everything the bench of one job needs to start: machine, sheet as it was at opening, ledger, names. */
-export async function jobWithLedger(db: Database, id: string) {
-  const row = await findJob(db, id)
-  if (!row) return null
-  const [machine] = await db.select().from(equipment).where(eq(equipment.tag, row.equipmentTag))
-  return {
-    job: row,
-    equipment: machine!,
-    sheet: await sheetOf(db, row.sheetId, row.sheetVersion),
-    entries: await entriesAfter(db, id, 0),
-    people: await peopleWhoSign(db),
-  }
+/** What the bench of one job starts from, as it stands at one moment. */
+export async function jobWithLedger(db: Database, id: string): Promise<(JobAnswer & { job: JobRow }) | null> {
+  return db.transaction(
+    async tx => {
+      const row = await findJob(tx, id)
+      if (!row) return null
+      const [machine] = await tx.select().from(equipment).where(eq(equipment.tag, row.equipmentTag))
+      return {
+        job: row,
+        equipment: machine!,
+        sheet: await sheetOf(tx, row.sheetId, row.sheetVersion),
+        entries: await entriesAfter(tx, id, 0),
+        people: await everybody(tx),
+      }
+    },
+    { isolationLevel: 'repeatable read', accessMode: 'read only' },
+  )
 }
 
-export type JobWithLedger = NonNullable<Awaited<ReturnType<typeof jobWithLedger>>>
-
-export async function openJobs(db: Database) {
+export async function openJobs(db: Database): Promise<OpenJob[]> {
   return db
     .select({
       id: job.id,
@@ -42,12 +46,12 @@ export async function openJobs(db: Database) {
     })
     .from(job)
     .innerJoin(equipment, eq(equipment.tag, job.equipmentTag))
-    .where(isNull(job.signedAt))
+    .where(and(isNull(job.signedAt), isNull(job.cancelledAt)))
     .orderBy(asc(job.number))
 }
 
-export async function pastJobs(db: Database, tag: string) {
-  return db
+export async function pastJobs(db: Database, tag: string): Promise<PastJob[]> {
+  const rows = await db
     .select({
       id: job.id,
       number: job.number,
@@ -59,6 +63,7 @@ export async function pastJobs(db: Database, tag: string) {
     .from(job)
     .where(and(eq(job.equipmentTag, tag), isNotNull(job.signedAt)))
     .orderBy(desc(job.number))
+  return rows.map(row => ({ ...row, signedAt: row.signedAt! }))
 }
 
 export type Opening =
@@ -73,7 +78,7 @@ export async function openJob(db: Database, tag: string, complaint: string, by: 
     const [open] = await tx
       .select()
       .from(job)
-      .where(and(eq(job.equipmentTag, tag), isNull(job.signedAt)))
+      .where(and(eq(job.equipmentTag, tag), isNull(job.signedAt), isNull(job.cancelledAt)))
     if (open)
       return {
         ok: false,
@@ -84,6 +89,7 @@ export async function openJob(db: Database, tag: string, complaint: string, by: 
     const sheet = await newestSheet(tx, machine.sheetId)
     if (!sheet) return { ok: false, status: 404, why: `There is no build sheet for ${tag} on the shelf.` }
     const id = uuid()
+    const act = uuid()
     const [row] = await tx
       .insert(job)
       .values({
@@ -99,7 +105,8 @@ export async function openJob(db: Database, tag: string, complaint: string, by: 
       .returning()
     await appendIn(tx, id, by, [
       {
-        id: uuid(),
+        id: act,
+        act,
         kind: 'job.opened',
         madeAt: at,
         payload: { equipment: tag, sheet: sheet.id, version: sheet.version, variants: machine.variants, complaint },

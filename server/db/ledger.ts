@@ -1,35 +1,32 @@
 import { and, asc, eq, gt, inArray, sql } from 'drizzle-orm'
+import { payloadFitting } from '../../shared/schemas.ts'
+import type { AppendAnswer, Person, SentEntry } from '../../shared/answers.ts'
 import {
+  ACTS,
   emptyFold,
   extend,
   fold,
   isKind,
   refusalOf,
+  rolesWords,
+  rootOf,
   type AnyEntry,
-  type EntryKind,
   type Folded,
 } from '../../core/job/index.ts'
 import type { Database, Transaction } from './client.ts'
-import type { Person } from './people.ts'
 import { writeProjections } from './projections.ts'
 import { entry, job } from './schema.ts'
 import { planOf } from './sheets.ts'
 
-export interface NewEntry {
-  id: string
-  kind: EntryKind
-  payload: unknown
-  madeAt: string
-}
+type RefusalStatus = 400 | 403 | 404 | 409 | 422
 
 export type Appended =
-  | { kept: true; entries: { id: string; seq: number }[]; lastSeq: number }
-  | { kept: false; status: 404 | 409 | 422; why: string; entry: string | null }
+  ({ kept: true } & AppendAnswer) | { kept: false; status: RefusalStatus; why: string; entry: string | null }
 
 /** Thrown inside the transaction to roll the whole batch back; caught where it started. */
 class Refused extends Error {
   constructor(
-    readonly status: 404 | 409 | 422,
+    readonly status: RefusalStatus,
     readonly why: string,
     readonly entry: string | null,
   ) {
@@ -39,8 +36,10 @@ class Refused extends Error {
 
 type EntryRow = typeof entry.$inferSelect
 
-const asEntry = ({ id, kind, payload, madeBy, role, madeAt, seq }: EntryRow) =>
-  ({ id, kind, payload, madeBy, role, madeAt: new Date(madeAt).toISOString(), seq }) as AnyEntry
+const iso = (text: string) => new Date(text).toISOString()
+
+const asEntry = ({ id, kind, payload, act, madeBy, role, madeAt, receivedAt, seq }: EntryRow) =>
+  ({ id, kind, payload, act, madeBy, role, madeAt: iso(madeAt), receivedAt: iso(receivedAt), seq }) as AnyEntry
 
 export async function entriesAfter(db: Database | Transaction, jobId: string, seq: number): Promise<AnyEntry[]> {
   const rows = await db
@@ -65,46 +64,58 @@ const sorted = (value: unknown): unknown =>
         )
       : value
 
+/** When entries arrive: the server's clock; a past that is loaded arrives when it was made. */
+export type Arrival = (one: SentEntry) => string
+const now: Arrival = () => new Date().toISOString()
+
+/** What of an entry can be refused before the ledger is asked: a role, or a replacement that does not fit its kind. */
+function checked(folded: Folded, one: SentEntry, by: Person): SentEntry {
+  const act = ACTS[one.kind]
+  if (!act.by.includes(by.role))
+    throw new Refused(403, `This is done by ${rolesWords(act.by)}. Ask one to do it.`, one.id)
+  if (one.kind !== 'entry.corrected') return one
+  const correction = one as SentEntry & { payload: { target: string; replacement?: unknown } }
+  const { replacement } = correction.payload
+  const root = replacement ? rootOf(folded.entries, correction.payload.target) : undefined
+  if (!replacement || !root) return one
+  const fits = payloadFitting(root.kind, replacement)
+  if ('why' in fits) throw new Refused(422, fits.why, one.id)
+  return { ...correction, payload: { ...correction.payload, replacement: fits.payload } }
+}
+
 /** Appends entries inside a transaction; see {@link append}. */
 export async function appendIn(
   tx: Transaction,
   jobId: string,
   by: Person,
-  fresh: NewEntry[],
+  fresh: SentEntry[],
+  arrival: Arrival = now,
 ): Promise<Extract<Appended, { kept: true }>> {
   const [row] = await tx.select().from(job).where(eq(job.id, jobId)).for('update')
   if (!row)
     throw new Refused(404, 'There is no such job. It may belong to another site; go back to the bench list.', null)
-  const known = new Map(
-    (
-      await tx
-        .select()
-        .from(entry)
-        .where(
-          inArray(
-            entry.id,
-            fresh.map(one => one.id),
-          ),
-        )
-    ).map(one => [one.id, one]),
-  )
+  const ids = fresh.map(one => one.id)
+  const known = new Map((await tx.select().from(entry).where(inArray(entry.id, ids))).map(one => [one.id, one]))
   const plan = await planOf(tx, row)
   const before = await entriesAfter(tx, jobId, 0)
   let folded: Folded = { entries: before, state: fold(plan, before) }
   let seq = row.lastSeq
   const rows: (typeof entry.$inferInsert)[] = []
-  const answers = fresh.map(one => {
+  const answers = fresh.map(sent => {
+    const one = checked(folded, sent, by)
     const first = known.get(one.id)
     if (first) {
-      if (first.jobId !== jobId || first.kind !== one.kind || !sameJson(first.payload, one.payload))
-        throw new Refused(
-          409,
-          'That entry number is taken by another act. Reload the job and do the act again.',
-          one.id,
-        )
-      return { id: one.id, seq: first.seq }
+      if (
+        first.jobId !== jobId ||
+        first.kind !== one.kind ||
+        first.madeBy !== by.id ||
+        !sameJson(first.payload, one.payload)
+      )
+        throw new Refused(409, TAKEN, one.id)
+      return { id: one.id, seq: first.seq, receivedAt: iso(first.receivedAt) }
     }
-    const candidate = { ...one, madeBy: by.id, role: by.role, seq: seq + 1 } as AnyEntry
+    const receivedAt = arrival(one)
+    const candidate = { ...one, madeBy: by.id, role: by.role, receivedAt, seq: seq + 1 } as AnyEntry
     const why = refusalOf(plan, folded, candidate)
     if (why) throw new Refused(422, why, one.id)
     seq += 1
@@ -115,12 +126,14 @@ export async function appendIn(
       seq,
       kind: one.kind,
       payload: one.payload,
+      act: one.act,
       madeBy: by.id,
       role: by.role,
       madeAt: one.madeAt,
+      receivedAt,
       corrects: isKind(candidate, 'entry.corrected') ? candidate.payload.target : null,
     })
-    return { id: one.id, seq }
+    return { id: one.id, seq, receivedAt }
   })
   if (rows.length) {
     await tx.insert(entry).values(rows)
@@ -131,33 +144,49 @@ export async function appendIn(
   return { kept: true, entries: answers, lastSeq: seq }
 }
 
+const TAKEN = 'That entry number is taken by another act. Reload the job and do the act again.'
+
+const isDoubled = (error: unknown): boolean => {
+  const { code, cause } = error as { code?: string; cause?: unknown }
+  return code === '23505' || (cause !== undefined && isDoubled(cause))
+}
+
 /**
  * Appends one or many entries to a job's ledger, all or none, in one transaction with the projections.
- * An entry sent again is answered as the first time and not added twice.
+ * An entry sent again by the same person is answered as the first time and not added twice.
  */
 export async function append(
   db: Database | Transaction,
   jobId: string,
   by: Person,
-  fresh: NewEntry[],
+  fresh: SentEntry[],
+  arrival?: Arrival,
 ): Promise<Appended> {
+  const attempt = () => db.transaction(tx => appendIn(tx, jobId, by, fresh, arrival))
   try {
-    return await db.transaction(tx => appendIn(tx, jobId, by, fresh))
+    // Sent to two jobs at once, the same number may be written by the other while this one looked: then look again.
+    return await attempt().catch(error => {
+      if (isDoubled(error)) return attempt()
+      throw error
+    })
   } catch (error) {
     if (error instanceof Refused) return { kept: false, status: error.status, why: error.why, entry: error.entry }
     throw error
   }
 }
 
-/** Makes every projection anew from the ledger. */
-export async function rebuildProjections(db: Database): Promise<number> {
-  const jobs = await db.select().from(job).orderBy(asc(job.number))
-  for (const row of jobs) {
+/** Makes every projection anew from the ledger, job by job under the lock an append takes: safe while serving. */
+export async function rebuildProjections(db: Database): Promise<{ jobs: number; entries: number }> {
+  const all = await db.select({ id: job.id }).from(job).orderBy(asc(job.number))
+  let entries = 0
+  for (const { id } of all) {
     await db.transaction(async tx => {
-      const plan = await planOf(tx, row)
-      const { state } = extend(plan, emptyFold(), await entriesAfter(tx, row.id, 0))
-      await writeProjections(tx, row, plan, state)
+      const [row] = await tx.select().from(job).where(eq(job.id, id)).for('update')
+      const plan = await planOf(tx, row!)
+      const ledger = await entriesAfter(tx, id, 0)
+      entries += ledger.length
+      await writeProjections(tx, row!, plan, extend(plan, emptyFold(), ledger).state)
     })
   }
-  return jobs.length
+  return { jobs: all.length, entries }
 }

@@ -21,7 +21,7 @@ export async function writeProjections(
   if (movements.length) await tx.insert(stockMovement).values(movements.map(one => ({ ...one, jobId: row.id })))
   await tx
     .update(job)
-    .set({ signedAt: state.signed?.madeAt ?? null })
+    .set({ signedAt: state.signed?.at ?? null, cancelledAt: state.cancelled?.at ?? null })
     .where(eq(job.id, row.id))
   await writeEquipmentState(tx, row.equipmentTag)
 }
@@ -31,7 +31,7 @@ async function writeEquipmentState(tx: Transaction, tag: string): Promise<void> 
   const [open] = await tx
     .select({ id: job.id, number: job.number })
     .from(job)
-    .where(and(eq(job.equipmentTag, tag), isNull(job.signedAt)))
+    .where(and(eq(job.equipmentTag, tag), isNull(job.signedAt), isNull(job.cancelledAt)))
     .orderBy(desc(job.number))
     .limit(1)
   const [last] = await tx

@@ -4,6 +4,7 @@ import {
   index,
   integer,
   jsonb,
+  pgEnum,
   pgTable,
   primaryKey,
   serial,
@@ -12,18 +13,60 @@ import {
   unique,
   uuid,
 } from 'drizzle-orm/pg-core'
-import type { EntryKind, Role } from '../../core/job/index.ts'
+import { ROLES, type EntryKind } from '../../core/job/index.ts'
 import type { Sheet, Variants } from '../../core/sheet/index.ts'
-import type { Verdict } from '../../core/verdict.ts'
+import { VERDICTS } from '../../core/verdict.ts'
 
 const moment = () => timestamp({ withTimezone: true, mode: 'string', precision: 3 })
+
+export const role = pgEnum('role', ROLES)
+export const verdict = pgEnum('verdict', VERDICTS)
+
+/** One row: what a site says of itself. */
+export const site = pgTable('site', {
+  id: integer().primaryKey().default(1),
+  name: text().notNull(),
+  /** How the ledger is written; another format is not read. */
+  ledgerFormat: integer().notNull(),
+  pinLength: integer().notNull().default(4),
+  /** Asked once of every new device; none when null. */
+  codeHash: text(),
+  /** Nightly backups that are kept; 0: none are made. */
+  backupsKept: integer().notNull().default(0),
+})
 
 export const person = pgTable('person', {
   id: uuid().primaryKey(),
   name: text().notNull().unique(),
-  role: text().$type<Role>().notNull(),
+  role: role().notNull(),
   pinHash: text().notNull(),
+  /** Taken out: the name stays on what it signed. */
   active: boolean().notNull().default(true),
+})
+
+/** Somebody signed in on a device. Ended, it counts no more from the next request. */
+export const session = pgTable(
+  'session',
+  {
+    id: text().primaryKey(),
+    personId: uuid()
+      .notNull()
+      .references(() => person.id),
+    startedAt: moment().notNull().defaultNow(),
+    endedAt: moment(),
+  },
+  table => [index().on(table.personId)],
+)
+
+/** A device on which somebody has signed in before, or that gave the site's code. */
+export const device = pgTable('device', { id: uuid().primaryKey(), knownAt: moment().notNull().defaultNow() })
+
+/** A key for scripts and spreadsheets; only its hash is kept. */
+export const apiKey = pgTable('api_key', {
+  id: uuid().primaryKey(),
+  name: text().notNull().unique(),
+  hash: text().notNull().unique(),
+  madeAt: moment().notNull().defaultNow(),
 })
 
 /** Counters of failed sign-ins, kept by the rate limiter. */
@@ -73,12 +116,13 @@ export const job = pgTable(
     hoursAtOpen: integer().notNull(),
     openedAt: moment().notNull(),
     signedAt: moment(),
+    cancelledAt: moment(),
     lastSeq: integer().notNull().default(0),
   },
   table => [index().on(table.equipmentTag)],
 )
 
-/** The ledger. Rows are only ever added. */
+/** The ledger. Rows are only ever added; the database itself refuses the rest. */
 export const entry = pgTable(
   'entry',
   {
@@ -87,12 +131,14 @@ export const entry = pgTable(
       .notNull()
       .references(() => job.id),
     seq: integer().notNull(),
+    // Text, not an enum: kinds that are not known here are kept.
     kind: text().$type<EntryKind>().notNull(),
     payload: jsonb().notNull(),
+    act: uuid().notNull(),
     madeBy: uuid()
       .notNull()
       .references(() => person.id),
-    role: text().$type<Role>().notNull(),
+    role: role().notNull(),
     madeAt: moment().notNull(),
     receivedAt: moment().notNull().defaultNow(),
     corrects: uuid(),
@@ -114,8 +160,10 @@ export const reading = pgTable(
     value: doublePrecision().notNull(),
     least: doublePrecision().notNull(),
     greatest: doublePrecision().notNull(),
-    verdict: text().$type<Verdict>().notNull(),
+    verdict: verdict().notNull(),
     share: doublePrecision(),
+    /** False once the part it was taken of has been renewed. */
+    stands: boolean().notNull(),
     takenAt: moment().notNull(),
   },
   table => [
@@ -159,6 +207,6 @@ export const equipmentState = pgTable('equipment_state', {
   lastOverhaulAt: moment(),
   lastOverhaulHours: integer(),
   worstCheck: text(),
-  worstVerdict: text().$type<Verdict>(),
+  worstVerdict: verdict(),
   worstShare: doublePrecision(),
 })

@@ -1,6 +1,6 @@
 import { createError, readBody, type H3Event } from 'h3'
 import type { Schema } from 'joi'
-import { tagSchema } from '#shared/schemas'
+import { idSchema, tagSchema } from '#shared/schemas'
 
 /** A refusal as it goes over the wire: a status and one sentence for the person. */
 export function refusal(statusCode: number, why: string, more: Record<string, unknown> = {}) {
@@ -22,6 +22,7 @@ const STATUS_WORDS: Record<number, string> = {
   413: 'Payload Too Large',
   422: 'Unprocessable Content',
   429: 'Too Many Requests',
+  500: 'Internal Server Error',
 }
 
 /** A value held against its schema; 400 with what is wrong when it does not fit. */
@@ -66,9 +67,22 @@ function decodeOr(raw: string): string {
 
 /** The route's parameter as a job number; 404 when it is not one, since then there is no such job. */
 export function jobIdOf(event: H3Event): string {
-  const id = event.context.params?.id ?? ''
-  if (!/^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i.test(id)) throw noSuchJob()
+  const id = canonicalId(event.context.params?.id)
+  if (!id) throw noSuchJob()
   return id
+}
+
+/** The route's parameter as a person; 404 when it cannot be one. */
+export function personIdOf(event: H3Event): string {
+  const id = canonicalId(event.context.params?.id)
+  if (!id) throw refusal(404, 'There is nobody of that name here. Reload the list.')
+  return id
+}
+
+/** Ids are written one way: small letters. */
+const canonicalId = (text: string | undefined): string | null => {
+  const { error, value } = idSchema.validate(text)
+  return error ? null : value
 }
 
 export const noSuchJob = () => refusal(404, 'There is no such job. Go back to the bench list.')

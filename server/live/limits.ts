@@ -1,4 +1,4 @@
-import { RateLimiterDrizzle } from 'rate-limiter-flexible'
+import { RateLimiterDrizzle, RateLimiterRes } from 'rate-limiter-flexible'
 import { database } from '../db/client.ts'
 import { signInLimit } from '../db/schema.ts'
 
@@ -6,13 +6,55 @@ import { signInLimit } from '../db/schema.ts'
 const limiter = (keyPrefix: string, points: number, duration: number) =>
   new RateLimiterDrizzle({ storeClient: database(), schema: signInLimit, keyPrefix, points, duration })
 
-/** Wrong PINs: five a person and thirty an address in a quarter of an hour. */
-let signIns: { person: RateLimiterDrizzle; address: RateLimiterDrizzle } | undefined
-export function signInLimits() {
-  signIns ??= { person: limiter('person', 5, 900), address: limiter('address', 30, 900) }
-  return signIns
+const QUARTER = 900
+let made: { person: RateLimiterDrizzle; address: RateLimiterDrizzle; sums: RateLimiterDrizzle } | undefined
+const limits = () =>
+  (made ??= {
+    person: limiter('person', 5, QUARTER),
+    address: limiter('address', 30, QUARTER),
+    // Sums asked for over the wire, a key or session and minute: plenty for a script that sends lists.
+    sums: limiter('sums', 1200, 60),
+  })
+
+/** Takes a point; how many seconds to wait when none is left. A fault of the database is a fault, not a full count. */
+async function consumed(from: RateLimiterDrizzle, key: string): Promise<number | null> {
+  try {
+    await from.consume(key)
+    return null
+  } catch (full) {
+    if (full instanceof RateLimiterRes) return Math.ceil(full.msBeforeNext / 1000)
+    throw full
+  }
 }
 
-/** Sums asked for over the wire, an address and minute: plenty for a script that sends lists. */
-let sums: RateLimiterDrizzle | undefined
-export const sumLimit = () => (sums ??= limiter('sums', 1200, 60))
+/** A device that is known counts for itself alone, so that a stranger cannot keep a colleague out of their own tablet. */
+const personKey = (person: string, device: string | null) => (device ? `${person} ${device}` : person)
+
+/**
+ * Counts an attempt to sign in, before the PIN is looked at: five wrong ones a name, and thirty an address from devices
+ * that are new, in a quarter of an hour. Seconds to wait when it is one too many.
+ */
+export async function countSignIn(person: string, device: string | null, address: string): Promise<number | null> {
+  const waits = await Promise.all([
+    consumed(limits().person, personKey(person, device)),
+    ...(device ? [] : [consumed(limits().address, address)]),
+  ])
+  const longest = Math.max(...waits.map(one => one ?? 0))
+  return longest || null
+}
+
+/** The PIN was right: the attempt does not count. */
+export async function forgetSignIn(person: string, device: string | null, address: string): Promise<void> {
+  await limits().person.delete(personKey(person, device))
+  if (!device) await limits().address.reward(address)
+}
+
+/** A lead unlocks a name that wrong PINs have locked; devices that are known count on. */
+export const openName = (person: string) => limits().person.delete(person)
+
+/** Takes work off a caller's minute; false when none is left. */
+export async function spendSums(caller: string, points = 1): Promise<boolean> {
+  if (points === 1) return (await consumed(limits().sums, caller)) === null
+  await limits().sums.penalty(caller, points)
+  return true
+}

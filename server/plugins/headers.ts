@@ -27,13 +27,23 @@ const policy = (nonce: string) =>
   ].join('; ')
 
 export default defineNitroPlugin(nitro => {
-  nitro.hooks.hook('request', event =>
-    setResponseHeaders(event, { ...ALWAYS, 'content-security-policy': "default-src 'none'; frame-ancestors 'none'" }),
-  )
+  nitro.hooks.hook('request', event => {
+    setResponseHeaders(event, {
+      ...ALWAYS,
+      // What is built has names of its own and may be kept; everything else is asked for anew.
+      ...(event.path.startsWith('/_nuxt/') ? {} : { 'cache-control': 'no-store' }),
+      'content-security-policy': "default-src 'none'; frame-ancestors 'none'",
+    })
+  })
   nitro.hooks.hook('render:html', (html, { event }) => {
     const nonce = randomBytes(16).toString('base64')
     for (const part of ['head', 'bodyPrepend', 'bodyAppend'] as const)
       html[part] = html[part].map(chunk => chunk.replace(/<script(?=[\s>])/g, `<script nonce="${nonce}"`))
     setResponseHeader(event, 'content-security-policy', policy(nonce))
+  })
+  nitro.hooks.hook('render:response', response => {
+    response.headers = Object.fromEntries(
+      Object.entries(response.headers ?? {}).filter(([name]) => name.toLowerCase() !== 'x-powered-by'),
+    )
   })
 })

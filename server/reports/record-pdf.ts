@@ -1,6 +1,6 @@
 import pdfmake from 'pdfmake'
 import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces'
-import type { JobRecord } from '../../core/job/index.ts'
+import { recordTables, type JobRecord, type RecordTable, type Signed } from '../../core/job/index.ts'
 
 export interface RecordSheet {
   record: JobRecord
@@ -45,31 +45,45 @@ async function prepare(): Promise<void> {
 }
 
 const dateTime = (iso: string) => (iso ? `${iso.slice(0, 10)} ${iso.slice(11, 16)} UTC` : '')
-const figures = (text: string): TableCell => ({ text, font: 'Figures', fontSize: 7.5 })
-const by = ({ who, when }: { who: string; when: string }): TableCell => ({
-  text: `${who}\n${dateTime(when)}`,
-  fontSize: 7.5,
-  color: '#44504d',
-})
+const signature = ({ who, role, when, clock }: Signed) =>
+  [who && (role ? `${who}, ${role}` : who), dateTime(when), clock && `clock: ${clock}`].filter(Boolean).join('\n')
 
-function section(title: string, heads: string[], widths: (string | number)[], rows: TableCell[][]): Content[] {
-  if (!rows.length) return []
-  return [
-    { text: title, style: 'heading' },
-    {
-      layout: 'rules',
-      table: {
-        headerRows: 1,
-        dontBreakRows: true,
-        widths,
-        body: [heads.map(text => ({ text, bold: true, fontSize: 8 })), ...rows],
-      },
-    },
+type CellOf = RecordTable['rows'][number][number]
+
+function cell({ text, small, figures, verdict, by, lines }: CellOf): TableCell {
+  const stack = [
+    ...(verdict ? [{ text: verdict, bold: true }] : []),
+    ...(text ? [figures ? { text, font: 'Figures', fontSize: 7.5 } : text] : []),
+    ...(small ?? []).map(words => ({ text: words, fontSize: 7.5, color: '#44504d' })),
+    ...(by ? [{ text: signature(by), fontSize: 7.5, color: '#44504d' }] : []),
+    ...(lines ?? []).map(line => ({ text: line, font: 'Figures', fontSize: 6.5 })),
   ]
+  return { stack } as TableCell
 }
 
+/** A4 between its margins, less what pdfmake pads every column with. */
+const widths = (columns: RecordTable['columns']) => {
+  const room = 523 - columns.length * 8
+  const shares = columns.reduce((sum, one) => sum + one.width, 0)
+  return columns.map(one => (room * one.width) / shares)
+}
+
+const tableOf = ({ title, columns, rows }: RecordTable): Content[] => [
+  { text: title, style: 'heading' },
+  {
+    layout: 'rules',
+    table: {
+      headerRows: 1,
+      dontBreakRows: true,
+      keepWithHeaderRows: 1,
+      widths: widths(columns),
+      body: [columns.map(one => ({ text: one.head, bold: true, fontSize: 8 })), ...rows.map(row => row.map(cell))],
+    },
+  },
+]
+
 function contents({ record, number, machine }: RecordSheet): Content[] {
-  const { signed } = record
+  const { signed, cancelled } = record
   return [
     { text: `${machine.tag}  ${machine.name}`, fontSize: 18, bold: true },
     { text: `Overhaul record, job ${number}. ${record.title}. ${machine.line}.`, margin: [0, 2, 0, 2] },
@@ -81,104 +95,17 @@ function contents({ record, number, machine }: RecordSheet): Content[] {
     { text: `Reported: ${record.complaint || 'nothing reported'}`, margin: [0, 6, 0, 0] },
     signed
       ? {
-          text: `Signed by ${signed.who}, ${dateTime(signed.when)}. Complaint cured: ${signed.cured}.${signed.cause ? ` Cause: ${signed.cause}.` : ''}`,
+          text: `Signed by ${signed.who}, ${signed.role}, ${dateTime(signed.when)}. Complaint cured: ${signed.cured}.${signed.cause ? ` Cause: ${signed.cause}.` : ''}`,
           bold: true,
         }
-      : { text: 'Not signed: the job is still open.', bold: true, color: '#a3262a' },
-    ...section(
-      'As found and as left',
-      ['Check', 'As found', 'As left', 'Change', 'Moved'],
-      ['*', 70, 70, 70, 90],
-      record.compared.map(one => [one.title, figures(one.found), figures(one.left), figures(one.change), one.moved]),
-    ),
-    ...section(
-      'Readings',
-      ['Check', 'Value', 'Held against', 'Verdict and working', 'Who'],
-      [95, 80, 85, '*', 75],
-      record.readings.map(one => [
-        `${one.title}\n${one.moment}`,
-        figures(one.value),
-        { stack: [figures(one.limits), { text: one.source, fontSize: 7 }] as Content[] },
-        {
-          stack: [
-            { text: one.verdict, bold: true },
-            ...(one.consequence ? [one.consequence] : []),
-            ...one.working.map(line => ({
-              text: `${line.what}: ${line.sum} = ${line.gives}`,
-              font: 'Figures',
-              fontSize: 6.5,
-            })),
-          ],
+      : {
+          text: cancelled
+            ? `Cancelled by ${cancelled.who}, ${cancelled.role}, ${dateTime(cancelled.when)}: ${cancelled.why}.`
+            : 'Not signed: the job is still open.',
+          bold: true,
+          color: '#a3262a',
         },
-        by(one),
-      ]),
-    ),
-    ...section(
-      'Parts',
-      ['Item', 'Part', 'Off', 'Kept', 'Decided', 'Went back', 'Who'],
-      [24, '*', 22, 48, 70, 80, 75],
-      record.parts.map(one => [
-        figures(String(one.item)),
-        one.name,
-        figures(one.cameOff),
-        one.kept,
-        one.decision,
-        one.wentBack,
-        by(one),
-      ]),
-    ),
-    ...section(
-      'Marks',
-      ['Mark', 'Where', 'Made as', 'At build', 'Who'],
-      ['*', 120, 90, 55, 75],
-      record.marks.map(one => [one.title, one.where, one.carrier, one.met, by(one)]),
-    ),
-    ...section(
-      'Joints',
-      ['Joint', 'Wanted', 'Last pass, N·m by bolt', 'Verdict'],
-      [110, 130, '*', 45],
-      record.joints.map(one => [one.title, one.wanted, figures(one.torques), one.verdict]),
-    ),
-    ...section(
-      'Findings',
-      ['Part', 'Finding', 'Where', 'Who'],
-      [110, '*', 110, 75],
-      record.findings.map(one => [one.part, one.finding, one.where, by(one)]),
-    ),
-    ...section(
-      'Concessions',
-      ['What', 'Why', 'Who'],
-      ['*', '*', 75],
-      record.concessions.map(one => [one.what, one.why, by(one)]),
-    ),
-    ...section(
-      'Evidence lost',
-      ['What', 'Why', 'Who'],
-      ['*', '*', 75],
-      record.lost.map(one => [one.what, one.why, by(one)]),
-    ),
-    ...section(
-      'Corrections',
-      ['What', 'Why', 'Who'],
-      ['*', '*', 75],
-      record.corrections.map(one => [one.what, one.why, by(one)]),
-    ),
-    ...section(
-      'Notes',
-      ['Note', 'Who'],
-      ['*', 75],
-      record.notes.map(one => [one.text, by(one)]),
-    ),
-    ...section(
-      'Steps',
-      ['Station', 'Step', 'Who'],
-      [70, '*', 75],
-      record.steps.map(one => [
-        one.station,
-        one.skipped ? `${one.title} (left out: ${one.skipped})` : one.title,
-        by(one),
-      ]),
-    ),
+    ...recordTables(record).flatMap(tableOf),
   ]
 }
 

@@ -1,6 +1,7 @@
 import { spawn, type ChildProcess } from 'node:child_process'
 import { createServer } from 'node:net'
-import { database } from '../../server/db/client.ts'
+import { connectTo, database } from '../../server/db/client.ts'
+import { migrateToNewest } from '../../server/db/migrate.ts'
 import { loadThornmere } from '../../demo/load.ts'
 import { PEOPLE } from '../../demo/thornmere.ts'
 
@@ -53,31 +54,56 @@ export async function startServer(): Promise<RunningServer> {
   throw new Error('The server did not come up within 30 s.')
 }
 
-export const fillDatabase = () => loadThornmere(database())
+/** Whoever owns the tables of the test database: may do what the application may not. */
+export const owner = () => connectTo(process.env.NEEDLER_OWNER_URL!, 2)
+
+export async function fillDatabase(): Promise<void> {
+  await migrateToNewest(process.env.NEEDLER_OWNER_URL!, 'needler_app')
+  await loadThornmere(database())
+}
+
+interface Door {
+  people: { id: string; name: string }[]
+}
+
+export const peopleAt = async (url: string) => ((await (await fetch(`${url}/api/sign-in`)).json()) as Door).people
+
+const cookiesOf = (answer: Response, before = '') => {
+  const jar = new Map(
+    [...before.split('; '), ...answer.headers.getSetCookie().map(one => one.split(';')[0]!)]
+      .filter(Boolean)
+      .map(one => [one.slice(0, one.indexOf('=')), one] as const),
+  )
+  return [...jar.values()].join('; ')
+}
+
+/** A request to sign in, as the page makes it. */
+export const tryPin = (url: string, person: string, pin: string, more: { cookie?: string; code?: string } = {}) =>
+  fetch(`${url}/api/sign-in`, {
+    method: 'POST',
+    headers: { 'origin': url, 'content-type': 'application/json', ...(more.cookie ? { cookie: more.cookie } : {}) },
+    body: JSON.stringify({ person, pin, ...(more.code ? { code: more.code } : {}) }),
+  })
 
 /** Somebody signed in: requests as the pages make them. */
-export async function signIn(url: string, name: string) {
-  const people = (await (await fetch(`${url}/api/sign-in`)).json()) as { id: string; name: string }[]
-  const id = people.find(one => one.name === name)!.id
-  const answer = await fetch(`${url}/api/sign-in`, {
-    method: 'POST',
-    headers: { 'origin': url, 'content-type': 'application/json' },
-    body: JSON.stringify({ person: id, pin: PEOPLE.find(one => one.name === name)!.pin }),
-  })
-  const cookie = answer.headers
-    .getSetCookie()
-    .map(one => one.split(';')[0])
-    .join('; ')
+export async function signIn(url: string, name: string, pin = PEOPLE.find(one => one.name === name)!.pin) {
+  const id = (await peopleAt(url)).find(one => one.name === name)!.id
+  const answer = await tryPin(url, id, pin)
+  if (!answer.ok) throw new Error(`${name} could not sign in: ${answer.status}`)
+  const cookie = cookiesOf(answer)
+  const send = (method: string, path: string, body: unknown, headers: Record<string, string> = {}) =>
+    fetch(url + path, {
+      method,
+      headers: { cookie, 'origin': url, 'content-type': 'application/json', ...headers },
+      body: typeof body === 'string' ? body : JSON.stringify(body),
+    })
   return {
     id,
-    setCookie: answer.headers.getSetCookie()[0] ?? '',
+    cookie,
+    setCookie: answer.headers.getSetCookie().find(one => one.startsWith('needler=')) ?? '',
     get: (path: string, more: RequestInit = {}) => fetch(url + path, { ...more, headers: { cookie } }),
-    post: (path: string, body: unknown, headers: Record<string, string> = {}) =>
-      fetch(url + path, {
-        method: 'POST',
-        headers: { cookie, 'origin': url, 'content-type': 'application/json', ...headers },
-        body: typeof body === 'string' ? body : JSON.stringify(body),
-      }),
+    post: (path: string, body: unknown, headers: Record<string, string> = {}) => send('POST', path, body, headers),
+    patch: (path: string, body: unknown) => send('PATCH', path, body),
   }
 }
 export type SignedIn = Awaited<ReturnType<typeof signIn>>

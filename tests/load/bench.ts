@@ -11,8 +11,7 @@ import { Technician } from '../../demo/technician.ts'
 import { PEOPLE } from '../../demo/thornmere.ts'
 import { database, disconnect } from '../../server/db/client.ts'
 import { librarySheets } from '../../server/db/library.ts'
-import { migrateToNewest } from '../../server/db/migrate.ts'
-import { signIn, startServer } from '../api/server.ts'
+import { peopleAt, signIn, startServer } from '../api/server.ts'
 import { interactionOf64, shimsOutOf40, trialInTheWorker } from './sums.ts'
 
 /** Speed and size, measured and printed; nothing here passes or fails. */
@@ -37,7 +36,7 @@ function foldOfTenThousand() {
       ...source,
       id: `x${entries.length}`,
       kind: 'entry.corrected',
-      payload: { target: source.id, why: 'again', replacement: { kind: source.kind, payload: source.payload } },
+      payload: { target: source.id, why: 'again', replacement: source.payload },
     } as AnyEntry
     entries.push(
       entries.length % 3
@@ -64,6 +63,7 @@ async function appendRoundTrip(url: string) {
       id: uuid(),
       kind: 'note.written',
       payload: { text: `bench ${i}` },
+      act: uuid(),
       madeAt: new Date().toISOString(),
     })
     times.push(performance.now() - from)
@@ -93,7 +93,7 @@ async function firstLoad(url: string) {
     ] as const) {
       const context = await browser.newContext()
       const page = await context.newPage()
-      const people = (await (await fetch(`${url}/api/sign-in`)).json()) as { id: string; name: string }[]
+      const people = await peopleAt(url)
       await page.request.post(`${url}/api/sign-in`, {
         headers: { origin: url },
         data: { person: people.find(one => one.name === PEOPLE[0]!.name)!.id, pin: PEOPLE[0]!.pin },
@@ -124,7 +124,6 @@ async function firstLoad(url: string) {
 foldOfTenThousand()
 interactionOf64(line)
 shimsOutOf40(line)
-await migrateToNewest()
 await loadThornmere(database())
 await disconnect()
 const server = await startServer()

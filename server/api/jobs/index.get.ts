@@ -1,5 +1,5 @@
-import { defineEventHandler } from 'h3'
 import { database } from '../../db/client.ts'
 import { openJobs } from '../../db/jobs.ts'
+import { route } from '../../http/route.ts'
 
-export default defineEventHandler(() => openJobs(database()))
+export default route('signed in', () => openJobs(database()))

@@ -1,12 +1,11 @@
-import { defineEventHandler } from 'h3'
 import { openingSchema } from '#shared/schemas'
 import { database } from '../../db/client.ts'
+import { OPENERS } from '../../../core/job/index.ts'
 import { openJob } from '../../db/jobs.ts'
 import { bodyFitting, refusal } from '../../http/answer.ts'
-import { mayWrite } from '../../http/person.ts'
+import { route } from '../../http/route.ts'
 
-export default defineEventHandler(async event => {
-  const by = await mayWrite(event)
+export default route(OPENERS, async (event, by) => {
   const { equipment, complaint } = await bodyFitting(event, openingSchema)
   const opening = await openJob(database(), equipment, complaint, by, new Date().toISOString())
   if (!opening.ok) throw refusal(opening.status, opening.why, { job: opening.job })

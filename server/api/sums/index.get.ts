@@ -1,4 +1,4 @@
-import { defineEventHandler } from 'h3'
 import { listSums } from '#shared/sums'
+import { route } from '../../http/route.ts'
 
-export default defineEventHandler(() => listSums())
+export default route('signed in or key', () => listSums())

@@ -1,3 +1,14 @@
+CREATE TYPE "public"."role" AS ENUM('fitter', 'lead', 'planner', 'stores', 'reader');--> statement-breakpoint
+CREATE TYPE "public"."verdict" AS ENUM('Holds', 'Thin', 'Out', 'Open');--> statement-breakpoint
+CREATE TABLE "api_key" (
+	"id" uuid PRIMARY KEY NOT NULL,
+	"name" text NOT NULL,
+	"hash" text NOT NULL,
+	"made_at" timestamp(3) with time zone DEFAULT now() NOT NULL,
+	CONSTRAINT "api_key_name_unique" UNIQUE("name"),
+	CONSTRAINT "api_key_hash_unique" UNIQUE("hash")
+);
+--> statement-breakpoint
 CREATE TABLE "area" (
 	"id" text PRIMARY KEY NOT NULL,
 	"name" text NOT NULL,
@@ -11,14 +22,20 @@ CREATE TABLE "build_sheet" (
 	CONSTRAINT "build_sheet_id_version_pk" PRIMARY KEY("id","version")
 );
 --> statement-breakpoint
+CREATE TABLE "device" (
+	"id" uuid PRIMARY KEY NOT NULL,
+	"known_at" timestamp(3) with time zone DEFAULT now() NOT NULL
+);
+--> statement-breakpoint
 CREATE TABLE "entry" (
 	"id" uuid PRIMARY KEY NOT NULL,
 	"job_id" uuid NOT NULL,
 	"seq" integer NOT NULL,
 	"kind" text NOT NULL,
 	"payload" jsonb NOT NULL,
+	"act" uuid NOT NULL,
 	"made_by" uuid NOT NULL,
-	"role" text NOT NULL,
+	"role" "role" NOT NULL,
 	"made_at" timestamp(3) with time zone NOT NULL,
 	"received_at" timestamp(3) with time zone DEFAULT now() NOT NULL,
 	"corrects" uuid,
@@ -43,7 +60,7 @@ CREATE TABLE "equipment_state" (
 	"last_overhaul_at" timestamp(3) with time zone,
 	"last_overhaul_hours" integer,
 	"worst_check" text,
-	"worst_verdict" text,
+	"worst_verdict" "verdict",
 	"worst_share" double precision
 );
 --> statement-breakpoint
@@ -68,6 +85,7 @@ CREATE TABLE "job" (
 	"hours_at_open" integer NOT NULL,
 	"opened_at" timestamp(3) with time zone NOT NULL,
 	"signed_at" timestamp(3) with time zone,
+	"cancelled_at" timestamp(3) with time zone,
 	"last_seq" integer DEFAULT 0 NOT NULL,
 	CONSTRAINT "job_number_unique" UNIQUE("number")
 );
@@ -75,7 +93,7 @@ CREATE TABLE "job" (
 CREATE TABLE "person" (
 	"id" uuid PRIMARY KEY NOT NULL,
 	"name" text NOT NULL,
-	"role" text NOT NULL,
+	"role" "role" NOT NULL,
 	"pin_hash" text NOT NULL,
 	"active" boolean DEFAULT true NOT NULL,
 	CONSTRAINT "person_name_unique" UNIQUE("name")
@@ -89,16 +107,33 @@ CREATE TABLE "reading" (
 	"value" double precision NOT NULL,
 	"least" double precision NOT NULL,
 	"greatest" double precision NOT NULL,
-	"verdict" text NOT NULL,
+	"verdict" "verdict" NOT NULL,
 	"share" double precision,
+	"stands" boolean NOT NULL,
 	"taken_at" timestamp(3) with time zone NOT NULL,
 	CONSTRAINT "reading_job_id_check_id_moment_pk" PRIMARY KEY("job_id","check_id","moment")
+);
+--> statement-breakpoint
+CREATE TABLE "session" (
+	"id" text PRIMARY KEY NOT NULL,
+	"person_id" uuid NOT NULL,
+	"started_at" timestamp(3) with time zone DEFAULT now() NOT NULL,
+	"ended_at" timestamp(3) with time zone
 );
 --> statement-breakpoint
 CREATE TABLE "sign_in_limit" (
 	"key" text PRIMARY KEY NOT NULL,
 	"points" integer NOT NULL,
 	"expire" timestamp with time zone
+);
+--> statement-breakpoint
+CREATE TABLE "site" (
+	"id" integer PRIMARY KEY DEFAULT 1 NOT NULL,
+	"name" text NOT NULL,
+	"ledger_format" integer NOT NULL,
+	"pin_length" integer DEFAULT 4 NOT NULL,
+	"code_hash" text,
+	"backups_kept" integer DEFAULT 0 NOT NULL
 );
 --> statement-breakpoint
 CREATE TABLE "stock_movement" (
@@ -117,7 +152,9 @@ ALTER TABLE "equipment_state" ADD CONSTRAINT "equipment_state_equipment_tag_equi
 ALTER TABLE "fitted_part" ADD CONSTRAINT "fitted_part_job_id_job_id_fk" FOREIGN KEY ("job_id") REFERENCES "public"."job"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "job" ADD CONSTRAINT "job_equipment_tag_equipment_tag_fk" FOREIGN KEY ("equipment_tag") REFERENCES "public"."equipment"("tag") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "reading" ADD CONSTRAINT "reading_job_id_job_id_fk" FOREIGN KEY ("job_id") REFERENCES "public"."job"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "session" ADD CONSTRAINT "session_person_id_person_id_fk" FOREIGN KEY ("person_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "stock_movement" ADD CONSTRAINT "stock_movement_job_id_job_id_fk" FOREIGN KEY ("job_id") REFERENCES "public"."job"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 CREATE INDEX "fitted_part_equipment_tag_part_ref_index" ON "fitted_part" USING btree ("equipment_tag","part_ref");--> statement-breakpoint
 CREATE INDEX "job_equipment_tag_index" ON "job" USING btree ("equipment_tag");--> statement-breakpoint
-CREATE INDEX "reading_equipment_tag_check_id_index" ON "reading" USING btree ("equipment_tag","check_id");
+CREATE INDEX "reading_equipment_tag_check_id_index" ON "reading" USING btree ("equipment_tag","check_id");--> statement-breakpoint
+CREATE INDEX "session_person_id_index" ON "session" USING btree ("person_id");

@@ -1,11 +1,12 @@
-import { defineEventHandler, getQuery } from 'h3'
+import { getQuery } from 'h3'
 import { seqSchema } from '#shared/schemas'
 import { database } from '../../../db/client.ts'
 import { findJob } from '../../../db/jobs.ts'
 import { entriesAfter } from '../../../db/ledger.ts'
 import { fitting, jobIdOf, noSuchJob } from '../../../http/answer.ts'
+import { route } from '../../../http/route.ts'
 
-export default defineEventHandler(async event => {
+export default route('signed in', async event => {
   const id = jobIdOf(event)
   const after = fitting(seqSchema, getQuery(event).after)
   if (!(await findJob(database(), id))) throw noSuchJob()

@@ -1,9 +1,9 @@
-import { defineEventHandler } from 'h3'
 import { database } from '../../../db/client.ts'
 import { jobWithLedger } from '../../../db/jobs.ts'
 import { jobIdOf, noSuchJob } from '../../../http/answer.ts'
+import { route } from '../../../http/route.ts'
 
-export default defineEventHandler(async event => {
+export default route('signed in', async event => {
   const found = await jobWithLedger(database(), jobIdOf(event))
   if (!found) throw noSuchJob()
   return found

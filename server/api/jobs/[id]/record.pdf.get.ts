@@ -1,12 +1,13 @@
-import { defineEventHandler, setResponseHeaders } from 'h3'
+import { setResponseHeaders } from 'h3'
 import { database } from '../../../db/client.ts'
 import { jobWithLedger } from '../../../db/jobs.ts'
 import { planOf } from '../../../db/sheets.ts'
 import { jobIdOf, noSuchJob } from '../../../http/answer.ts'
 import { recordPdf } from '../../../reports/record-pdf.ts'
 import { recordOf } from '../../../../core/job/index.ts'
+import { route } from '../../../http/route.ts'
 
-export default defineEventHandler(async event => {
+export default route('signed in', async event => {
   const found = await jobWithLedger(database(), jobIdOf(event))
   if (!found) throw noSuchJob()
   const record = recordOf(

@@ -1,25 +1,28 @@
-import { createEventStream, defineEventHandler } from 'h3'
+import { createEventStream } from 'h3'
 import { database } from '../../../db/client.ts'
 import { findJob } from '../../../db/jobs.ts'
 import { jobIdOf, noSuchJob } from '../../../http/answer.ts'
-import { onJobChanged } from '../../../live/changes.ts'
+import { route } from '../../../http/route.ts'
+import { sessionIdOf } from '../../../http/session.ts'
+import { onJobChanged, onSessionEnded } from '../../../live/changes.ts'
 
-/** Says the newest sequence number whenever the ledger grows, and once at the start. */
-export default defineEventHandler(async event => {
+/** Says the newest sequence number whenever the ledger grows, and once at the start; ends with the session. */
+export default route('signed in', async event => {
   const id = jobIdOf(event)
-  const stream = createEventStream(event)
-  const stop = await onJobChanged(id, seq => void stream.push(String(seq)))
   const job = await findJob(database(), id)
-  if (!job) {
-    stop()
-    throw noSuchJob()
-  }
+  if (!job) throw noSuchJob()
+  const stream = createEventStream(event)
+  const stops = [
+    await onJobChanged(id, seq => void stream.push(String(seq))),
+    await onSessionEnded((await sessionIdOf(event))!, () => void stream.close()),
+  ]
   const beat = setInterval(() => void stream.push({ event: 'beat', data: '' }), 20_000)
   stream.onClosed(async () => {
     clearInterval(beat)
-    stop()
+    stops.forEach(stop => stop())
     await stream.close()
   })
-  void stream.push(String(job.lastSeq))
+  // Read again: it may have grown while the listening began.
+  void stream.push(String((await findJob(database(), id))!.lastSeq))
   return stream.send()
 })

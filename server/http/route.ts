@@ -1,0 +1,59 @@
+import { defineEventHandler, getHeader, isError, type EventHandler, type H3Event } from 'h3'
+import { rolesWords, type Role } from '../../core/job/index.ts'
+import type { Person } from '../../shared/answers.ts'
+import { database } from '../db/client.ts'
+import { isKnownKey } from '../db/keys.ts'
+import { refusal } from './answer.ts'
+import { checkOrigin, checkSize, isWrite } from './door.ts'
+import { log, plainError } from './log.ts'
+import { requestOf } from './requests.ts'
+import { personOf } from './session.ts'
+
+/** Who may come in by a route: everybody, who is signed in, who is signed in with one of these roles, or a script with a key. */
+export type Door = 'open' | 'signed in' | readonly Role[] | 'signed in or key'
+
+type Answer<P> = (event: H3Event, person: P) => unknown
+
+/** Every route is made by this: it says who may come in, and refuses everybody else before anything is read. */
+export function route(door: 'open' | 'signed in or key', answer: Answer<Person | null>): EventHandler
+export function route(door: 'signed in' | readonly Role[], answer: Answer<Person>): EventHandler
+export function route(door: Door, answer: Answer<Person> | Answer<Person | null>): EventHandler {
+  return defineEventHandler(async event => {
+    try {
+      if (isWrite(event)) checkSize(event)
+      return await (answer as Answer<Person | null>)(event, await admitted(event, door))
+    } catch (error) {
+      throw isError(error) ? error : fault(event, error)
+    }
+  })
+}
+
+/** A fault of ours: the log has it under the request's number, the caller a sentence without it. */
+function fault(event: H3Event, error: unknown) {
+  const request = requestOf(event)
+  log().error({ request, route: event.context.matchedRoute?.path, err: plainError(error) }, 'a request failed')
+  return refusal(500, `That did not work here. Try again; if it stays, tell the office this number: ${request}.`)
+}
+
+async function admitted(event: H3Event, door: Door): Promise<Person | null> {
+  const key = door === 'signed in or key' ? bearerOf(event) : null
+  if (key !== null) {
+    if (!(await isKnownKey(database(), key)))
+      throw refusal(401, 'That key is not known here. Ask for one: ./needler key add NAME')
+    return null
+  }
+  if (isWrite(event)) checkOrigin(event)
+  if (door === 'open') return null
+  const person = await personOf(event)
+  if (!person) throw refusal(401, signInWords(door))
+  if (typeof door !== 'string' && !door.includes(person.role))
+    throw refusal(403, `This is done by ${rolesWords(door)}. Ask one to do it.`)
+  return person
+}
+
+const signInWords = (door: Door) =>
+  door === 'signed in or key'
+    ? 'Sign in, or send a key with the request: authorization: Bearer KEY. A key is made by ./needler key add NAME.'
+    : 'Sign in first: choose your name and give your PIN.'
+
+const bearerOf = (event: H3Event) => /^Bearer\s+(\S+)$/i.exec(getHeader(event, 'authorization') ?? '')?.[1] ?? null

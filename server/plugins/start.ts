@@ -1,0 +1,25 @@
+import { config } from '../config.ts'
+import { database } from '../db/client.ts'
+import { readiness } from '../db/migrate.ts'
+import { log } from '../http/log.ts'
+
+/** Nothing is served before the configuration is sound and the database is one that this version reads. */
+export default defineNitroPlugin(nitro => {
+  const stop = (why: string) => {
+    process.stderr.write(`\n✕ ${why}\n`)
+    process.exit(1)
+  }
+  try {
+    config()
+  } catch (error) {
+    stop((error as Error).message)
+  }
+  const ready = readiness(database()).then(
+    why => why && stop(why),
+    (error: Error) => {
+      log().fatal({ err: error.message }, 'the database does not answer')
+      stop(`The database does not answer: ${error.message}`)
+    },
+  )
+  nitro.hooks.hook('request', () => ready.then(() => {}))
+})

@@ -1,0 +1,203 @@
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { v7 as uuid } from 'uuid'
+import { database, disconnect } from '../../server/db/client.ts'
+import { rebuildProjections } from '../../server/db/ledger.ts'
+import { fillDatabase, signIn, startServer, type RunningServer, type SignedIn } from './server.ts'
+
+let server: RunningServer
+let second: RunningServer
+let fitter: SignedIn
+let other: SignedIn
+let lead: SignedIn
+let stores: SignedIn
+let planner: SignedIn
+beforeAll(async () => {
+  await fillDatabase()
+  server = await startServer()
+  second = await startServer()
+  fitter = await signIn(server.url, 'R. Okell')
+  other = await signIn(second.url, 'T. Brisco')
+  lead = await signIn(server.url, 'O. Hallam')
+  stores = await signIn(server.url, 'P. Moorcott')
+  planner = await signIn(server.url, 'I. Vahl')
+})
+afterAll(async () => {
+  await server?.stop()
+  await second?.stop()
+  await disconnect()
+})
+
+const entry = (kind: string, payload: unknown, more: object = {}) => {
+  const id = uuid()
+  return { id, kind, payload, act: id, madeAt: new Date().toISOString(), ...more }
+}
+const whyOf = async (answer: Response) => ((await answer.json()) as { data?: { why?: string } }).data?.why ?? ''
+const post = (job: string, body: unknown, who = fitter) => who.post(`/api/jobs/${job}/entries`, body)
+const entriesOf = async (job: string) =>
+  (await (await fitter.get(`/api/jobs/${job}/entries`)).json()) as {
+    id: string
+    kind: string
+    madeBy: string
+    seq: number
+    madeAt: string
+    receivedAt: string
+  }[]
+
+/** A job of its own on a machine, cancelled afterwards so that the next test finds the machine free. */
+async function onJob(act: (job: string) => Promise<void>, tag = 'P-214A') {
+  const opened = await planner.post('/api/jobs', { equipment: tag, complaint: 'Test' })
+  expect(opened.status).toBe(200)
+  const { id } = (await opened.json()) as { id: string }
+  try {
+    await act(id)
+  } finally {
+    expect((await post(id, entry('job.cancelled', { why: 'Only a test' }), lead)).status).toBe(200)
+  }
+}
+
+describe('who may what', () => {
+  it.each([
+    ['stores signs no record', 'job.signed', { cured: 'yes' }, () => stores],
+    ['stores confirms no step', 'step.done', { step: 'isolate' }, () => stores],
+    ['a planner decides no part', 'part.decided', { parts: ['hub'], choice: 'reuse' }, () => planner],
+    ['a fitter signs no hold', 'hold.signed', { step: 'decide' }, () => fitter],
+    ['a fitter cancels no job', 'job.cancelled', { why: 'x' }, () => fitter],
+  ])('%s', (_, kind, payload, who) =>
+    onJob(async job => {
+      const answer = await post(job, entry(kind, payload), who())
+      expect(answer.status).toBe(403)
+      expect(await whyOf(answer)).toMatch(/^This is done by/)
+      expect(await entriesOf(job)).toHaveLength(1)
+    }),
+  )
+  it('a signature among many entries waits for the gate like one alone', () =>
+    onJob(async job => {
+      const answer = await post(
+        job,
+        [entry('note.written', { text: 'a' }), entry('job.signed', { cured: 'yes' })],
+        lead,
+      )
+      expect(answer.status).toBe(422)
+      expect(await whyOf(answer)).toMatch(/The gate is shut/)
+      expect(await entriesOf(job)).toHaveLength(1)
+    }))
+  it('a machine is free again once its job is cancelled, and the record says why', async () => {
+    let cancelled = ''
+    await onJob(async job => {
+      cancelled = job
+      expect((await fitter.post('/api/jobs', { equipment: 'P-214A', complaint: '' })).status).toBe(409)
+    })
+    const open = (await (await fitter.get('/api/jobs')).json()) as { id: string }[]
+    expect(open.some(one => one.id === cancelled)).toBe(false)
+    expect((await post(cancelled, entry('note.written', { text: 'x' }))).status).toBe(422)
+    expect((await post(cancelled, entry('addendum.written', { text: 'x' }))).status).toBe(200)
+    await onJob(async () => {})
+  })
+})
+
+describe('corrections', () => {
+  it('a note stays a note, and belongs to who puts it otherwise', () =>
+    onJob(async job => {
+      const note = entry('note.written', { text: 'grit at the drain' })
+      await post(job, note)
+      const fix = (payload: object, who = fitter) =>
+        post(job, entry('entry.corrected', { target: note.id, why: 'slip', replacement: payload }), who)
+      expect((await fix({ step: 'rotor-out' })).status).toBe(422)
+      expect((await fix({ kind: 'step.done', payload: { step: 'rotor-out' } })).status).toBe(422)
+      const theirs = await fix({ text: 'no grit' }, other)
+      expect(theirs.status).toBe(422)
+      expect(await whyOf(theirs)).toMatch(/somebody else/)
+      expect((await fix({ text: 'no grit' }, lead)).status).toBe(200)
+    }))
+})
+
+describe('one number, one act', () => {
+  it('sent again by somebody else, it is taken', () =>
+    onJob(async job => {
+      const one = entry('note.written', { text: 'x' })
+      expect((await post(job, one)).status).toBe(200)
+      expect((await post(job, one)).status).toBe(200)
+      expect((await post(job, { ...one, id: one.id.toUpperCase(), act: one.act.toUpperCase() })).status).toBe(200)
+      expect((await post(job, one, other)).status).toBe(409)
+      expect(await entriesOf(job)).toHaveLength(2)
+    }))
+  it('sent to two jobs at once, one has it and the other says so', () =>
+    onJob(first =>
+      onJob(async next => {
+        for (let i = 0; i < 8; i++) {
+          const one = entry('note.written', { text: 'x' })
+          const answers = await Promise.all([post(first, one), post(next, one, other)])
+          expect(answers.map(answer => answer.status).sort()).toEqual([200, 409])
+        }
+        const lengths = [(await entriesOf(first)).length, (await entriesOf(next)).length]
+        expect(lengths[0]! + lengths[1]!).toBe(2 + 8)
+      }, 'P-440'),
+    ))
+  it('sent at once by the same hand, it is there once', () =>
+    onJob(async job => {
+      const one = entry('note.written', { text: 'x' })
+      const answers = await Promise.all(Array.from({ length: 6 }, () => post(job, one)))
+      expect(answers.map(answer => answer.status)).toEqual(Array.from({ length: 6 }, () => 200))
+      expect(await entriesOf(job)).toHaveLength(2)
+    }))
+})
+
+describe('time', () => {
+  it('is kept as given, with the arrival beside it', () =>
+    onJob(async job => {
+      await post(job, entry('note.written', { text: 'x' }, { madeAt: '2026-05-01T10:00:00.000Z' }))
+      const last = (await entriesOf(job)).at(-1)!
+      expect(last.madeAt).toBe('2026-05-01T10:00:00.000Z')
+      expect(Date.parse(last.receivedAt)).toBeGreaterThan(Date.parse('2026-06-01'))
+    }))
+  it('late, a step counts where the parts allow it, and a lead concedes what it went past', () =>
+    onJob(async job => {
+      const late = { madeAt: new Date(Date.now() - 3_600_000).toISOString() }
+      expect((await post(job, entry('step.done', { step: 'isolate' }))).status).toBe(422)
+      expect((await post(job, entry('step.done', { step: 'isolate' }, late))).status).toBe(200)
+      expect((await post(job, entry('step.done', { step: 'pipe-off' }, late))).status).toBe(422)
+      const [, step] = await entriesOf(job)
+      const of = { kind: 'passed', entry: step!.id, nth: 0 }
+      expect((await post(job, entry('concession.given', { of, why: 'Seen' }), fitter)).status).toBe(403)
+      expect((await post(job, entry('concession.given', { of, why: 'Seen' }), lead)).status).toBe(200)
+    }))
+})
+
+describe('two tablets', () => {
+  it('a press meant for a step that is settled meanwhile lifts nothing under a wrong name', () =>
+    onJob(async job => {
+      const read = (step: string) => entry('caution.read', { step, caution: 0 })
+      await post(job, [read('isolate'), entry('step.done', { step: 'isolate' })])
+      const press = () => [
+        entry('part.lifted', { parts: ['guard'], step: 'guard-off' }),
+        entry('step.done', { step: 'guard-off' }),
+      ]
+      const answers = await Promise.all([post(job, press()), post(job, press(), other)])
+      expect(answers.map(one => one.status).sort()).toEqual([200, 422])
+      // Two may work two steps.
+      await post(job, read('drain'))
+      expect((await post(job, entry('step.done', { step: 'drain' }), other)).status).toBe(200)
+      const lifted = (await entriesOf(job)).filter(one => one.kind === 'part.lifted')
+      expect(lifted).toHaveLength(1)
+      // So that the machine is whole again.
+      const undone = (await entriesOf(job)).filter(one => one.madeBy === lifted[0]!.madeBy).slice(-2)
+      for (const one of undone.reverse())
+        if (one.kind !== 'step.done' || lifted[0]!.madeBy === one.madeBy)
+          await post(job, entry('entry.corrected', { target: one.id, why: 'test' }), lead)
+      const still = (await entriesOf(job)).find(one => one.id === lifted[0]!.id)!
+      await post(job, entry('entry.corrected', { target: still.id, why: 'test' }), lead)
+    }))
+})
+
+describe('rebuild', () => {
+  it('is safe while entries come in', () =>
+    onJob(async job => {
+      const notes = Array.from({ length: 30 }, (_, i) =>
+        post(job, entry('note.written', { text: `n${i}` }), i % 2 ? other : fitter),
+      )
+      const [rebuilt, ...answers] = await Promise.all([rebuildProjections(database()), ...notes])
+      expect(rebuilt.jobs).toBeGreaterThan(5)
+      expect(answers.every(one => one.status === 200)).toBe(true)
+      expect((await entriesOf(job)).map(one => one.seq)).toEqual(Array.from({ length: 31 }, (_, i) => i + 1))
+    }))
+})
