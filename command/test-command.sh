@@ -1,40 +1,96 @@
-# Backup, restore into an empty database, refusal of a full one, and clear words when something is wrong.
+# The command as its users meet it: people, machines, keys, backup, restore, and clear words when something is wrong.
 set -uo pipefail
 STATE=$1
 . command/say.sh
-WORK=$(mktemp -d); trap 'rm -rf "$WORK"' EXIT
+WORK=$(mktemp -d)
 export NEEDLER_STATE="$STATE/command-test"
-mkdir -p "$NEEDLER_STATE"
+rm -rf "$NEEDLER_STATE"; mkdir -p "$NEEDLER_STATE"
+STATE=$NEEDLER_STATE
 . command/install.sh
 . command/postgres.sh
-need_postgres; STATE=$NEEDLER_STATE; pg_prepare cluster; pg_start; trap 'pg_stop; rm -rf "$WORK" "$NEEDLER_STATE"' EXIT
+need_postgres; pg_prepare cluster; pg_start
+trap 'pg_leave; rm -rf "$WORK" "$NEEDLER_STATE"' EXIT
 wrong=0
 check() { local what=$1; shift; if "$@"; then say "  ok: $what"; else say "  ✕ $what"; wrong=1; fi; }
-says() { local words=$1 out; shift; out=$("$@" 2>&1); grep -q "$words" <<<"$out"; }
+says() { local words=$1 out; shift; out=$("$@" 2>&1); grep -q "$words" <<<"$out" || { say "    said: $out"; false; }; }
+refuses() { local words=$1 out; shift; if out=$("$@" 2>&1); then say "    not refused: $out"; return 1; fi; grep -q "$words" <<<"$out" || { say "    said: $out"; false; }; }
+sql() { PGPASSWORD="$NEEDLER_OWNER_PASSWORD" "$PG_BIN/psql" -h 127.0.0.1 -p "$NEEDLER_PG_PORT" -U needler -d "$1" -tAc "$2"; }
 
-pg_drop needler_a; pg_database needler_a
-npx tsx demo/load.ts >"$WORK/people" || exit 1
-check "the demo prints who can sign in" grep -q 'PIN' "$WORK/people"
-npx tsx demo/load.ts >"$WORK/again" || exit 1
-check "a second load keeps what is there" test ! -s "$WORK/again"
-check "backup" ./needler backup "$WORK/a.dump" needler_a
-check "backup does not overwrite" says 'is there already' ./needler backup "$WORK/a.dump" needler_a
-check "restore into an empty database" says 'without a gap' ./needler restore "$WORK/a.dump" needler_b
-check "restore refuses a full one" says 'not empty' ./needler restore "$WORK/a.dump" needler_b
+check "the demo is loaded" says 'Loaded into needler_a' ./needler load-demo --database needler_a
+check "a second load keeps what is there" says 'holds data already' ./needler load-demo --database needler_a
+check "a backup means the site's own database, and says when there is none" refuses 'no database needler here' ./needler backup "$WORK/none.dump"
+check "backup of a database that is named says what is in it" says 'Thornmere works (database needler_a, 1[0-9] jobs, [0-9]* entries)' ./needler backup "$WORK/a.dump" --database needler_a
+check "a backup is its owner's only" test "$(stat -c %a "$WORK/a.dump")" = 600
+check "backup does not overwrite" refuses 'is there already' ./needler backup "$WORK/a.dump" --database needler_a
+here() { (cd "$WORK" && "$OLDPWD/needler" backup here.dump --database needler_a) && test -f "$WORK/here.dump"; }
+check "a path is where the user stands" here
+check "restore into a new database says how to serve it" says './needler serve --database needler_b' ./needler restore "$WORK/a.dump" --into needler_b
+check "restore refuses a full one" refuses 'not empty' ./needler restore "$WORK/a.dump" --into needler_b
 echo junk >"$WORK/junk"
-check "restore refuses junk" says 'not a backup' ./needler restore "$WORK/junk" needler_c
-PG_AT=(-h 127.0.0.1 -p "$PG_PORT" -U needler); export PGPASSWORD="$PG_PASSWORD"
-count() { "$PG_BIN/psql" "${PG_AT[@]}" -d "$1" -tAc "select md5(string_agg(e::text, '' order by id)) from entry e"; }
+check "restore refuses junk" refuses 'not a backup' ./needler restore "$WORK/junk" --into needler_c
+count() { sql "$1" "select md5(string_agg(e::text, '' order by id)) from entry e"; }
 check "both ledgers are the same" test "$(count needler_a)" = "$(count needler_b)"
-pg_database needler_d
-check "an empty database gets somebody who can sign in" says 'the PIN is' npx tsx server/db/prepare.ts
-check "and only once" test -z "$(npx tsx server/db/prepare.ts 2>/dev/null)"
-check "another person can be added" says 'A. New may sign in as fitter' npx tsx server/db/prepare.ts 'A. New' fitter
-check "an unknown role is named" says 'There is no role' npx tsx server/db/prepare.ts 'B. New' king
+check "rebuild says what it did" says 'jobs projected anew' ./needler rebuild --database needler_b
+check "an unknown database is named" refuses 'no database needler_z' ./needler rebuild --database needler_z
+check "the ledger refuses an edit, by whoever" refuses 'only added to' sql needler_b "update entry set kind = 'x'"
+check "and a deletion" refuses 'only added to' sql needler_b "delete from entry"
+check "the application's user is no superuser" test "$(sql postgres "select rolsuper or rolcreatedb or rolcreaterole from pg_roles where rolname = 'needler_app'")" = f
+
+# The site's own: from nothing to a machine that can be overhauled.
+serve() { PORT=38124 HOST=127.0.0.1 timeout -s TERM 60 ./needler serve >"$WORK/serve" 2>&1 & SERVING=$!; for _ in $(seq 150); do grep -q 'Needler is at' "$WORK/serve" && return; sleep 0.2; done; return 1; }
+check "an empty site is served" serve
+check "and says who may sign in, and what to do next" grep -q 'the PIN is' "$WORK/serve"
+check "by the command itself" grep -q './needler machine add' "$WORK/serve"
+check "a backup of an empty site is refused" refuses 'is empty' ./needler backup "$WORK/empty.dump"
+check "whoever started the database does not stop it under another" test "$(curl -s -o /dev/null -w '%{http_code}' http://127.0.0.1:38124/api/health)" = 200
+check "an area" says 'is in the yard' ./needler area add juice --name 'Juice end'
+check "a machine with an unknown area is refused" refuses 'There is no area' ./needler machine add P-1 --name Pump --area moon --sheet m14-axially-split-pump
+check "a machine with an unknown choice is refused" refuses 'is no choice of this sheet' ./needler machine add P-1 --name Pump --area juice --sheet m14-axially-split-pump --variants faces=wood
+check "a machine" says 'stands in the yard' ./needler machine add P-1 --name Pump --area juice --sheet m14-axially-split-pump --variants faces=hard
+check "the site's name is data" says 'Lower works' ./needler site --name 'Lower works' --backups 3
+check "a person" says 'A. New may sign in as fitter; the PIN is' ./needler person add 'A. New' fitter
+check "once" refuses 'There is a A. New already' ./needler person add 'A. New' fitter
+check "an unknown role is named" refuses 'There is no role' ./needler person add 'B. New' king
+check "another role" says 'A. New, lead' ./needler person role 'A. New' lead
+check "a new PIN" says 'has a new PIN: [0-9]\{4\}' ./needler person pin 'A. New'
+check "taken out" says 'is taken out' ./needler person out 'A. New'
+check "the last lead stays" refuses 'the only lead' ./needler person out 'First lead'
+check "listed" says 'A. New .*taken out' ./needler person list
+KEY_MADE=$(./needler key add sheets 2>/dev/null)
+ask() { curl -s -o /dev/null -w '%{http_code}' -X POST -H 'content-type: application/json' -H "authorization: Bearer $1" -d '{"pinionTeeth":22,"wheelTeeth":110}' http://127.0.0.1:38124/api/sums/gear-mesh; }
+check "a key opens the sums" test "$(ask "$KEY_MADE")" = 200
+check "and is listed" says 'sheets' ./needler key list
+check "and taken back" says 'taken back' ./needler key back sheets
+check "and opens nothing any more" test "$(ask "$KEY_MADE")" = 401
+# The first real machine can be overhauled: its lead signs in and begins.
+first_step() {
+  node --input-type=module - "$(grep -o 'the PIN is [0-9]*' "$WORK/serve" | grep -o '[0-9]*')" <<'JS'
+const url = 'http://127.0.0.1:38124'
+const send = (path, body, cookie) =>
+  fetch(url + path, { method: 'POST', headers: { origin: url, 'content-type': 'application/json', cookie }, body: JSON.stringify(body) })
+const uuid = () => { const hex = Date.now().toString(16).padStart(12, '0') + '7000' + '8000' + Math.random().toString(16).slice(2, 14).padEnd(12, '0'); return hex.replace(/^(.{8})(.{4})(.{4})(.{4})(.{12})$/, '$1-$2-$3-$4-$5') }
+const { people } = await (await fetch(url + '/api/sign-in')).json()
+const signed = await send('/api/sign-in', { person: people.find(one => one.name === 'First lead').id, pin: process.argv[2] }, '')
+const cookie = signed.headers.getSetCookie().map(one => one.split(';')[0]).join('; ')
+const { id } = await (await send('/api/jobs', { equipment: 'P-1', complaint: 'Weeps' }, cookie)).json()
+const one = (kind, payload) => { const key = uuid(); return { id: key, act: key, kind, payload, madeAt: new Date().toISOString() } }
+const begun = await send(`/api/jobs/${id}/entries`, [one('caution.read', { step: 'isolate', caution: 0 }), one('step.done', { step: 'isolate' })], cookie)
+process.exit(begun.ok ? 0 : (console.error(await begun.text()), 1))
+JS
+}
+check "the first machine of the site can be worked on" first_step
+kill "$SERVING" 2>/dev/null; wait "$SERVING" 2>/dev/null
+check "stopped in words" grep -q 'Stopped' "$WORK/serve"
+
+sql postgres 'create database needler_old' >/dev/null; sql needler_old 'create table entry (id uuid)' >/dev/null
+check "a database of another version is refused in words" refuses 'made by another version of Needler' ./needler serve --database needler_old
+check "and left as it was" test "$(sql needler_old "select count(*) from information_schema.tables where table_schema = 'public'")" = 1
+
 node -e 'require("net").createServer().listen(+process.argv[1],"127.0.0.1")' 38123 & taken=$!; sleep 0.5
-check "a taken port is named" says 'Port 38123 is taken' env PORT=38123 ./needler serve
+check "a taken port is named" refuses 'Port 38123 is taken' env PORT=38123 ./needler serve
 kill $taken
-check "an unknown word is named" says 'There is no ./needler fly' ./needler fly
+check "an unknown word is named" refuses 'There is no ./needler fly' ./needler fly
+check "every verb has its help" says 'USAGE' ./needler backup --help
 # Sums need no database: this folder of state has none.
 sum() { NEEDLER_STATE="$WORK/state" ./needler sum "$@"; }
 check "a sum from one object" says '"meshes": 22' sum gear-mesh <<<'{"pinionTeeth":22,"wheelTeeth":110}'

@@ -28,16 +28,21 @@ counted "unit tests" "$REPORTS/unit.json" npx vitest run --project unit --report
 counted "drawings and fields" "$REPORTS/screens.json" npx vitest run --project screens --reporter=dot --reporter=json --outputFile.json="$REPORTS/screens.json"
 
 # Tests need no safety against a power cut; the demo and serve do.
-pg_prepare test-cluster; trap 'pg_stop' EXIT; trap 'exit 130' INT TERM
+pg_prepare test-cluster; trap pg_leave EXIT; trap 'exit 130' INT TERM HUP
 pg_start -c fsync=off -c full_page_writes=off -c synchronous_commit=off
-pg_drop needler_test; pg_database needler_test
+at() { printf 'postgres://%s@127.0.0.1:%s/needler_test' "$1" "$NEEDLER_PG_PORT"; }
+export DATABASE_URL NEEDLER_OWNER_URL NEEDLER_LOG=error
+DATABASE_URL=$(at "needler_app:$NEEDLER_APP_PASSWORD") NEEDLER_OWNER_URL=$(at "needler:$NEEDLER_OWNER_PASSWORD")
+fresh_database() {
+  PGPASSWORD="$NEEDLER_OWNER_PASSWORD" "$PG_BIN/psql" -q -h 127.0.0.1 -p "$NEEDLER_PG_PORT" -U needler -d postgres -v ON_ERROR_STOP=1 \
+    -c 'drop database if exists needler_test with (force)' -c 'create database needler_test' || fail "The test database could not be made; see $PG_HOME/server.log."
+}
 need_build
-export NUXT_SESSION_PASSWORD=$(random_word)
+fresh_database
 counted "API tests on PostgreSQL" "$REPORTS/api.json" npx vitest run --project api --reporter=dot --reporter=json --outputFile.json="$REPORTS/api.json"
-pg_drop needler_test; pg_database needler_test
-npx tsx demo/load.ts >/dev/null || fail "The demo data could not be loaded for the browser tests."
+fresh_database
+node --import tsx command/main.ts load-demo --database needler_test || fail "The demo data could not be loaded for the browser tests."
 PLAYWRIGHT_JSON_OUTPUT_NAME="$REPORTS/e2e.json" counted "browser tests" "$REPORTS/e2e.json" npx playwright test --reporter=list,json
 stage "the command itself" bash command/test-command.sh "$STATE"
-pg_drop needler_test
 printf '%s passed, %s failed\n' "$PASSED" "$FAILED"
 [ "$FAILED" = 0 ]

@@ -1,0 +1,34 @@
+import { sql } from 'drizzle-orm'
+import { shelveLibrary } from '../server/db/library.ts'
+import { migrateToNewest } from '../server/db/migrate.ts'
+import { addPerson, peopleWhoSign } from '../server/db/people.ts'
+import { APP_USER, appUrl, createDatabase, ownerUrl, withDatabase } from './place.ts'
+import { Plain, say } from './plain.ts'
+
+/** Makes a database ready to be served: there, at the newest migration, with the shipped sheets on its shelf. */
+export async function prepare(name: string): Promise<void> {
+  await createDatabase(name)
+  await migrateToNewest(ownerUrl(name), APP_USER).catch((error: Error) => {
+    throw new Plain(error.message)
+  })
+  await withDatabase(appUrl(name), shelveLibrary)
+}
+
+/** An empty site gets somebody who can sign in, and is told what to do next. */
+export async function welcome(name: string): Promise<void> {
+  await withDatabase(appUrl(name), async db => {
+    if (!(await peopleWhoSign(db)).length) {
+      const { person, pin } = await addPerson(db, { name: 'First lead', role: 'lead' })
+      say(`\n${person.name} may sign in as ${person.role}; the PIN is ${pin}. It is shown only now.`)
+    }
+    const [row] = await db.execute<{ machines: number; areas: number }>(
+      sql`select (select count(*)::int from equipment) as machines, (select count(*)::int from area) as areas`,
+    )
+    if (row!.machines) return
+    say(`
+There is no machine in the yard yet. From the shell:
+  ./needler site --name 'Name of the site'${row!.areas ? '' : "\n  ./needler area add juice --name 'Juice end'"}
+  ./needler machine add P-101 --name 'Raw-juice pump' --area juice --sheet m14-axially-split-pump
+  ./needler person add 'A. Name' fitter`)
+  })
+}

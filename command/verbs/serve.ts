@@ -1,0 +1,16 @@
+import { defineCommand } from 'citty'
+import { keepNightly } from '../backups.ts'
+import { databaseArg } from '../place.ts'
+import { prepare, welcome } from '../prepare.ts'
+import { serveUntilStopped } from '../server.ts'
+
+export default defineCommand({
+  meta: { name: 'serve', description: 'start the site, without demo data; PORT and HOST choose the address' },
+  args: databaseArg,
+  async run({ args }) {
+    await prepare(args.database)
+    await welcome(args.database)
+    const stop = keepNightly(args.database)
+    await serveUntilStopped(args.database, 'serve', () => {}).finally(stop)
+  },
+})
