@@ -1,12 +1,19 @@
+/** A dialog that is open has the keys to itself. */
+const isBehindDialog = (target: Element) =>
+  [...document.querySelectorAll<HTMLElement>('[role=dialog][aria-modal=true]')].some(
+    dialog => dialog.checkVisibility() && !dialog.contains(target),
+  )
+
 /**
  * Single keys and two-key runs (`g y`) for as long as the caller is mounted. Keys typed into a field are left to the field,
- * save those named in `always`.
+ * save those named in `always`; behind an open dialog they do nothing.
  */
 export function useKeys(keys: Record<string, () => void>, { always = [] as string[] } = {}) {
   let before = ''
   useEventListener(window, 'keydown', event => {
     if (event.ctrlKey || event.metaKey || event.altKey || event.defaultPrevented) return
     const target = event.target as HTMLElement
+    if (isBehindDialog(target)) return
     const typing = target.matches('input, textarea, select, [contenteditable]')
     const run = `${before} ${event.key}`
     before = typing ? '' : event.key

@@ -1,25 +1,38 @@
-import { cellKey, readingKey, type Cell } from '~~/core/job'
-import { parseQuantity, UNITS, type Field } from '~~/core/quantity'
+import { cellKey, figuresPerTry, readDraft, readingKey, type Cell, type CellReading } from '~~/core/job'
+import { parseQuantity, UNITS, type Field, type UnitName } from '~~/core/quantity'
 import type { Check, Moment } from '~~/core/sheet'
 
-/** One figure as typed and as read. */
+/** One figure as typed, with the unit a bare number was read in, and as read. */
 export interface Figure {
   text: string
   value: number
 }
 
+interface Kept {
+  text: string
+  /** The unit the figures were typed in: a draft goes on in it. */
+  unit: UnitName
+  figures: Figure[]
+}
+
 /** Tries being taken in one gauge place: what is typed outlives a refusal and a reload. */
-export function useReadingDraft(check: Check, moment: Moment, cell: Ref<Cell>) {
-  const job = useJobStore()
+export function useReadingDraft(
+  check: Check,
+  moment: Moment,
+  cell: Ref<Cell>,
+  style: Ref<NonNullable<CellReading['style']>>,
+) {
+  const job = useJob()
   const { fieldUnit } = useDisplay()
   const key = () =>
-    `needler-draft-${job.about?.job.id}-${readingKey(check.id, moment)}-${cellKey(cell.value.station, cell.value.plane)}`
-  const draft = useLocalStorage<{ text: string; figures: Figure[] }>(key, { text: '', figures: [] })
+    `needler-draft-${job.id}-${readingKey(check.id, moment)}-${cellKey(cell.value.station, cell.value.plane)}`
+  const draft = useLocalStorage<Kept>(key, { text: '', unit: fieldUnit(check.unit), figures: [] })
   const why = ref<string | null>(null)
 
-  const perTry =
-    check.kind === 'endFloat' || check.kind === 'lift' ? 2 : check.kind === 'runout' ? (check.sweep ?? 8) : 1
+  const perTry = figuresPerTry(check)
   const wanted = (check.tries ?? 1) * perTry
+  /** A page half filled keeps its unit, so that the display's change does not re-read it. */
+  const unit = computed((): UnitName => (draft.value.figures.length ? draft.value.unit : fieldUnit(check.unit)))
   const text = computed({
     get: () => draft.value.text,
     set: (typed: string) => {
@@ -34,10 +47,15 @@ export function useReadingDraft(check: Check, moment: Moment, cell: Ref<Cell>) {
     ),
   )
   const read = computed(() => (text.value.trim() ? parseQuantity(text.value, fieldOf()) : null))
+  /** What it would say if it were kept now, the figure still in the field counted in where it makes a whole try. */
+  const says = computed(() => {
+    const tries = rows.value.map(row => row.map(one => one.value))
+    const typed = perTry === 1 && read.value?.ok ? [[read.value.value.value]] : []
+    return readDraft(check, { ...cell.value, style: style.value, tries: [...tries, ...typed] })
+  })
 
   function fieldOf(): Field {
-    const unit = fieldUnit(check.unit)
-    return { kind: UNITS[unit].kind, unit, span: check.span, label: check.title }
+    return { kind: UNITS[unit.value].kind, unit: unit.value, span: check.span, label: check.title }
   }
 
   /** Takes what is typed as the next figure; false, with the sentence, when it cannot be. */
@@ -51,7 +69,11 @@ export function useReadingDraft(check: Check, moment: Moment, cell: Ref<Cell>) {
       why.value = 'Enough tries. Keep them, or take one away.'
       return false
     }
-    draft.value = { text: '', figures: [...figures.value, { text: text.value.trim(), value: parsed.value.value }] }
+    draft.value = {
+      text: '',
+      unit: unit.value,
+      figures: [...figures.value, { text: text.value.trim(), value: parsed.value.value }],
+    }
     return true
   }
   function drop(at: number) {
@@ -59,8 +81,8 @@ export function useReadingDraft(check: Check, moment: Moment, cell: Ref<Cell>) {
     why.value = null
   }
   const clear = () => {
-    draft.value = { text: '', figures: [] }
+    draft.value = { text: '', unit: fieldUnit(check.unit), figures: [] }
   }
 
-  return { text, figures, rows, read, why, perTry, wanted, take, drop, clear }
+  return { text, figures, rows, read, unit, says, why, perTry, wanted, take, drop, clear }
 }

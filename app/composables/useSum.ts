@@ -1,6 +1,6 @@
 import { runSum, type Answer, type AnySum } from '~~/core/sums'
 import { refuse, type Result } from '~~/core/result'
-import { carryOver, fromQuery, readField, readFields, toQuery, writeFields, type Texts } from './sumTexts'
+import { carryOver, fromQuery, readField, readFields, toQuery, writeFields, type Texts } from '~/say/sumTexts'
 
 /** One sum on the screen: what is typed, what it says, and what comes of it. The address carries the input. */
 export function useSum(sum: AnySum) {

@@ -1,7 +1,8 @@
 <script setup lang="ts">
-import type { YardArea } from '~~/shared/answers'
+import type { SiteSettings, YardArea } from '~~/shared/answers'
 
 const areas = shallowRef<YardArea[]>([])
+const site = ref('Yard')
 const why = ref<string | null>(null)
 const loading = ref(true)
 const text = useLocalStorage('needler-yard-filter', '')
@@ -13,7 +14,9 @@ const choose = (tag: string) => navigateTo({ query: { machine: tag } })
 
 async function load() {
   try {
-    areas.value = await $fetch<YardArea[]>('/api/yard')
+    const [yard, settings] = await Promise.all([$fetch<YardArea[]>('/api/yard'), $fetch<SiteSettings>('/api/site')])
+    areas.value = yard
+    site.value = settings.name
     why.value = null
   } catch (error) {
     why.value = sayWhy(error)
@@ -35,7 +38,7 @@ const shown = computed(() =>
             .toLowerCase()
             .includes(text.value.trim().toLowerCase()),
         )
-        .filter(one => only.value === 'all' || one.next.weeks <= 8)
+        .filter(one => only.value === 'all' || (one.next !== null && one.next.weeks <= 8))
         .toSorted((a, b) => (worstFirst.value ? used(b) - used(a) : a.tag.localeCompare(b.tag))),
     }))
     .filter(area => area.machines.length),
@@ -54,7 +57,7 @@ function showAll() {
 <template>
   <div class="yard" :class="{ aside: chosen }">
     <header>
-      <h1>Thornmere works</h1>
+      <h1>{{ site }}</h1>
       <p class="soft">{{ summary }}</p>
       <label class="sr" for="filter">Filter</label>
       <input id="filter" v-model="text" class="field" type="search" placeholder="tag, kind, place…" />
@@ -73,7 +76,7 @@ function showAll() {
     <p v-if="why" class="why say" role="alert">{{ why }} <button class="btn" @click="load">Try again</button></p>
     <p v-else-if="loading" class="say soft">Looking round the yard…</p>
     <p v-else-if="!all.length" class="say">
-      There is no machine in the yard yet. Start with <code>./needler demo</code> to see one that is full.
+      There is no machine in the yard yet. Add one from the shell: <code>./needler machine add --help</code>.
     </p>
     <p v-else-if="!shown.length" class="say">
       Nothing in the yard fits that. <button class="btn" @click="showAll">Show all</button>

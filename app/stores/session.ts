@@ -1,11 +1,6 @@
 import { defineStore } from 'pinia'
-import type { Role } from '~~/core/job'
-
-export interface Person {
-  id: string
-  name: string
-  role: Role
-}
+import { WRITERS, type Role } from '~~/core/job/roles'
+import type { DoorAnswer, Person } from '~~/shared/answers'
 
 declare module '#auth-utils' {
   interface User {
@@ -19,20 +14,19 @@ declare module '#auth-utils' {
 export const useSessionStore = defineStore('session', () => {
   const { user, fetch: refresh } = useUserSession()
   const changing = ref(false)
-  const people = shallowRef<Person[]>([])
+  const door = shallowRef<DoorAnswer | null>(null)
 
   const person = computed(() => user.value as Person | null)
   const isLead = computed(() => person.value?.role === 'lead')
-  const mayWrite = computed(() => person.value !== null && person.value.role !== 'reader')
-
-  async function loadPeople() {
-    people.value = await $fetch<Person[]>('/api/sign-in')
+  const mayWrite = computed(() => person.value !== null && WRITERS.includes(person.value.role))
+  async function lookAtDoor() {
+    door.value = await $fetch<DoorAnswer>('/api/sign-in')
   }
 
   /** Null when the PIN was right, else the sentence that says why not. */
-  async function signIn(id: string, pin: string): Promise<string | null> {
+  async function signIn(id: string, pin: string, code: string): Promise<string | null> {
     try {
-      await $fetch('/api/sign-in', { method: 'POST', body: { person: id, pin } })
+      await $fetch('/api/sign-in', { method: 'POST', body: { person: id, pin, ...(code ? { code } : {}) } })
       await refresh()
       changing.value = false
       return null
@@ -44,8 +38,9 @@ export const useSessionStore = defineStore('session', () => {
   async function signOut() {
     await $fetch('/api/sign-out', { method: 'POST', body: {} })
     await refresh()
+    changing.value = false
     await navigateTo('/sign-in')
   }
 
-  return { person, people, changing, isLead, mayWrite, loadPeople, signIn, signOut }
+  return { person, door, changing, isLead, mayWrite, lookAtDoor, signIn, signOut }
 })

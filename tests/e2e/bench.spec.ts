@@ -89,7 +89,8 @@ test('wrong input is refused in words and keeps what was typed', async ({ page }
     .getByRole('region', { name: 'The step in view' })
     .getByRole('button', { name: 'Read', exact: true })
     .click()
-  // It looks shut but still answers, so that a touch says why.
+  // It looks shut but still answers, so that a touch says why; a moment after the card changed it rests.
+  await expect(page.locator('[data-test=confirm]')).not.toHaveAttribute('disabled', '')
   await page.locator('[data-test=confirm]').click({ force: true })
   await expect(page.getByRole('region', { name: 'The step in view' }).getByRole('alert')).toContainText(
     'First: Take off both bearing caps',
@@ -115,7 +116,8 @@ test('the last act is taken back, and an older reading corrected with a reason',
   await pad(page).locator('[data-test=keep]').click()
   await expect(pad(page).locator('[data-test=big]')).toContainText('0.15')
   await page.getByRole('button', { name: 'Ledger' }).click()
-  await expect(pad(page)).toContainText('Correction of: End float, as found. Dial foot had moved')
+  await expect(pad(page)).toContainText('Correction of: End float, as found: 0 and 0.12')
+  await expect(pad(page)).toContainText('now End float, as found: 0 and 0.15')
   await page.getByRole('link', { name: 'Record', exact: true }).click()
   await expect(page.getByRole('row', { name: /Dial foot had moved/ })).toBeVisible()
 })
@@ -178,4 +180,85 @@ test('a match-mark is seen from either end', async ({ page }) => {
   await expect(pad(page).getByRole('button', { name: '9', exact: true })).toHaveAttribute('aria-pressed', 'true')
   await pad(page).locator('[data-test=mark]').click()
   await expect(pad(page)).toContainText('at 3:00 seen from the drive end')
+})
+
+test('a press meant for what stood there before does nothing', async ({ page }) => {
+  await signIn(page)
+  await openJob(page, 'P-325', 'Planned')
+  const card = page.getByRole('region', { name: 'The step in view' })
+  await expect(card.getByRole('button', { name: 'Read', exact: true })).toBeEnabled()
+  // A tired double tap on the caution confirms nothing, and reads no other one.
+  await card.getByRole('button', { name: 'Read', exact: true }).dblclick()
+  await expect(page.locator('[data-step=isolate]')).toBeVisible()
+  await expect(page.locator('[data-test=confirm]')).toHaveText(/Done/)
+  await expect(page.locator('[data-test=confirm]')).toBeEnabled()
+  await page.locator('[data-test=confirm]').dblclick()
+  await expect(page.locator('[data-step=drain]')).toBeVisible()
+  // The second tap fell on another card, which rests.
+  await expect(page.getByLabel('Tray and gate')).toContainText('0off')
+  await page.locator('[data-test=who]').click()
+  await expect(page.getByRole('dialog', { name: 'Who is signing?' })).toBeVisible()
+  // Behind an open dialog the keys do nothing.
+  await page.keyboard.press('Enter')
+  await page.keyboard.press('u')
+  await page.keyboard.press('Escape')
+  await expect(page.locator('[data-step=drain]')).toBeVisible()
+})
+
+test('leaving a job before it has loaded leaves nothing behind', async ({ page }) => {
+  await signIn(page)
+  await openBench(page, 'P-310')
+  const address = page.url()
+  await page.goto('/bench')
+  const streams: string[] = []
+  page.on('request', request => request.url().includes('/stream') && streams.push(request.url()))
+  await page.route('**/api/jobs/*', async route => {
+    await new Promise(resolve => setTimeout(resolve, 1500))
+    await route.continue()
+  })
+  await page.goto(address)
+  await expect(page.getByText('Laying out the job')).toBeVisible()
+  await page.getByRole('link', { name: 'Yard', exact: true }).click()
+  await expect(page.getByRole('heading', { name: 'Thornmere works' })).toBeVisible()
+  await page.waitForTimeout(2500)
+  expect(streams).toEqual([])
+})
+
+test('what waited on the device and cannot be read is set aside in words', async ({ page }) => {
+  await signIn(page)
+  await openBench(page, 'P-310')
+  const id = page.url().split('/').at(-1)!
+  await page.evaluate(key => localStorage.setItem(`needler-outbox-${key}`, '[{"broken":'), id)
+  await page.reload()
+  await expect(page.getByText('could not be read. It is set aside, not lost')).toBeVisible()
+  expect(await page.evaluate(key => localStorage.getItem(`needler-outbox-${key}-damaged`), id)).toBe('[{"broken":')
+})
+
+test('a lead lets somebody sign in, and takes them out', async ({ page }) => {
+  await signIn(page, 'O. Hallam')
+  await page.getByRole('link', { name: 'People' }).click()
+  await page.getByLabel('Name of somebody new').fill('N. Newcome')
+  await page.getByRole('button', { name: 'Add' }).click()
+  await expect(page.locator('[data-test=said]')).toContainText(/The PIN of N. Newcome is \d{4}/)
+  const line = page.getByRole('listitem').filter({ hasText: 'N. Newcome' })
+  await line.getByRole('button', { name: 'Remove' }).click()
+  await line.getByRole('button', { name: 'Remove' }).click()
+  await expect(line).toContainText('taken out')
+  await line.getByRole('button', { name: 'Restore' }).click()
+  await expect(line.getByRole('button', { name: 'New PIN' })).toBeVisible()
+})
+
+test('a job is cancelled by a lead, in writing', async ({ page }) => {
+  await signIn(page, 'O. Hallam')
+  await openJob(page, 'P-311', 'Opened on the wrong pump')
+  await page.locator('[data-test=gate]').click()
+  await pad(page).getByRole('button', { name: 'Cancel the job' }).click()
+  await pad(page).getByRole('button', { name: 'Cancel the job' }).click()
+  await expect(pad(page).getByRole('alert')).toContainText('in writing')
+  await pad(page)
+    .getByLabel(/Why is the job cancelled/)
+    .fill('Wrong pump')
+  await pad(page).getByRole('button', { name: 'Cancel the job' }).click()
+  await expect(page.locator('[data-test=gate]')).toHaveText('Cancelled')
+  await openJob(page, 'P-311', 'The right one now')
 })

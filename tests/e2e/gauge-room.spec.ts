@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs'
 import { expect, test, type Page } from '@playwright/test'
-import { openJob, signIn } from './hands.ts'
+import { openJob, signIn, workUntil } from './hands.ts'
 
 /** Sums on their own: only what a person can see and touch. */
 const give = (page: Page) => page.getByRole('region', { name: 'What you give' })
@@ -308,6 +308,7 @@ test('pinned to a job: as the reading its sheet asks for, and as a note with its
   await signIn(page)
   await openJob(page, 'P-324', 'Planned')
   const bench = page.url()
+  await workUntil(page, 'found-float')
   await page.goto('/gauge-room/gauging?sum=end-float')
   // Figures of an example never come into a job.
   await expect(page.locator('[data-test=pin]')).toBeDisabled()

@@ -64,6 +64,11 @@ const VIEWS: Record<string, (page: Page) => Promise<void>> = {
   'gauge room, stack': async page => gaugeRoom(page, 'stacks?sum=stack'),
   'gauge room, contact': async page => gaugeRoom(page, 'sleeves?sum=contact'),
   'gauge room, marks': async page => gaugeRoom(page, 'marks?sum=mark-chain'),
+  'people': async page => {
+    await signIn(page, 'O. Hallam')
+    await page.goto('/people')
+    await expect(page.getByText('P. Moorcott')).toBeVisible()
+  },
   'record': async page => {
     await signIn(page)
     await openBench(page, 'P-214B')
@@ -106,7 +111,8 @@ for (const [name, visit] of Object.entries(VIEWS)) {
       expect(wide).toBeLessThanOrEqual(0)
       const small = await page.evaluate(() =>
         [...document.querySelectorAll<HTMLElement>('button, a.btn, input, select, textarea')].flatMap(one => {
-          const { width: w, height: h } = one.getBoundingClientRect()
+          // A choice list is pressed anywhere on its frame; the input in it only listens.
+          const { width: w, height: h } = (one.closest('.el-select__wrapper') ?? one).getBoundingClientRect()
           return w > 0 && h > 0 && (h < 43.5 || w < 43.5)
             ? [`${one.innerText || one.id || one.ariaLabel} ${Math.round(w)}×${Math.round(h)}`]
             : []

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { RowsField } from '~~/core/sums'
-import type { Text, Texts } from '~/composables/sumTexts'
+import type { Text, Texts } from '~/say/sumTexts'
 
 /** A short table to fill in: one row a part, reading or round. */
 const props = defineProps<{ id: string; field: RowsField; rows: Texts[] }>()

@@ -1,13 +1,14 @@
 <script setup lang="ts">
-import { toBase, UNITS, type UnitName } from '~~/core/quantity'
-import { MOMENT_WORDS } from '~~/core/job'
+import { loadJob, type Job } from '~/bench/job'
+import { fromBase, toBase, UNITS, type UnitName } from '~~/core/quantity'
+import { MOMENT_WORDS, unmetNeeds } from '~~/core/job'
 import type { Answer, AnySum } from '~~/core/sums'
 import type { OpenJob } from '~~/shared/answers'
 
 /** Pins a sum to an open job: as the reading a check of its sheet asks for, or as a note with its working. */
 const props = defineProps<{ sum: AnySum; answer: Answer; text: string }>()
 const emit = defineEmits<{ done: [] }>()
-const job = useJobStore()
+const job = shallowRef<Job | null>(null)
 const session = useSessionStore()
 const jobs = shallowRef<OpenJob[] | null>(null)
 const chosen = shallowRef<OpenJob | null>(null)
@@ -20,11 +21,18 @@ onMounted(async () => {
     why.value = sayWhy(error)
   }
 })
-onScopeDispose(() => chosen.value && job.close())
+let isLeft = false
+onScopeDispose(() => {
+  isLeft = true
+  job.value?.close()
+})
 async function choose(one: OpenJob) {
   why.value = null
   try {
-    await job.open(one.id)
+    const loaded = await loadJob(one.id)
+    if (isLeft) return loaded.close()
+    job.value?.close()
+    job.value = loaded
   } catch (error) {
     why.value = sayWhy(error)
     return
@@ -46,10 +54,13 @@ const reading = computed(() => {
   }
 })
 const wanted = computed(() =>
-  !reading.value || !job.view
+  !reading.value || !job.value
     ? []
-    : [...job.view.results.values()].flatMap(({ check, moment, missing }) => {
+    : [...job.value.view.results.values()].flatMap(({ check, moment, missing }) => {
+        // Only what can be read now: a reading belongs to a state its step can have.
+        const step = job.value!.plan.steps.get(check.at.find(at => at.moment === moment)!.step)!
         const fits =
+          unmetNeeds(job.value!.plan, job.value!.state, step).length === 0 &&
           check.kind === reading.value!.kind &&
           UNITS[check.unit].kind === reading.value!.unitKind &&
           reading.value!.tries.length >= (check.tries ?? 1) &&
@@ -59,7 +70,7 @@ const wanted = computed(() =>
 )
 function asReading({ check, moment, cell }: (typeof wanted.value)[number]) {
   const { tries, style } = reading.value!
-  why.value = job.act({
+  why.value = job.value!.act({
     kind: 'reading.taken',
     payload: {
       check: check.id,
@@ -67,7 +78,8 @@ function asReading({ check, moment, cell }: (typeof wanted.value)[number]) {
       ...(cell.station ? { station: cell.station } : {}),
       ...(cell.plane ? { plane: cell.plane } : {}),
       tries,
-      texts: tries.map(row => row.map(one => String(Number(one.toPrecision(8))))),
+      texts: tries.map(row => row.map(one => String(Number(fromBase(one, check.unit).toPrecision(12))))),
+      unit: check.unit,
       instrument: `Gauge room, ${props.sum.title.toLowerCase()}`.slice(0, 60),
       ...(style ? { style } : {}),
     },
@@ -76,7 +88,7 @@ function asReading({ check, moment, cell }: (typeof wanted.value)[number]) {
     said.value = `Pinned to job ${chosen.value!.number} as ${check.title.toLowerCase()}, ${MOMENT_WORDS[moment].toLowerCase()}.`
 }
 function asNote() {
-  why.value = job.act({ kind: 'note.written', payload: { text: props.text.slice(0, 1990) } })
+  why.value = job.value!.act({ kind: 'note.written', payload: { text: props.text.slice(0, 1990) } })
   if (!why.value) said.value = `Pinned to job ${chosen.value!.number} as a note.`
 }
 </script>
@@ -107,7 +119,7 @@ function asNote() {
         <strong>{{ chosen.tag }} {{ chosen.name }}</strong
         >, job {{ chosen.number }}
       </p>
-      <p v-if="wanted.length" class="soft">A reading this sheet still asks for:</p>
+      <p v-if="wanted.length" class="soft">A reading this sheet asks for now:</p>
       <ul>
         <li v-for="one in wanted" :key="one.key">
           <button class="btn" data-test="pin-reading" @click="asReading(one)">

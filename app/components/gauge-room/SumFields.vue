@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { AnySum, Field } from '~~/core/sums'
-import type { Text, Texts } from '~/composables/sumTexts'
+import type { Text, Texts } from '~/say/sumTexts'
 import type { UnitName } from '~~/core/quantity'
 
 /** What a sum takes: few large fields, parsed as they are typed. What has a usual value is said in one line, and opened to change it. */

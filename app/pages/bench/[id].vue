@@ -1,18 +1,27 @@
 <script setup lang="ts">
+import { loadJob, type Job } from '~/bench/job'
+
 const route = useRoute()
-const job = useJobStore()
+const job = shallowRef<Job | null>(null)
 const why = ref<string | null>(null)
+let isLeft = false
 
 async function open() {
   why.value = null
   try {
-    await job.open(String(route.params.id))
+    const loaded = await loadJob(String(route.params.id))
+    // Left before it had loaded: nothing of it stays behind.
+    if (isLeft) loaded.close()
+    else job.value = loaded
   } catch (error) {
     why.value = sayWhy(error)
   }
 }
 onMounted(open)
-onBeforeUnmount(job.close)
+onBeforeUnmount(() => {
+  isLeft = true
+  job.value?.close()
+})
 </script>
 
 <template>
@@ -20,8 +29,10 @@ onBeforeUnmount(job.close)
     {{ why }} <button class="btn" @click="open">Try again</button>{{ ' '
     }}<NuxtLink class="btn" to="/bench">To the bench list</NuxtLink>
   </p>
-  <p v-else-if="!job.plan" class="say soft">Laying out the job…</p>
-  <NuxtPage v-else />
+  <p v-else-if="!job" class="say soft">Laying out the job…</p>
+  <JobRoom v-else :job="job">
+    <NuxtPage />
+  </JobRoom>
 </template>
 
 <style scoped>

@@ -1,25 +1,15 @@
 <script setup lang="ts">
-import { lastAct } from '~~/core/job'
-
-const job = useJobStore()
-const bench = useBenchStore()
-const session = useSessionStore()
+const job = useJob()
+const bench = useBench()
 const said = ref<string | null>(null)
 const confirmStep = useTemplateRef<{ confirm: () => void }>('card')
+const inHand = computed(() => (bench.isDone ? [] : [...(bench.step?.removes ?? []), ...(bench.step?.fits ?? [])]))
 
-function undo() {
-  const last = session.person ? lastAct(job.folded.entries, session.person.id) : []
-  said.value = last.length
-    ? job.act(
-        ...last.map(one => ({
-          kind: 'entry.corrected' as const,
-          payload: { target: one.id, why: 'Taken back at once' },
-        })),
-      )
-    : 'There is nothing of yours to take back.'
+const undo = () => {
+  said.value = job.undo()
 }
 function lookAtOwed(kind: 'reading' | 'mark' | 'keep') {
-  const one = job.view?.owed.find(owed => owed.kind === kind)
+  const one = job.view.owed.find(owed => owed.kind === kind)
   if (one) bench.settle(one.settle)
 }
 useKeys({
@@ -40,20 +30,46 @@ watch(
 
 <template>
   <div class="bench">
-    <StationRail />
-    <ShaftLine />
-    <div v-if="said || job.refused.length" class="said" role="alert">
+    <StationRail
+      :about="job.about"
+      :stations="job.view.stations"
+      :now="bench.step?.station"
+      @open="bench.openStation"
+    />
+    <ShaftLine
+      :plan="job.plan"
+      :state="job.state"
+      :tray="job.view.tray.off"
+      :in-hand="inHand"
+      @open="part => bench.look({ to: 'part', part })"
+      @parts="bench.look({ to: 'parts' })"
+    />
+    <div v-if="said || job.refused.length || job.damaged" class="said" role="alert">
+      <p v-if="job.damaged">
+        What waited on this device to be sent could not be read. It is set aside, not lost: tell the office before the
+        browser's data is cleared.
+      </p>
       <p v-if="said">{{ said }} <button class="btn plain" @click="said = null">Close</button></p>
-      <p v-for="batch in job.refused" :key="batch.entries[0]!.id">
+      <p v-for="batch in job.refused" :key="batch.act">
         {{ batch.refused }} <button class="btn plain" @click="job.dismiss(batch)">Put aside</button>
       </p>
     </div>
     <div class="columns">
       <StepCard ref="card" />
       <BenchPad />
-      <OwedList />
+      <OwedList :owed="job.view.owed" :step="bench.step" @settle="bench.settle" />
     </div>
-    <TrayLine @undo="undo" />
+    <TrayLine
+      :job="job.id"
+      :tray="job.view.tray"
+      :gate="job.view.gate"
+      :ended="job.state.signed ? 'Signed' : job.state.cancelled ? 'Cancelled' : null"
+      :waiting="job.waiting.length"
+      :reached="job.reached"
+      @undo="undo"
+      @ledger="bench.look({ to: 'ledger' })"
+      @gate="bench.look({ to: 'gate' })"
+    />
   </div>
 </template>
 

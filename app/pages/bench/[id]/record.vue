@@ -1,12 +1,13 @@
 <script setup lang="ts">
-import { recordOf } from '~~/core/job'
+import { recordOf, recordTables, type Signed } from '~~/core/job'
 
-const job = useJobStore()
+const job = useJob()
 const { system } = useDisplay()
-const record = computed(() => recordOf(job.plan!, job.folded.entries, job.names, system.value))
-const about = computed(() => job.about!)
+const record = computed(() => recordOf(job.plan, job.folded.entries, job.names, system.value))
+const tables = computed(() => recordTables(record.value))
+const { about } = job
 const print = () => window.print()
-const by = (one: { who: string; when: string }) => `${one.who}, ${siteTime(one.when)}`
+const by = (one: Signed) => `${one.who}, ${one.role}, ${siteTime(one.when)}`
 </script>
 
 <template>
@@ -27,112 +28,18 @@ const by = (one: { who: string; when: string }) => `${one.who}, ${siteTime(one.w
       <p class="soft">{{ record.notice }} Needler records what was done; it does not certify the machine as safe.</p>
       <p><strong>Reported:</strong> {{ record.complaint || 'nothing' }}</p>
       <p v-if="record.signed" class="signed">
-        <VerdictMark verdict="Holds" :word="false" /> Signed by {{ by(record.signed) }}. Complaint cured:
-        {{ record.signed.cured }}.<template v-if="record.signed.cause"> Cause: {{ record.signed.cause }}.</template>
+        Signed by {{ by(record.signed) }}. Complaint cured: {{ record.signed.cured }}.<template
+          v-if="record.signed.cause"
+        >
+          Cause: {{ record.signed.cause }}.</template
+        >
+      </p>
+      <p v-else-if="record.cancelled" class="why">
+        Cancelled by {{ by(record.cancelled) }}: {{ record.cancelled.why }}.
       </p>
       <p v-else class="why">Not signed: the job is still open.</p>
     </header>
-    <RecordTable
-      v-slot="{ row }"
-      title="As found and as left"
-      :heads="['Check', 'As found', 'As left', 'Change', 'Moved']"
-      :rows="record.compared"
-    >
-      <th scope="row">{{ row.title }}</th>
-      <td class="figures">{{ row.found }}</td>
-      <td class="figures">{{ row.left }}</td>
-      <td class="figures">{{ row.change }}</td>
-      <td>{{ row.moved }}</td>
-    </RecordTable>
-    <RecordTable
-      v-slot="{ row }"
-      title="Readings"
-      :heads="['Check', 'Value', 'Held against', 'Verdict and working']"
-      :rows="record.readings"
-    >
-      <th scope="row">
-        {{ row.title }}<small>{{ row.moment }}</small>
-      </th>
-      <td class="figures">{{ row.value }}</td>
-      <td>
-        <span class="figures">{{ row.limits }}</span>
-        <small>{{ row.source }}</small>
-      </td>
-      <td>
-        <VerdictMark :verdict="row.verdict" />
-        <small v-if="row.consequence">{{ row.consequence }}</small>
-        <details>
-          <summary>Working</summary>
-          <ol class="figures">
-            <li v-for="(line, i) in row.working" :key="i">{{ line.what }}: {{ line.sum }} = {{ line.gives }}</li>
-          </ol>
-        </details>
-      </td>
-    </RecordTable>
-    <RecordTable
-      v-slot="{ row }"
-      title="Parts"
-      :heads="['Item', 'Part', 'Off', 'Kept', 'Decided', 'Went back']"
-      :rows="record.parts"
-    >
-      <td class="figures">{{ row.item }}</td>
-      <th scope="row">{{ row.name }}</th>
-      <td class="figures">{{ row.cameOff }}</td>
-      <td>{{ row.kept }}</td>
-      <td>{{ row.decision }}</td>
-      <td>{{ row.wentBack }}</td>
-    </RecordTable>
-    <RecordTable v-slot="{ row }" title="Marks" :heads="['Mark', 'Where', 'Made as', 'At build']" :rows="record.marks">
-      <th scope="row">{{ row.title }}</th>
-      <td>{{ row.where }}</td>
-      <td>{{ row.carrier }}</td>
-      <td>{{ row.met }}</td>
-    </RecordTable>
-    <RecordTable
-      v-slot="{ row }"
-      title="Joints"
-      :heads="['Joint', 'Wanted', 'Last pass, N·m by bolt', 'Verdict']"
-      :rows="record.joints"
-    >
-      <th scope="row">{{ row.title }}</th>
-      <td>{{ row.wanted }}</td>
-      <td class="figures">{{ row.torques }}</td>
-      <td><VerdictMark :verdict="row.verdict" /></td>
-    </RecordTable>
-    <RecordTable
-      v-for="[title, rows] in [
-        ['Concessions', record.concessions],
-        ['Evidence lost', record.lost],
-        ['Corrections', record.corrections],
-      ] as const"
-      :key="title"
-      v-slot="{ row }"
-      :title="title"
-      :heads="['What', 'Why']"
-      :rows="rows"
-    >
-      <th scope="row">{{ row.what }}</th>
-      <td>{{ row.why }}</td>
-    </RecordTable>
-    <RecordTable v-slot="{ row }" title="Findings" :heads="['Part', 'Finding', 'Where']" :rows="record.findings">
-      <th scope="row">{{ row.part }}</th>
-      <td>{{ row.finding }}</td>
-      <td>{{ row.where }}</td>
-    </RecordTable>
-    <section v-if="record.notes.length">
-      <h2>Notes</h2>
-      <ul>
-        <li v-for="(one, i) in record.notes" :key="i">
-          {{ one.text }} <small class="soft">{{ by(one) }}</small>
-        </li>
-      </ul>
-    </section>
-    <RecordTable v-slot="{ row }" title="Steps" :heads="['Station', 'Step']" :rows="record.steps">
-      <td>{{ row.station }}</td>
-      <th scope="row">
-        {{ row.title }}<small v-if="row.skipped">left out: {{ row.skipped }}</small>
-      </th>
-    </RecordTable>
+    <RecordTable v-for="table in tables" :key="table.title" :table="table" />
   </article>
 </template>
 
@@ -180,7 +87,7 @@ section {
   border-top: 1px solid var(--line);
   vertical-align: top;
 }
-.record :deep(tbody th) {
+.record :deep(tbody td:first-child) {
   font-weight: 500;
 }
 .record :deep(thead th) {
@@ -188,10 +95,10 @@ section {
   border-top: 2px solid var(--ink);
 }
 .record :deep(td.figures) {
-  white-space: nowrap;
   font-size: 15px;
 }
 .record :deep(small) {
+  font-family: var(--words);
   display: block;
   font-size: 15px;
   color: var(--soft);

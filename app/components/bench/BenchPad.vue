@@ -1,0 +1,56 @@
+<script setup lang="ts">
+/** The middle of the bench: turned to whatever is being measured, marked, fitted, pulled, decided or asked about. */
+const bench = useBench()
+const focus = computed(() => bench.focus)
+/** A reading leaves by its own button; everything else by the cross. */
+const pad = useTemplateRef<HTMLElement>('pad')
+// On a narrow screen the pad may lie out of sight of what was touched.
+watch(
+  () => bench.chosenFocus,
+  at => at && nextTick(() => pad.value?.scrollIntoView({ block: 'nearest' })),
+)
+</script>
+
+<template>
+  <section ref="pad" class="card pad" aria-label="Gauge pad">
+    <button
+      v-if="bench.chosenFocus && focus?.to !== 'reading'"
+      class="btn plain back"
+      aria-label="Back to the step"
+      @click="bench.look(null)"
+    >
+      ✕
+    </button>
+    <GaugePad
+      v-if="focus?.to === 'reading'"
+      :key="`${focus.check} ${focus.moment}`"
+      :check="focus.check"
+      :moment="focus.moment"
+    />
+    <MarkPad v-else-if="focus?.to === 'mark'" :key="focus.mate" :mate="focus.mate" />
+    <JointPad v-else-if="focus?.to === 'joint'" :key="focus.joint" :joint="focus.joint" />
+    <FitPad v-else-if="focus?.to === 'fit'" :key="focus.step" :step="focus.step" />
+    <DecidePad v-else-if="focus?.to === 'decide'" />
+    <PartPad v-else-if="focus?.to === 'part'" :key="focus.part" :part="focus.part" />
+    <PartsPad v-else-if="focus?.to === 'parts'" />
+    <GatePad v-else-if="focus?.to === 'gate'" />
+    <LedgerPad v-else-if="focus?.to === 'ledger'" />
+    <StepPad v-else />
+  </section>
+</template>
+
+<style scoped>
+.pad {
+  position: relative;
+  padding: 12px 16px;
+  display: flex;
+  flex-direction: column;
+  min-height: 0;
+}
+.back {
+  position: absolute;
+  right: 4px;
+  top: 4px;
+  z-index: 1;
+}
+</style>

@@ -1,0 +1,144 @@
+<script setup lang="ts">
+import { CHOICES, partState, readingKey, type Choice } from '~~/core/job'
+
+/** Every part that is off: the readings propose, the technician decides, always-new parts decide themselves. */
+const job = useJob()
+const why = ref<string | null>(null)
+const rows = computed(() =>
+  [...job.plan.parts.values()].flatMap(one => {
+    const now = partState(job.state, one.ref)
+    if (now.where !== 'off') return []
+    // What was found of it, also where a new one is in hand already.
+    const bad = job.plan.sheet.checks.find(
+      check =>
+        check.of[0] === one.ref && job.view.results.get(readingKey(check.id, 'inspect'))?.judgement.verdict === 'Out',
+    )
+    return [
+      {
+        ...one,
+        now,
+        bad,
+        proposal: bad ? ('renew' as const) : ('reuse' as const),
+        always: one.part.renewal === 'always',
+        choice: one.part.renewal === 'always' ? ('renew' as const) : now.decision?.choice,
+      },
+    ]
+  }),
+)
+const open = computed(() => rows.value.filter(one => !one.choice))
+const toFetch = computed(() => rows.value.filter(one => one.choice === 'renew' && !one.now.renewed))
+const sourceOf = (kit?: string) => job.plan.sheet.kits.find(one => one.id === kit)?.name ?? 'stock'
+const resting = useRest(() => rows.value.map(one => one.ref).join())
+const back = (part: string) => {
+  why.value = job.act({ kind: 'part.returned', payload: { part } })
+}
+const decide = (parts: string[], choice: Choice, reason?: string) => {
+  why.value = job.act({ kind: 'part.decided', payload: { parts, choice, ...(reason ? { why: reason } : {}) } })
+}
+function proposeAll() {
+  const good = open.value.filter(one => one.proposal === 'reuse').map(one => one.ref)
+  if (good.length) decide(good, 'reuse')
+  for (const one of open.value) decide([one.ref], 'renew', `${one.bad!.title} is out`)
+}
+function fetchAll() {
+  why.value = job.act(
+    ...toFetch.value.map(one => ({
+      kind: 'part.renewed' as const,
+      payload: { part: one.ref, from: sourceOf(one.part.kit) },
+    })),
+  )
+}
+</script>
+
+<template>
+  <PadFrame title="Decide" :why="why">
+    <p class="soft">{{ counted(open.length, 'part') }} to decide, {{ toFetch.length }} new to take.</p>
+    <div class="acts">
+      <button v-if="open.length" class="btn" data-test="propose" :disabled="resting" @click="proposeAll">
+        Take the proposals for the rest
+      </button>
+      <button v-if="toFetch.length" class="btn" data-test="fetch" :disabled="resting" @click="fetchAll">
+        Take the {{ toFetch.length }} new parts
+      </button>
+    </div>
+    <ul tabindex="0" aria-label="Parts to decide">
+      <li v-for="one in rows" :key="one.ref">
+        <div class="name">
+          <strong>{{ one.name }}</strong>
+          <small v-if="one.always" class="soft">Always new: {{ one.part.renewalWhy }}</small>
+          <small v-else-if="one.bad" class="why">{{ one.bad.title }} is out: renew</small>
+          <small v-if="one.choice === 'renew'" class="soft">{{
+            one.now.renewed
+              ? `New one taken from ${one.now.renewed.from}`
+              : one.part.kit
+                ? `In the ${sourceOf(one.part.kit).toLowerCase()}`
+                : 'Not in a kit: from stock'
+          }}</small>
+          <button
+            v-if="(one.choice === 'send out' || one.choice === 'rework') && !one.now.returned"
+            class="btn"
+            @click="back(one.ref)"
+          >
+            It is back
+          </button>
+        </div>
+        <div v-if="!one.always" class="choices" role="group" :aria-label="one.name">
+          <button
+            v-for="choice in CHOICES"
+            :key="choice"
+            class="btn"
+            :class="{ on: one.choice === choice, hint: !one.choice && one.proposal === choice }"
+            :aria-pressed="one.choice === choice"
+            @click="decide([one.ref], choice)"
+          >
+            {{ choice }}
+          </button>
+        </div>
+      </li>
+    </ul>
+  </PadFrame>
+</template>
+
+<style scoped>
+.acts {
+  display: flex;
+  gap: 8px;
+  flex-wrap: wrap;
+}
+li {
+  display: flex;
+  justify-content: space-between;
+  gap: 10px;
+  align-items: center;
+  border-top: 1px solid var(--line);
+  padding: 5px 0;
+  flex-wrap: wrap;
+}
+.name {
+  flex: 1 1 150px;
+}
+.name strong {
+  font: 600 18px var(--heads);
+  display: block;
+}
+small {
+  display: block;
+  font-size: 15px;
+}
+.choices {
+  display: flex;
+  gap: 5px;
+}
+.choices .btn {
+  padding: 0 9px;
+  min-height: 44px;
+  font-size: 16px;
+}
+.choices .on {
+  background: #1f3a68;
+  color: #fff;
+}
+.choices .hint {
+  border-bottom: 4px solid var(--brass);
+}
+</style>

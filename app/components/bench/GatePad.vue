@@ -1,0 +1,217 @@
+<script setup lang="ts">
+import { STATION_WORDS, type Obligation } from '~~/core/job'
+import { STATIONS } from '~~/core/sheet'
+
+/** The one gate: everything that must still be true, or the way through. */
+const job = useJob()
+const bench = useBench()
+const session = useSessionStore()
+const may = useMay()
+const gate = computed(() => job.view.gate)
+const resting = useRest(() => `${gate.value.guards} ${gate.value.open}`)
+const groups = computed(() =>
+  STATIONS.map(station => [station, gate.value.reasons.filter(one => one.station === station)] as const).filter(
+    ([, list]) => list.length,
+  ),
+)
+const conceding = ref<Obligation | null>(null)
+const reason = ref('')
+const why = ref<string | null>(null)
+const cured = ref<'yes' | 'no' | 'not known yet' | null>(null)
+const cause = useLocalStorage(`needler-cause-${job.id}`, '')
+
+function concede() {
+  why.value = reason.value.trim()
+    ? job.act({ kind: 'concession.given', payload: { of: conceding.value!.id, why: reason.value.trim() } })
+    : 'A concession is given in writing: say why.'
+  if (why.value) return
+  conceding.value = null
+  reason.value = ''
+}
+const cancelling = ref(false)
+function cancel() {
+  why.value = reason.value.trim()
+    ? job.act({ kind: 'job.cancelled', payload: { why: reason.value.trim() } })
+    : 'A job is cancelled in writing: say why.'
+  if (why.value) return
+  cancelling.value = false
+  reason.value = ''
+}
+function leave() {
+  conceding.value = null
+  cancelling.value = false
+  why.value = null
+}
+function sign() {
+  why.value = cured.value
+    ? job.act({
+        kind: 'job.signed',
+        payload: { cured: cured.value, ...(cause.value.trim() ? { cause: cause.value.trim() } : {}) },
+      })
+    : 'Say whether the complaint is cured.'
+}
+</script>
+
+<template>
+  <PadFrame data-test="gate-pad" :why="why">
+    <template #title>
+      {{
+        job.isClosed
+          ? job.state.signed
+            ? 'Signed and handed back'
+            : 'Cancelled'
+          : gate.open
+            ? gate.guards === 'cover'
+              ? 'The gate is open: the case may close'
+              : 'The gate is open: sign the record'
+            : `Gate shut before the ${gate.guards}: ${counted(gate.reasons.length, 'reason')}`
+      }}
+    </template>
+    <template v-if="job.isClosed">
+      <p v-if="job.state.signed">
+        By {{ job.names.get(job.state.signed.by) }}, {{ job.state.signed.role }}, {{ siteTime(job.state.signed.at) }}.
+        Complaint cured: {{ job.state.signed.cured }}.
+      </p>
+      <p v-else-if="job.state.cancelled">
+        By {{ job.names.get(job.state.cancelled.by) }}, {{ job.state.cancelled.role }},
+        {{ siteTime(job.state.cancelled.at) }}: {{ job.state.cancelled.why }}.
+      </p>
+      <NuxtLink class="btn now" :to="`/bench/${job.id}/record`">Open the record</NuxtLink>
+    </template>
+    <form v-else-if="cancelling" class="sign" @submit.prevent="cancel">
+      <label class="label" for="cancel">Why is the job cancelled? It stays on the record, and ends here.</label>
+      <textarea id="cancel" v-model="reason" class="field" rows="3" maxlength="400" />
+      <div class="row">
+        <button class="btn danger" type="submit">Cancel the job</button>
+        <button class="btn" type="button" @click="leave">Leave it</button>
+      </div>
+    </form>
+    <form v-else-if="gate.open && gate.guards === 'hand-back'" class="sign" @submit.prevent="sign">
+      <p><strong>Reported:</strong> {{ job.state.opened?.payload.complaint || 'nothing' }}</p>
+      <fieldset>
+        <legend class="label">Is it cured?</legend>
+        <div class="row">
+          <button
+            v-for="answer in ['yes', 'no', 'not known yet'] as const"
+            :key="answer"
+            type="button"
+            class="btn"
+            :class="{ on: cured === answer }"
+            :aria-pressed="cured === answer"
+            @click="cured = answer"
+          >
+            {{ answer }}
+          </button>
+        </div>
+      </fieldset>
+      <label class="label" for="cause">What caused it?</label>
+      <textarea id="cause" v-model="cause" class="field" rows="2" maxlength="400" />
+      <p class="soft">
+        The record says what was done. It does not certify the machine as safe; that stays with your site's own
+        procedure.
+      </p>
+      <button v-if="may('job.signed')" class="btn now" data-test="sign" type="submit" :disabled="resting">
+        Sign as {{ session.person?.name }}
+      </button>
+      <button v-else class="btn" type="button" @click="session.changing = true">
+        A lead signs: change who is here
+      </button>
+    </form>
+    <template v-else-if="gate.open">
+      <p>Everything that had to be true before the cover is.</p>
+      <button class="btn now" @click="bench.choose(job.plan.closing!.step.id)">
+        {{ job.plan.closing!.step.title }}
+      </button>
+    </template>
+    <form v-else-if="conceding" class="sign" @submit.prevent="concede">
+      <p>
+        <strong>{{ conceding.what }}</strong>. {{ conceding.why }}.
+      </p>
+      <label class="label" for="concession">Why may it pass? The concession stays on the record.</label>
+      <textarea id="concession" v-model="reason" class="field" rows="3" maxlength="400" />
+      <div class="row">
+        <button class="btn now" type="submit">Give the concession</button>
+        <button class="btn" type="button" @click="leave">Leave it</button>
+      </div>
+    </form>
+    <div v-else class="scroll" tabindex="0" role="group" aria-label="Reasons">
+      <section v-for="[station, list] in groups" :key="station">
+        <h3>{{ STATION_WORDS[station] }}</h3>
+        <ul>
+          <li v-for="one in list" :key="one.key">
+            <VerdictMark
+              :verdict="['out', 'wrong way', 'wrong place'].includes(one.kind) ? 'Out' : 'Open'"
+              :word="false"
+            />
+            <span
+              >{{ one.what }}<small v-if="one.kind !== 'step'" class="soft">{{ one.why }}</small>
+            </span>
+            <button v-if="may('concession.given') && one.kind !== 'step'" class="btn" @click="conceding = one">
+              Concede
+            </button>
+            <button class="btn" @click="bench.settle(one.settle)">Go</button>
+          </li>
+        </ul>
+      </section>
+    </div>
+    <button
+      v-if="may('job.cancelled') && !job.isClosed && !cancelling && !conceding && !job.view.tray.off.length"
+      class="btn end"
+      @click="cancelling = true"
+    >
+      Cancel the job
+    </button>
+  </PadFrame>
+</template>
+
+<style scoped>
+h3 {
+  font-size: 18px;
+  padding: 8px 0 2px;
+  color: var(--blue-ink);
+}
+.scroll {
+  overflow: auto;
+  flex: 1 1 0;
+  min-height: 260px;
+}
+li {
+  display: flex;
+  gap: 10px;
+  align-items: center;
+  border-top: 1px solid var(--line);
+  padding: 3px 0;
+}
+li > span:nth-child(2) {
+  flex: 1;
+}
+small {
+  display: block;
+  font-size: 15px;
+}
+li .btn {
+  min-height: 44px;
+  padding: 0 14px;
+}
+.sign {
+  display: grid;
+  gap: 9px;
+}
+fieldset {
+  border: 0;
+  margin: 0;
+  padding: 0;
+}
+.row {
+  display: flex;
+  gap: 8px;
+  flex-wrap: wrap;
+}
+.row .on {
+  background: #1f3a68;
+  color: #fff;
+}
+.end {
+  align-self: flex-start;
+}
+</style>

@@ -1,0 +1,37 @@
+<script setup lang="ts">
+/** What every pad has: a heading, its body, and the sentence that refused the last press. */
+defineProps<{ title?: string; why?: string | null }>()
+</script>
+
+<template>
+  <div class="frame">
+    <h2>
+      <slot name="title">{{ title }}</slot>
+    </h2>
+    <slot />
+    <p v-if="why" class="why" role="alert">{{ why }}</p>
+  </div>
+</template>
+
+<style scoped>
+.frame {
+  display: flex;
+  flex-direction: column;
+  gap: 8px;
+  flex: 1;
+  min-height: 0;
+}
+h2 {
+  font-size: 22px;
+  padding-right: 44px;
+}
+.frame > :deep(ul),
+.frame > :deep(ol) {
+  overflow: auto;
+  flex: 1 1 0;
+  min-height: 250px;
+}
+.frame :deep(li) {
+  border-top: 1px solid var(--line);
+}
+</style>

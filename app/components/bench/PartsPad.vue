@@ -1,0 +1,24 @@
+<script setup lang="ts">
+import { partState } from '~~/core/job'
+
+const job = useJob()
+const bench = useBench()
+const text = ref('')
+const rows = computed(() =>
+  [...job.plan.parts.values()]
+    .filter(one => `${one.part.item} ${one.name}`.toLowerCase().includes(text.value.trim().toLowerCase()))
+    .map(one => ({ ...one, now: partState(job.state, one.ref) })),
+)
+</script>
+
+<template>
+  <PadFrame title="All parts">
+    <label class="sr" for="part-filter">Filter the parts</label>
+    <input id="part-filter" v-model="text" class="field" type="search" placeholder="item or name" />
+    <ul tabindex="0" aria-label="Parts">
+      <li v-for="one in rows" :key="one.ref">
+        <PartRow :one="one" :says="whereIs(one.part, one.now)" @open="bench.look({ to: 'part', part: one.ref })" />
+      </li>
+    </ul>
+  </PadFrame>
+</template>

@@ -1,0 +1,285 @@
+<script setup lang="ts">
+import { partState, type JobState, type TrayItem } from '~~/core/job'
+import type { Plan, Ref } from '~~/core/sheet'
+
+/** The machine along its own axis, drawn from sheet data: on solid, off ghosted with its part in the tray, back solid again. */
+const props = defineProps<{ plan: Plan; state: JobState; tray: TrayItem[]; inHand: readonly Ref[] }>()
+const emit = defineEmits<{ open: [part: Ref]; parts: [] }>()
+
+/** Radii are drawn shorter than lengths: the section is a plan of what lies where, not a drawing to scale. */
+const RADIAL = 0.74
+const CENTRE = 92
+const LEFT = 25
+const WIDTH = 920
+const next = computed(() => new Set(props.inHand))
+const hatch = { bearing: 'blue', ring: 'blue', sleeve: 'blue', spring: 'blue', shaft: 'plain' } as Record<
+  string,
+  string
+>
+
+const drawn = computed(() =>
+  [...props.plan.parts.values()]
+    .filter(one => one.geometry)
+    .map(one => {
+      const { from, to, bore, outside, side = 'both' } = one.geometry!
+      const [inner, outer] = [(bore / 2) * RADIAL, (outside / 2) * RADIAL]
+      const upper = { x: from + LEFT, y: CENTRE - outer, width: to - from, height: outer - inner }
+      const lower = { ...upper, y: CENTRE + inner }
+      const whole = { ...upper, height: outer * 2 }
+      return {
+        ...one,
+        rects: bore === 0 ? [whole] : [...(side === 'lower' ? [] : [upper]), ...(side === 'upper' ? [] : [lower])],
+        now: partState(props.state, one.ref),
+        next: next.value.has(one.ref),
+        hatch: hatch[one.part.kind] ?? 'grey',
+      }
+    })
+    .sort((a, b) =>
+      a.part.kind === 'shaft' ? -1 : b.part.kind === 'shaft' ? 1 : b.geometry!.outside - a.geometry!.outside,
+    ),
+)
+
+/** The part in hand is named; with several, the outermost one speaks for them. */
+const named = computed(() => {
+  const [first, ...more] = drawn.value.filter(one => one.next).sort((a, b) => b.geometry!.outside - a.geometry!.outside)
+  return first
+    ? {
+        text: more.length ? `${first.name} and ${more.length} more` : first.name,
+        x: (first.geometry!.from + first.geometry!.to) / 2 + LEFT,
+        to: CENTRE - (first.geometry!.outside / 2) * RADIAL,
+      }
+    : null
+})
+</script>
+
+<template>
+  <div class="line">
+    <svg
+      class="section"
+      :viewBox="`0 0 ${WIDTH} 176`"
+      role="img"
+      :aria-label="`Section of the ${plan.sheet.title}, ${tray.length} parts off`"
+    >
+      <defs>
+        <pattern
+          v-for="[id, fill, stroke, turn] in [
+            ['grey', '--metal', '--hatch', 45],
+            ['blue', '--metal-blue', '--blue-ink', -45],
+            ['now', '--brass-wash', '--brass', -45],
+          ]"
+          :id="`hatch-${id}`"
+          :key="id"
+          width="7"
+          height="7"
+          patternUnits="userSpaceOnUse"
+          :patternTransform="`rotate(${turn})`"
+        >
+          <rect width="7" height="7" :style="{ fill: `var(${fill})` }" />
+          <path d="M0 0 V7" :style="{ stroke: `var(${stroke})` }" stroke-width="1.3" />
+        </pattern>
+      </defs>
+      <g v-for="one in drawn" :key="one.ref" class="part" @click="emit('open', one.ref)">
+        <g v-if="one.now.where === 'off'">
+          <rect v-for="(rect, i) in one.rects" :key="i" v-bind="rect" class="ghost" :class="{ next: one.next }" />
+        </g>
+        <g class="metal" :class="{ away: one.now.where === 'off' }">
+          <rect
+            v-for="(rect, i) in one.rects"
+            :key="i"
+            v-bind="rect"
+            :class="{ next: one.next }"
+            :style="{
+              fill: one.next ? 'url(#hatch-now)' : one.hatch === 'plain' ? 'var(--steel)' : `url(#hatch-${one.hatch})`,
+            }"
+          />
+        </g>
+        <path
+          v-if="one.now.fitted?.as === 'new'"
+          class="new"
+          :d="`M${(one.geometry!.from + one.geometry!.to) / 2 + LEFT} ${CENTRE - (one.geometry!.outside / 2) * RADIAL - 3} l-5 -8 h10 z`"
+        >
+          <title>New</title>
+        </path>
+        <title>{{ one.name }}</title>
+      </g>
+      <path class="axis" :d="`M${LEFT} ${CENTRE} H${880 + LEFT}`" />
+      <g v-if="named" class="name">
+        <path :d="`M${named.x} 17 V${named.to}`" />
+        <text :x="Math.min(800, Math.max(120, named.x))" y="13" text-anchor="middle">{{ named.text }}</text>
+      </g>
+      <text class="ends" x="8" y="172">{{ plan.sheet.ends.left }}</text>
+      <text class="ends" :x="WIDTH - 6" y="172" text-anchor="end">{{ plan.sheet.ends.right }}</text>
+    </svg>
+    <section class="tray" aria-label="Tray, last off first">
+      <div class="head">
+        <h2>Tray <small class="soft">last off first</small></h2>
+        <button class="btn" @click="emit('parts')">All parts</button>
+      </div>
+      <ul tabindex="0" aria-label="Parts in the tray">
+        <li v-for="one in tray" :key="one.ref">
+          <PartRow
+            :one="one"
+            :number="one.now.order"
+            :says="whereIs(one.part, one.now)"
+            @open="emit('open', one.ref)"
+          />
+        </li>
+        <li v-if="!tray.length" class="soft none">Everything is on the machine.</li>
+      </ul>
+    </section>
+  </div>
+</template>
+
+<style scoped>
+.line {
+  display: grid;
+  grid-template-columns: 1fr 330px;
+  gap: 12px;
+  padding: 6px 16px;
+  border-bottom: 1px solid var(--line);
+  background: color-mix(in srgb, var(--chalk) 55%, var(--ground));
+}
+.section {
+  width: 100%;
+  height: clamp(160px, 20vh, 280px);
+}
+.part {
+  cursor: pointer;
+}
+.metal {
+  transition:
+    transform 0.45s ease,
+    opacity 0.45s ease;
+}
+.metal rect {
+  stroke: var(--outline);
+  stroke-width: 1.1;
+}
+.metal rect.next {
+  stroke: var(--brass-ink);
+  stroke-width: 2;
+}
+.metal.away {
+  transform: translate(120px, -40px);
+  opacity: 0;
+  pointer-events: none;
+}
+.ghost {
+  fill: transparent;
+  stroke: var(--steel-ink);
+  stroke-dasharray: 4 4;
+}
+.ghost.next {
+  stroke: var(--brass-ink);
+  stroke-width: 2;
+}
+.new {
+  fill: var(--brass);
+  stroke: var(--brass-ink);
+}
+.axis {
+  stroke: var(--blue-ink);
+  stroke-dasharray: 18 4 4 4;
+  fill: none;
+  pointer-events: none;
+}
+.name {
+  pointer-events: none;
+}
+.name path {
+  stroke: var(--brass-ink);
+}
+.name text {
+  paint-order: stroke;
+  stroke: var(--ground);
+  stroke-width: 4px;
+  font: 600 16px var(--heads);
+  fill: var(--brass-ink);
+}
+.ends {
+  font: 500 15px var(--heads);
+  fill: var(--soft);
+}
+.tray {
+  background: var(--steel);
+  border: 1px solid var(--line);
+  border-radius: 4px;
+  padding: 4px 6px 6px;
+  display: flex;
+  flex-direction: column;
+  height: clamp(160px, 20vh, 280px);
+}
+.head {
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+  padding-bottom: 4px;
+}
+.head .btn {
+  min-height: 44px;
+  padding: 0 12px;
+  font-size: 16px;
+}
+h2 {
+  font-size: 17px;
+  padding: 0 2px;
+}
+h2 small {
+  font: 400 15px var(--words);
+}
+.tray ul {
+  overflow-y: auto;
+  flex: 1;
+  display: grid;
+  gap: 3px;
+  align-content: start;
+}
+.tray li button {
+  width: 100%;
+  min-height: 44px;
+  border: 1px solid var(--line);
+  border-radius: 3px;
+  background: var(--chalk);
+  display: grid;
+  grid-template-columns: 34px 1fr auto;
+  gap: 8px;
+  align-items: center;
+  padding: 0 10px 0 0;
+  text-align: left;
+  cursor: pointer;
+  font: 500 16px var(--heads);
+}
+.no {
+  background: #1f3a68;
+  color: #fff;
+  align-self: stretch;
+  display: grid;
+  place-items: center;
+  border-radius: 2px 0 0 2px;
+  font-size: 15px;
+}
+.what {
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.none {
+  padding: 8px 2px;
+}
+@media (max-width: 1100px) {
+  .line {
+    grid-template-columns: 1fr 250px;
+  }
+}
+@media (max-width: 900px) {
+  .line {
+    grid-template-columns: 1fr;
+  }
+  .section {
+    height: auto;
+  }
+  .tray {
+    height: 190px;
+  }
+}
+</style>

@@ -1,0 +1,106 @@
+<script setup lang="ts">
+import type { Gate, Tray } from '~~/core/job'
+
+/** Where everything that came off is, what waits to be sent, and the gate with why it is shut. */
+const props = defineProps<{
+  job: string
+  tray: Tray
+  gate: Gate
+  /** How the job ended, once it has. */
+  ended: 'Signed' | 'Cancelled' | null
+  waiting: number
+  reached: boolean
+}>()
+defineEmits<{ undo: []; ledger: []; gate: [] }>()
+const sent = computed(() =>
+  props.waiting
+    ? props.reached
+      ? 'sending'
+      : `${props.waiting} waiting`
+    : props.reached
+      ? 'all sent'
+      : 'not connected',
+)
+const gateSays = computed(() => {
+  const { open, guards, reasons } = props.gate
+  if (props.ended) return props.ended
+  if (!open) return `Gate shut: ${counted(reasons.length, 'reason')}`
+  return guards === 'cover' ? 'Gate open: close the case' : 'Gate open: sign'
+})
+</script>
+
+<template>
+  <footer class="tray" aria-label="Tray and gate">
+    <span>
+      <b class="figures">{{ tray.off.length }}</b>off</span
+    >
+    <span>
+      <b class="figures">{{ tray.bags }}</b>{{ tray.bags === 1 ? 'bag' : 'bags' }}</span
+    >
+    <span>
+      <b class="figures">{{ tray.sentOut }}</b>sent out</span
+    >
+    <span :class="{ lost: tray.notAccountedFor }">
+      <b class="figures">{{ tray.notAccountedFor }}</b>not accounted for</span
+    >
+    <span class="sent" data-test="sent">{{ sent }}</span>
+    <span class="acts">
+      <button class="btn" @click="$emit('undo')">Undo <kbd>u</kbd></button>
+      <button class="btn" @click="$emit('ledger')">Ledger</button>
+      <NuxtLink class="btn" :to="`/bench/${job}/record`">Record</NuxtLink>
+      <button class="btn gate" :class="{ open: gate.open }" data-test="gate" @click="$emit('gate')">
+        {{ gateSays }}
+      </button>
+    </span>
+  </footer>
+</template>
+
+<style scoped>
+.tray {
+  position: sticky;
+  bottom: 0;
+  background: var(--tray);
+  color: var(--on-tray);
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 6px 22px;
+  padding: 5px 16px;
+  font: 500 18px var(--heads);
+  min-height: 56px;
+  z-index: 2;
+}
+b {
+  font-weight: 500;
+  font-size: 20px;
+  margin-right: 6px;
+}
+.sent {
+  font: 400 15px var(--words);
+  opacity: 0.85;
+}
+.lost {
+  color: var(--tray-brass);
+}
+.acts {
+  margin-left: auto;
+  display: flex;
+  gap: 8px;
+  flex-wrap: wrap;
+}
+.btn {
+  color: var(--on-tray);
+  box-shadow: inset 0 0 0 1px #6d7b77;
+  min-height: 46px;
+  padding: 0 14px;
+  font-size: 17px;
+}
+.gate {
+  color: var(--tray-brass);
+  background: #3a4643;
+}
+.gate.open {
+  background: var(--brass);
+  color: var(--on-brass);
+}
+</style>

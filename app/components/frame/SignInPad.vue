@@ -1,0 +1,133 @@
+<script setup lang="ts">
+const emit = defineEmits<{ done: [] }>()
+const session = useSessionStore()
+const chosen = ref<string | null>(null)
+const pin = ref('')
+const code = ref('')
+const why = ref<string | null>(null)
+const asking = ref(false)
+const entry = useTemplateRef<HTMLInputElement>('entry')
+
+onMounted(() =>
+  session.lookAtDoor().catch(error => {
+    why.value = sayWhy(error)
+  }),
+)
+
+function choose(id: string) {
+  chosen.value = id
+  pin.value = ''
+  why.value = null
+  void nextTick(() => entry.value?.focus())
+}
+
+async function enter() {
+  if (!chosen.value || asking.value) return
+  if (!/^\d{4,8}$/.test(pin.value)) {
+    why.value = `A PIN has ${length.value} figures. Type it again.`
+    return
+  }
+  asking.value = true
+  why.value = await session.signIn(chosen.value, pin.value, code.value.trim())
+  asking.value = false
+  if (!why.value) emit('done')
+  else void nextTick(() => entry.value?.select())
+}
+
+/** A new PIN has the site's length; one given before that was changed may be shorter, and is entered by the button. */
+const length = computed(() => session.door?.site.pinLength ?? 4)
+const whole = () => pin.value.length === length.value && (!session.door?.asksCode || code.value.trim())
+function press(key: string) {
+  pin.value = key === '⌫' ? pin.value.slice(0, -1) : (pin.value + key).slice(0, 8)
+  if (whole() && key !== '⌫') void enter()
+}
+</script>
+
+<template>
+  <form class="pad" @submit.prevent="enter">
+    <ul class="names" aria-label="Your name">
+      <li v-for="one in session.door?.people" :key="one.id">
+        <button
+          type="button"
+          class="btn"
+          :class="{ on: one.id === chosen }"
+          :aria-pressed="one.id === chosen"
+          @click="choose(one.id)"
+        >
+          <span>{{ one.name }}</span>
+          <small>{{ one.role }}</small>
+        </button>
+      </li>
+    </ul>
+    <template v-if="chosen">
+      <template v-if="session.door?.asksCode">
+        <label class="label" for="code">Code of the site, since this device is new here</label>
+        <input id="code" v-model="code" class="field" autocomplete="off" maxlength="60" />
+      </template>
+      <label class="label" for="pin">PIN</label>
+      <input
+        id="pin"
+        ref="entry"
+        v-model="pin"
+        class="field figures pin"
+        type="password"
+        inputmode="numeric"
+        autocomplete="off"
+        maxlength="8"
+        @input="whole() && enter()"
+      />
+      <div class="keys" aria-label="PIN keypad">
+        <button
+          v-for="key in ['1', '2', '3', '4', '5', '6', '7', '8', '9', '⌫', '0']"
+          :key="key"
+          type="button"
+          class="btn figures"
+          :aria-label="key === '⌫' ? 'Take back' : key"
+          @click="press(key)"
+        >
+          {{ key }}
+        </button>
+        <button class="btn now" type="submit" :disabled="asking">Sign in</button>
+      </div>
+    </template>
+    <p v-if="why" class="why" role="alert">{{ why }}</p>
+  </form>
+</template>
+
+<style scoped>
+.pad {
+  display: grid;
+  gap: 12px;
+}
+.names {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 8px;
+}
+.names .btn {
+  width: 100%;
+  flex-direction: column;
+  gap: 1px;
+  min-height: 56px;
+}
+.names small {
+  font: 400 15px var(--words);
+}
+.pin {
+  font-size: 28px;
+  letter-spacing: 0.3em;
+  text-align: center;
+}
+.keys {
+  display: grid;
+  grid-template-columns: repeat(3, 1fr);
+  gap: 8px;
+}
+.keys .btn {
+  min-height: 54px;
+  font-size: 22px;
+}
+.keys .now {
+  font: 600 19px var(--heads);
+}
+</style>

@@ -1,0 +1,142 @@
+<script setup lang="ts">
+import { Moon, QuestionFilled, Search, Sunny } from '@element-plus/icons-vue'
+
+defineEmits<{ find: []; help: [] }>()
+const session = useSessionStore()
+const { system, dark, toggleSystem } = useDisplay()
+const PLACES = computed(() => [
+  { to: '/', name: 'Yard', starts: /^\/($|machines)/ },
+  { to: '/bench', name: 'Bench', starts: /^\/bench/ },
+  { to: '/gauge-room', name: 'Gauge room', starts: /^\/gauge-room/ },
+  ...(session.isLead ? [{ to: '/people', name: 'People', starts: /^\/people/ }] : []),
+])
+const route = useRoute()
+</script>
+
+<template>
+  <header class="bar no-print">
+    <NuxtLink to="/" class="mark" aria-label="Needler, to the yard">
+      <svg width="26" height="26" viewBox="0 0 26 26" aria-hidden="true">
+        <circle cx="13" cy="13" r="11" fill="none" stroke="#e0b75f" stroke-width="2" />
+        <path d="M13 13 20 6" stroke="#fff" stroke-width="2.4" stroke-linecap="round" />
+        <circle cx="13" cy="13" r="2" fill="#fff" />
+      </svg>
+      <span>Needler</span>
+    </NuxtLink>
+    <nav aria-label="Places">
+      <NuxtLink
+        v-for="place in PLACES"
+        :key="place.to"
+        :to="place.to"
+        :prefetch-on="place.to === '/gauge-room' ? 'interaction' : 'visibility'"
+        :class="{ on: place.starts.test(route.path) }"
+        :aria-current="place.starts.test(route.path) ? 'page' : undefined"
+        >{{ place.name }}</NuxtLink
+      >
+    </nav>
+    <div class="right">
+      <button class="chip" @click="$emit('find')">
+        <el-icon>
+          <Search />
+        </el-icon>
+        <span class="wide">Find</span> <kbd>/</kbd>
+      </button>
+      <button
+        class="chip"
+        :aria-label="`Lengths in ${system === 'mm' ? 'millimetres' : 'inches'}; change`"
+        data-test="lengths"
+        @click="toggleSystem"
+      >
+        {{ system === 'mm' ? 'mm' : 'inch' }} <kbd class="wide">i</kbd>
+      </button>
+      <button class="chip" :aria-label="dark ? 'Light bench' : 'Dark bench'" data-test="theme" @click="dark = !dark">
+        <el-icon>
+          <Sunny v-if="dark" />
+          <Moon v-else />
+        </el-icon>
+      </button>
+      <button class="chip" aria-label="Keys" @click="$emit('help')">
+        <el-icon>
+          <QuestionFilled />
+        </el-icon>
+      </button>
+      <button class="chip who" data-test="who" @click="session.changing = true">
+        {{ session.person?.name }} · {{ session.person?.role }}
+      </button>
+    </div>
+  </header>
+</template>
+
+<style scoped>
+.bar {
+  min-height: 50px;
+  background: var(--blue);
+  color: var(--on-blue);
+  display: flex;
+  align-items: center;
+  gap: 8px 20px;
+  padding: 0 16px;
+}
+.mark {
+  font: 600 23px var(--heads);
+  letter-spacing: 0.02em;
+  display: flex;
+  align-items: center;
+  gap: 9px;
+  text-decoration: none;
+  min-height: 48px;
+}
+nav {
+  display: flex;
+  align-self: stretch;
+  gap: 4px;
+}
+nav a {
+  font: 500 19px var(--heads);
+  color: var(--on-blue-soft);
+  text-decoration: none;
+  padding: 0 12px;
+  display: flex;
+  align-items: center;
+  border-bottom: 4px solid transparent;
+  border-top: 4px solid transparent;
+}
+nav a.on {
+  color: var(--on-blue);
+  border-bottom-color: #e0b75f;
+}
+.right {
+  margin-left: auto;
+  display: flex;
+  gap: 8px;
+  align-items: center;
+}
+.chip {
+  min-height: 44px;
+  min-width: 44px;
+  border: 1px solid #6f88b4;
+  border-radius: 4px;
+  background: transparent;
+  color: var(--on-blue);
+  padding: 0 11px;
+  font: 500 16px var(--words);
+  cursor: pointer;
+  display: inline-flex;
+  align-items: center;
+  justify-content: center;
+  gap: 7px;
+  white-space: nowrap;
+}
+.who {
+  background: #2c4b80;
+}
+@media (max-width: 900px) {
+  .wide,
+  .chip kbd {
+    display: none;
+  }
+  .bar {
+    gap: 8px 10px;
+  }
+}
+</style>

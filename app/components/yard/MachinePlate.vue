@@ -1,0 +1,204 @@
+<script setup lang="ts">
+import { OPENERS } from '~~/core/job/roles'
+import { planFor } from '~~/core/sheet'
+import type { MachineAnswer, OpenedJob, YardMachine } from '~~/shared/answers'
+
+const props = defineProps<{ tag: string; machine?: YardMachine }>()
+defineEmits<{ close: [] }>()
+const session = useSessionStore()
+const { text } = useDisplay()
+const found = shallowRef<MachineAnswer | null>(null)
+const why = ref<string | null>(null)
+const page = ref<'state' | 'build' | 'past'>('state')
+const complaint = useLocalStorage(`needler-complaint-${props.tag}`, '')
+const opening = ref(false)
+
+onMounted(async () => {
+  try {
+    found.value = await $fetch<MachineAnswer>(`/api/machines/${encodeURIComponent(props.tag)}`)
+  } catch (error) {
+    why.value = sayWhy(error)
+  }
+})
+
+const plan = computed(() => found.value && planFor(found.value.sheet, found.value.equipment.variants))
+/** The newest reading of every check, worst first. */
+const standing = computed(() => {
+  const newest = new Map(found.value?.readings.filter(one => one.stands).map(one => [one.checkId, one]) ?? [])
+  return [...newest.values()]
+    .flatMap(one => {
+      const check = plan.value?.checks.get(one.checkId)
+      return check ? [{ ...one, check }] : []
+    })
+    .sort((a, b) => (b.verdict === 'Out' ? 2 : (b.share ?? 0)) - (a.verdict === 'Out' ? 2 : (a.share ?? 0)))
+})
+/** What sits in every place and since when. */
+const build = computed(() =>
+  [...(plan.value?.parts.values() ?? [])].map(place => ({
+    ...place,
+    renewed: found.value?.fitted.find(one => one.partRef === place.ref && one.asNew),
+    seen: found.value?.fitted.find(one => one.partRef === place.ref),
+  })),
+)
+
+async function open() {
+  try {
+    const { id } = await $fetch<OpenedJob>('/api/jobs', {
+      method: 'POST',
+      body: { equipment: props.tag, complaint: complaint.value },
+    })
+    complaint.value = ''
+    await navigateTo(`/bench/${id}`)
+  } catch (error) {
+    why.value = sayWhy(error)
+  }
+}
+</script>
+
+<template>
+  <aside class="plate" :aria-label="`Machine ${tag}`">
+    <div class="title">
+      <h2 class="figures">{{ tag }}</h2>
+      <button class="btn plain" aria-label="Close" @click="$emit('close')">✕</button>
+    </div>
+    <p v-if="machine">
+      {{ machine.name }}<template v-if="machine.line">, {{ machine.line }}</template
+      >. {{ thousands(machine.hoursRun) }} h run<template v-if="machine.hoursSince !== null"
+        >, {{ thousands(machine.hoursSince) }} h since the overhaul of {{ siteDay(machine.lastOverhaulAt!) }}</template
+      >.
+    </p>
+    <p v-if="machine" class="next">
+      <template v-if="machine.next">
+        <strong>Next overhaul {{ weeksWords(machine.next.weeks) }}.</strong>{{ ' '
+        }}<span class="soft">{{
+          machine.next.decidedBy === 'hours' ? 'Running hours decide.' : 'The calendar decides.'
+        }}</span>
+      </template>
+      <strong v-else>Never overhauled here.</strong>
+    </p>
+    <p v-if="why" class="why" role="alert">{{ why }}</p>
+    <NuxtLink v-if="machine?.openJob" class="btn now" :to="`/bench/${machine.openJob.id}`"
+      >Go on with job {{ machine.openJob.number }}</NuxtLink
+    >
+    <template v-else-if="session.person && OPENERS.includes(session.person.role)">
+      <button v-if="!opening" class="btn now" @click="opening = true">Open a job</button>
+      <form v-else class="open" @submit.prevent="open">
+        <label class="label" for="complaint">What was reported?</label>
+        <textarea
+          id="complaint"
+          v-model="complaint"
+          class="field"
+          rows="2"
+          maxlength="400"
+          placeholder="Seal weeps, noise, planned…"
+        />
+        <button class="btn now" type="submit">Open the job</button>
+      </form>
+    </template>
+    <div class="tabs" role="group" aria-label="About this machine">
+      <button
+        v-for="[id, name] in [
+          ['state', 'State'],
+          ['build', 'Build'],
+          ['past', 'Past jobs'],
+        ] as const"
+        :key="id"
+        class="btn"
+        :class="{ on: page === id }"
+        :aria-pressed="page === id"
+        @click="page = id"
+      >
+        {{ name }}
+      </button>
+    </div>
+    <ul v-if="page === 'state'" class="rows">
+      <li v-for="one in standing" :key="one.checkId">
+        <span>{{ one.check.title }}</span>
+        <span class="figures">{{ text(one.value, one.check) }}</span>
+        <VerdictMark :verdict="one.verdict" :word="false" />
+      </li>
+      <li v-if="found && !standing.length">Nothing has been measured on it yet.</li>
+    </ul>
+    <ul v-else-if="page === 'build'" class="rows">
+      <li v-for="one in build" :key="one.ref">
+        <span>{{ one.name }}</span>
+        <span class="soft">{{
+          one.renewed
+            ? `new, ${siteDay(one.renewed.fittedAt)}`
+            : one.seen
+              ? `seen ${siteDay(one.seen.fittedAt)}`
+              : 'as it came'
+        }}</span>
+      </li>
+    </ul>
+    <ul v-else class="rows">
+      <li v-for="one in found?.past" :key="one.id">
+        <NuxtLink :to="`/bench/${one.id}/record`">Job {{ one.number }}, {{ siteDay(one.signedAt) }}</NuxtLink>
+        <span class="soft">{{ one.complaint }}</span>
+      </li>
+      <li v-if="found && !found.past.length">No overhaul is on record.</li>
+    </ul>
+  </aside>
+</template>
+
+<style scoped>
+.plate {
+  grid-column: 2;
+  grid-row: 2 / 4;
+  background: var(--chalk);
+  border-left: 1px solid var(--line);
+  padding: 14px 18px;
+  display: grid;
+  gap: 12px;
+  align-content: start;
+}
+.title {
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+}
+h2 {
+  font-size: 26px;
+  font-weight: 500;
+}
+.open {
+  display: grid;
+  gap: 8px;
+}
+.tabs {
+  display: grid;
+  grid-template-columns: repeat(3, 1fr);
+  gap: 6px;
+}
+.tabs .btn {
+  padding: 0 6px;
+  font-size: 17px;
+}
+.rows li {
+  display: flex;
+  gap: 10px;
+  justify-content: space-between;
+  align-items: center;
+  padding: 9px 0;
+  border-top: 1px solid var(--line);
+  font-size: 16px;
+  min-height: 44px;
+}
+.rows li > :first-child {
+  flex: 1;
+}
+.rows .figures {
+  white-space: nowrap;
+}
+.rows .soft {
+  text-align: right;
+}
+@media (max-width: 1000px) {
+  .plate {
+    grid-column: 1;
+    grid-row: 2;
+    border-left: 0;
+    border-bottom: 1px solid var(--line);
+  }
+}
+</style>

@@ -1,0 +1,65 @@
+<script setup lang="ts">
+import type { YardMachine } from '~~/shared/answers'
+
+const props = defineProps<{ machine: YardMachine; chosen: boolean }>()
+const due = computed(() => {
+  const { next } = props.machine
+  return next === null ? 'never overhauled' : next.weeks <= 0 ? 'due' : `${next.weeks} wk`
+})
+defineEmits<{ choose: [] }>()
+</script>
+
+<template>
+  <button class="stand card" :class="{ chosen }" :aria-pressed="chosen" @click="$emit('choose')">
+    <span class="tag figures">{{ machine.tag }}</span>
+    <span v-if="machine.openJob" class="job">Job open</span>
+    <span class="name">{{ machine.name }}</span>
+    <AllowanceRule :share="machine.worst?.share ?? null" :verdict="machine.worst?.verdict ?? 'Open'" />
+    <span class="foot">
+      <VerdictMark v-if="machine.worst" :verdict="machine.worst.verdict" />
+      <span class="soft">{{ due }}</span>
+    </span>
+  </button>
+</template>
+
+<style scoped>
+.stand {
+  position: relative;
+  width: 100%;
+  display: grid;
+  gap: 4px;
+  padding: 9px 11px;
+  text-align: left;
+  cursor: pointer;
+}
+.stand.chosen {
+  outline: 3px solid var(--brass);
+  outline-offset: -2px;
+}
+.tag {
+  font-size: 17px;
+}
+.name {
+  font: 500 16px var(--heads);
+  color: var(--soft);
+  white-space: nowrap;
+  overflow: hidden;
+  text-overflow: ellipsis;
+}
+.foot {
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+  font-size: 15px;
+}
+.job {
+  position: absolute;
+  right: 0;
+  top: 0;
+  background: var(--brass);
+  color: var(--on-brass);
+  font: 600 14px var(--heads);
+  padding: 3px 7px;
+  border-radius: 0 3px 0 4px;
+}
+</style>

@@ -1,0 +1,86 @@
+import type { InjectionKey } from 'vue'
+import { hindrances, nextStep, unmetNeeds, type Hindrance, type Settle } from '~~/core/job'
+import type { Station, Step } from '~~/core/sheet'
+import type { Job } from '~/bench/job'
+
+/** What the middle of the bench shows. */
+export type Focus =
+  | Settle
+  | { to: 'joint'; joint: string }
+  | { to: 'fit'; step: string }
+  | { to: 'decide' }
+  | { to: 'gate' }
+  | { to: 'parts' }
+  | null
+
+/** Which step is on the card and what the pad is turned to, on this screen. */
+function createBench(job: Job) {
+  const { plan } = job
+  const chosenStep = ref<string | null>(null)
+  const chosenFocus = shallowRef<Focus>(null)
+
+  const step = computed((): Step | null => {
+    const chosen = chosenStep.value ? plan.steps.get(chosenStep.value) : undefined
+    return chosen ?? nextStep(plan, job.state)
+  })
+  const isDone = computed(() => step.value !== null && job.state.steps.has(step.value.id))
+  const hindered = computed((): Hindrance[] =>
+    step.value && !isDone.value ? hindrances(plan, job.state, job.view.owed, step.value) : [],
+  )
+  const isReached = computed(() => step.value !== null && unmetNeeds(plan, job.state, step.value).length === 0)
+
+  /** What the step itself wants of the pad, when nothing else was asked for. */
+  const ownFocus = computed((): Focus => {
+    const one = step.value
+    if (!one) return { to: 'gate' }
+    if (isDone.value) return chosenStep.value ? { to: 'step', step: one.id } : { to: 'gate' }
+    const settle = hindered.value.map(hindrance => hindrance.settle).find(to => to.to === 'reading' || to.to === 'mark')
+    if (settle && isReached.value) return settle
+    if (one.station === 'decide') return { to: 'decide' }
+    if (one.joint?.act === 'pull') return { to: 'joint', joint: one.joint.id }
+    if (one.fits?.length) return { to: 'fit', step: one.id }
+    const measured = (plan.checksAt.get(one.id) ?? []).findLast(
+      ({ check, moment }) => job.view.results.get(`${check.id} ${moment}`)?.value !== null,
+    )
+    if (measured) return { to: 'reading', check: measured.check.id, moment: measured.moment }
+    return null
+  })
+  const focus = computed(() => chosenFocus.value ?? ownFocus.value)
+
+  function look(at: Focus) {
+    chosenFocus.value = at
+  }
+  function choose(id: string | null) {
+    chosenStep.value = id
+    chosenFocus.value = null
+  }
+  /** Turns to where something is settled: a step goes on the card, the rest on the pad. */
+  function settle(to: Hindrance['settle']) {
+    if (to.to === 'step' || to.to === 'caution') choose(to.step)
+    else look(to)
+  }
+  function openStation(station: Station) {
+    const steps = plan.sheet.steps.filter(one => one.station === station)
+    choose((steps.find(one => !job.state.steps.has(one.id)) ?? steps[0])?.id ?? null)
+  }
+
+  // The step on the card once done hands it to the next one; one that was chosen stays while another step is done.
+  watch(isDone, now => now && chosenStep.value === step.value?.id && choose(null))
+
+  return reactive({ step, isDone, isReached, hindered, focus, chosenFocus, look, choose, settle, openStation })
+}
+
+type Bench = ReturnType<typeof createBench>
+const KEY: InjectionKey<Bench> = Symbol('bench')
+
+export function provideBench(job: Job): Bench {
+  const bench = createBench(job)
+  provide(KEY, bench)
+  return bench
+}
+
+export function useBench(): Bench {
+  const bench = inject(KEY)
+  if (!bench) throw new Error('useBench belongs under a JobRoom.')
+  return bench
+}

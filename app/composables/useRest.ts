@@ -1,0 +1,19 @@
+/** Long enough that a press meant for what was there before does nothing. */
+const REST_MS = 400
+
+/** Confirming rests for a moment after what it confirms has changed: true meanwhile. */
+export function useRest(what: () => unknown): Readonly<Ref<boolean>> {
+  const isResting = ref(true)
+  const { start } = useTimeoutFn(() => {
+    isResting.value = false
+  }, REST_MS)
+  watch(
+    what,
+    () => {
+      isResting.value = true
+      start()
+    },
+    { flush: 'sync' },
+  )
+  return readonly(isResting)
+}

@@ -1,0 +1,118 @@
+<script setup lang="ts">
+import { ROLES, type Role } from '~~/core/job/roles'
+import type { NewPin, PersonRow, SiteSettings } from '~~/shared/answers'
+
+const session = useSessionStore()
+const people = shallowRef<PersonRow[] | null>(null)
+const site = shallowRef<SiteSettings | null>(null)
+const why = ref<string | null>(null)
+const said = ref<string | null>(null)
+const fresh = ref<{ name: string; role: Role }>({ name: '', role: 'fitter' })
+
+/** Does something and says what came of it; a PIN is shown once, here and now. */
+async function tell(act: () => Promise<string | null>) {
+  why.value = null
+  said.value = null
+  try {
+    said.value = await act()
+    people.value = await $fetch<PersonRow[]>('/api/people')
+  } catch (error) {
+    why.value = sayWhy(error)
+  }
+}
+const pinWords = (name: string, pin: string) => `The PIN of ${name} is ${pin}. Write it down: it is shown only now.`
+
+onMounted(() =>
+  tell(async () => {
+    site.value = await $fetch<SiteSettings>('/api/site')
+    return null
+  }),
+)
+const add = () =>
+  tell(async () => {
+    const { person, pin } = await $fetch<NewPin>('/api/people', { method: 'POST', body: fresh.value })
+    fresh.value = { name: '', role: 'fitter' }
+    return pinWords(person.name, pin)
+  })
+const change = (person: PersonRow, body: Record<string, unknown>) =>
+  tell(async () => {
+    const answer = await $fetch<{ pin?: string | null }>(`/api/people/${person.id}`, { method: 'PATCH', body })
+    return answer.pin
+      ? pinWords(person.name, answer.pin)
+      : body.open
+        ? `${person.name} is unlocked and may try again.`
+        : `Changed: ${person.name}. It counts from the next press.`
+  })
+const changeSite = (body: Record<string, unknown>) =>
+  tell(async () => {
+    site.value = await $fetch<SiteSettings>('/api/site', { method: 'PATCH', body })
+    return 'Saved.'
+  })
+</script>
+
+<template>
+  <div class="people">
+    <h1>People</h1>
+    <p v-if="!session.isLead" class="why" role="alert">A lead sees to people. Change who is here at the top right.</p>
+    <template v-else>
+      <el-alert v-if="said" :title="said" type="success" :closable="false" show-icon data-test="said" />
+      <el-alert v-if="why" :title="why" type="error" :closable="false" show-icon role="alert" />
+      <form class="card fresh" @submit.prevent="add">
+        <el-input v-model="fresh.name" aria-label="Name of somebody new" maxlength="60" placeholder="A. Name" />
+        <el-select v-model="fresh.role" aria-label="Role of somebody new">
+          <el-option v-for="role in ROLES" :key="role" :value="role" :label="role" />
+        </el-select>
+        <el-button class="add" type="primary" native-type="submit" :disabled="!fresh.name.trim()">Add</el-button>
+      </form>
+      <p v-if="people === null && !why" class="soft">Looking who is here…</p>
+      <ul>
+        <PersonLine
+          v-for="one in people ?? []"
+          :key="one.id"
+          :person="one"
+          :is-self="one.id === session.person?.id"
+          @change="body => change(one, body)"
+        />
+      </ul>
+      <h2>Site</h2>
+      <SiteForm v-if="site" :key="JSON.stringify(site)" :site="site" @change="changeSite" />
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.people {
+  padding: 18px 16px;
+  max-width: 1000px;
+  width: 100%;
+  display: grid;
+  gap: 12px;
+  align-content: start;
+}
+h1 {
+  font-size: 28px;
+}
+h2 {
+  font-size: 22px;
+  margin-top: 10px;
+}
+.fresh {
+  display: grid;
+  grid-template-columns: 1fr 150px 330px;
+  gap: 12px;
+  padding: 10px 14px;
+  align-items: center;
+}
+ul {
+  display: grid;
+  gap: 8px;
+}
+.add {
+  justify-self: start;
+}
+@media (max-width: 860px) {
+  .fresh {
+    grid-template-columns: 1fr 150px auto;
+  }
+}
+</style>
