@@ -86,9 +86,17 @@ export interface Consequences {
   high?: string
 }
 
-/** Judges a value and says where the limits come from; the consequence is named where it is Thin or Out. */
+/** Judges a value and says where the limits come from. What being out does is said of what is out: Thin is still inside. */
 export function holdAgainst(value: number, limits: Limits, source: string, { low, high }: Consequences = {}): Held {
   const judged = judge(value, limits)
-  const warns = judged.verdict === 'Thin' || judged.verdict === 'Out'
-  return { ...judged, limits, source, consequence: warns ? ((judged.side === 'low' ? low : high) ?? null) : null }
+  const consequence = judged.verdict === 'Out' ? ((judged.side === 'low' ? low : high) ?? null) : null
+  return { ...judged, limits, source, consequence }
 }
+
+/** What was held, left Open: the figure stands there, and `why` says what it still wants before it counts. */
+export const leftOpen = (held: Held, why: string): Held => ({
+  ...held,
+  verdict: 'Open',
+  source: `${held.source}; ${why}`,
+  consequence: null,
+})

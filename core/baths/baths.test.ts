@@ -17,17 +17,20 @@ describe('a bath', () => {
     [360, 'may come out', 0, 'Thin'],
     [361, 'too long', null, 'Out'],
   ])('%s minutes of 120 to 360: %s', (doneMin, state, nextMin, verdict) =>
-    expect(must(waitState({ doneMin: doneMin as number, shortestMin: 120, longestMin: 360 }))).toMatchObject({
+    expect(
+      must(waitState({ what: 'soak', doneMin: doneMin as number, shortestMin: 120, longestMin: 360 })),
+    ).toMatchObject({
       state,
       nextMin,
       held: { verdict },
     }),
   )
   it('without a longest it may stay', () =>
-    expect(must(waitState({ doneMin: 1e4, shortestMin: 10 }))).toMatchObject({
+    expect(must(waitState({ what: 'soak', doneMin: 1e4, shortestMin: 10 }))).toMatchObject({
       state: 'may come out',
       nextMin: null,
       held: { verdict: 'Holds' },
     }))
-  it('refuses times the wrong way round', () => refused(waitState({ doneMin: 1, shortestMin: 10, longestMin: 5 })))
+  it('refuses times the wrong way round', () =>
+    refused(waitState({ what: 'soak', doneMin: 1, shortestMin: 10, longestMin: 5 })))
 })

@@ -1,5 +1,5 @@
 import { accept, refuse, type Result } from '../result.ts'
-import { holdAgainst, type Held } from '../verdict.ts'
+import { holdAgainst, leftOpen, type Consequences, type Held } from '../verdict.ts'
 
 export interface Mix {
   stockL: number
@@ -20,7 +20,27 @@ export function mixBath(volumeL: number, targetPercent: number, stockPercent: nu
   return accept({ stockL, waterL: volumeL - stockL })
 }
 
+/** What a wait cut short or drawn out does, by what it is. */
+export const WAITS = {
+  soak: { low: 'it comes out dirty', high: 'soaked too long: metal or rubber is attacked' },
+  dry: {
+    low: 'it is damp yet: it rusts, or thins the oil',
+    high: 'dried too long: rubber hardens and grease runs out',
+  },
+  cool: {
+    low: 'it is warm yet: it measures large',
+    high: 'left too long: it has cooled past where it was to be fitted',
+  },
+  cure: {
+    low: 'it is soft yet: it gives when it is loaded',
+    high: 'left too long: it has set, and what was to follow no longer takes',
+  },
+} as const satisfies Record<string, Consequences>
+export type WaitKind = keyof typeof WAITS
+export const WAIT_KINDS = Object.keys(WAITS) as [WaitKind, ...WaitKind[]]
+
 export interface Wait {
+  what: WaitKind
   /** Minutes in the bath so far. */
   doneMin: number
   shortestMin: number
@@ -38,7 +58,7 @@ export interface WaitState {
  * How a wait stands (soak, dry, cool, cure): too soon before its shortest, too long after its longest, and how many
  * minutes until the next thing a hand must do. Refused: a longest below the shortest, times below nought.
  */
-export function waitState({ doneMin, shortestMin, longestMin }: Wait): Result<WaitState> {
+export function waitState({ what, doneMin, shortestMin, longestMin }: Wait): Result<WaitState> {
   if (!(doneMin >= 0 && shortestMin >= 0)) return refuse('Times are not below nought.')
   if (longestMin !== undefined && longestMin < shortestMin)
     return refuse('The longest time is below the shortest. Change them round.')
@@ -46,13 +66,13 @@ export function waitState({ doneMin, shortestMin, longestMin }: Wait): Result<Wa
     doneMin,
     { min: shortestMin, max: longestMin, best: longestMin === undefined ? undefined : shortestMin, warningShare: 0.1 },
     'times typed here',
-    { low: 'not done yet: it comes out dirty, damp, hot or soft', high: 'over-soaked: metal or rubber is attacked' },
+    WAITS[what],
   )
   if (doneMin < shortestMin)
     return accept({
       state: 'too soon',
       nextMin: shortestMin - doneMin,
-      held: { ...held, verdict: 'Open', consequence: null },
+      held: leftOpen(held, `ended now, ${WAITS[what].low}`),
     })
   if (longestMin !== undefined && doneMin > longestMin) return accept({ state: 'too long', nextMin: null, held })
   return accept({ state: 'may come out', nextMin: longestMin === undefined ? null : longestMin - doneMin, held })

@@ -1,1 +1,1 @@
-export { mixBath, waitState, type Mix, type Wait, type WaitState } from './baths.ts'
+export { mixBath, waitState, WAIT_KINDS, type Mix, type Wait, type WaitKind, type WaitState } from './baths.ts'

@@ -31,6 +31,7 @@ export {
   FIT_MATERIALS,
   FIT_MATERIAL_NAMES,
   type FitMaterial,
+  type FitState,
   type ShrinkFit,
   type Shrunk,
 } from './shrink.ts'

@@ -6,8 +6,11 @@ export interface Gaps {
   leastMm: number
   greatestMm: number
   spreadMm: number
-  /** Which way the inner part sits off centre, seen from the stated end: clockwise from top. Null where places have no opposites. */
-  offset: { mm: number; towardDeg: number } | null
+  /**
+   * Which way the inner part sits off centre, seen from the stated end: clockwise from top; nowhere where the gaps are alike.
+   * Two opposite places say only how far along their own line (`whole` false). Null where places have no opposites.
+   */
+  offset: { mm: number; towardDeg: number | null; whole: boolean } | null
 }
 
 /**
@@ -22,8 +25,17 @@ export function reduceGaps(gapsMm: readonly number[]): Result<Gaps> {
     leastMm: Math.min(...gapsMm),
     greatestMm: Math.max(...gapsMm),
     spreadMm: rangeOf(gapsMm),
-    offset: n % 2 === 0 && n >= 4 ? offsetOf(gapsMm) : null,
+    offset: n % 2 ? null : n === 2 ? alongOf(gapsMm[0]!, gapsMm[1]!) : offsetOf(gapsMm),
   })
+}
+
+/** Under this nothing points anywhere: well below any feeler. */
+const NOWHERE_MM = 1e-6
+
+/** One pair of opposites: half their difference, toward the smaller gap. */
+function alongOf(topMm: number, bottomMm: number) {
+  const mm = Math.abs(topMm - bottomMm) / 2
+  return { mm, towardDeg: mm < NOWHERE_MM ? null : topMm < bottomMm ? 0 : 180, whole: false }
 }
 
 /** For a round rotor gap(θ) = g₀ − e·cos(θ − θe): the first harmonic, and with four places exactly the half-differences. */
@@ -33,7 +45,9 @@ function offsetOf(gapsMm: readonly number[]) {
     (-2 / n) * gapsMm.reduce((total, gap, i) => total + gap * part((2 * Math.PI * i) / n), 0)
   const up = sum(Math.cos)
   const right = sum(Math.sin)
-  return { mm: Math.hypot(up, right), towardDeg: withinTurn((Math.atan2(right, up) * 180) / Math.PI) }
+  const mm = Math.hypot(up, right)
+  const towardDeg = mm < NOWHERE_MM ? null : withinTurn((Math.atan2(right, up) * 180) / Math.PI)
+  return { mm, towardDeg, whole: true }
 }
 
 /**

@@ -8,8 +8,10 @@ export interface Round {
 }
 
 export interface Rounds {
-  /** The last round that stands: the only one that is judged. */
+  /** The last round that stands. */
   last: number
+  /** It is of the machine as it is built now: no void round came after it. What is void was built too, and took the older build with it. */
+  isCurrent: boolean
   /** What each standing round changed against the one before; null for the first. */
   steps: { round: number; value: number; change: number | null; changed: string | null }[]
   voids: { round: number; value: number; because: string }[]
@@ -28,6 +30,7 @@ export function followRounds(rounds: readonly Round[]): Result<Rounds> {
   if (!last) return refuse('No round stands yet: take one that is not void.')
   return accept({
     last: last.value,
+    isCurrent: last.round === numbered.length,
     steps: stand.map((one, i) => ({
       round: one.round,
       value: one.value,

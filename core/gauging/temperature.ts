@@ -6,7 +6,8 @@ import { judge, type Judgement, type Limits } from '../verdict.ts'
  */
 export const EXPANSION_PER_K = {
   'carbon steel': 11.7e-6,
-  'stainless steel': 16.5e-6,
+  'stainless steel, austenitic': 16.5e-6,
+  'stainless steel, martensitic': 10.5e-6,
   'cast iron': 10.5e-6,
   'bronze': 18e-6,
   'aluminium': 23e-6,

@@ -6,7 +6,7 @@ export interface Tries {
   count: number
   /** The range is more than the set share of the tolerance: measure again. */
   measureAgain: boolean
-  /** Place in the list of the try that stands furthest from the others; only named with three or more unlike tries. */
+  /** Place in the list of the try that stands furthest from the others; only named with three or more unlike tries, and where one stands alone. */
   furthest: number | null
 }
 
@@ -45,10 +45,11 @@ export function rangeOf(values: readonly number[]): number {
 }
 
 /** Distance to the median names the odd one out; against the mean it would drag the mean with it. */
-function furthestFromTheRest(values: readonly number[]): number {
+function furthestFromTheRest(values: readonly number[]): number | null {
   const sorted = [...values].sort((a, b) => a - b)
   const middle = sorted.length / 2
   const median = Number.isInteger(middle) ? (sorted[middle - 1]! + sorted[middle]!) / 2 : sorted[Math.floor(middle)]!
   const away = values.map(value => Math.abs(value - median))
-  return away.indexOf(Math.max(...away))
+  const most = Math.max(...away)
+  return away.filter(one => one > most - 1e-9).length > 1 ? null : away.indexOf(most)
 }

@@ -4,6 +4,7 @@ export {
   boltPoints,
   boltCount,
   outwardsOn,
+  CIRCLE_PATTERNS,
   PATTERNS,
   PATTERN_REASONS,
   type BoltLayout,
@@ -24,14 +25,13 @@ export {
   torqueByFrictionNm,
   preloadByFrictionN,
   settingWithExtension,
-  MOST_OF_PROOF,
   NUT_FACTORS,
   PRELOAD_SCATTER,
   type Lubrication,
   type ThreadFriction,
 } from './torque.ts'
 export { readThread, boltStrength, unifiedStressAreaMm2, type Strength, type Thread } from './threads.ts'
-export { BOLT_CLASS_NAMES, type BoltClassName } from './thread-data.ts'
+export { BOLT_CLASS_NAMES, type BoltClassName, type ThreadSystem } from './thread-data.ts'
 export {
   interact,
   FILLINGS,

@@ -11,6 +11,9 @@ export const PATTERNS = [
 ] as const
 export type Pattern = (typeof PATTERNS)[number]
 
+/** Orders of a joint that goes round: a circle has no middle to go outwards from. */
+export const CIRCLE_PATTERNS = PATTERNS.filter(one => one !== 'middle outwards')
+
 /** Why a school does it its way; shown beside its name. */
 export const PATTERN_REASONS: Record<Pattern, string> = {
   'star': 'always straight across, so the joint closes square',

@@ -71,8 +71,5 @@ export function preloadByFrictionN(torqueNm: number, friction: ThreadFriction): 
   return allAboveNought(torqueNm) ? accept(torqueNm / perNewton.value) : refuse(NEEDS)
 }
 
-/** Preload may reach this share of proof, its scatter included. */
-export const MOST_OF_PROOF = 0.75
-
 const allAboveNought = (...values: number[]) => values.every(value => value > 0 && Number.isFinite(value))
 const NEEDS = 'Every figure of the bolt must be above nought: preload or torque, diameter, pitch, friction.'

@@ -3,15 +3,15 @@ import { accept, refuse, type Result } from '../result.ts'
 /** Ways a part stands that have no angle: what is asked, and what goes wrong where the answer is no. */
 export const FACING_RULES = {
   'end for end': {
-    ask: 'the same end first as it came off',
-    wrong: 'its shoulder, oil hole or wear stands at the wrong end',
+    ask: 'the end that stood toward the drive end stands there again',
+    wrong: 'it is turned end for end: its shoulder, oil hole or wear stands at the wrong end',
   },
   'face up': {
     ask: 'the marked face up',
     wrong: 'the part stands on its wrong face: relief, groove or stamp looks away',
   },
   'thick to thin': {
-    ask: 'its thick end against the thin one',
+    ask: 'its thick end against the other’s thin end',
     wrong: 'the pair no longer makes up its length, and bears on an edge',
   },
   'notch to pin': {

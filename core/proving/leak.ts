@@ -4,7 +4,7 @@ const KELVIN = 273.15
 
 /**
  * Pressure drop of a gas test, corrected for temperature: drop = p₁ − p₂·T₁/T₂ with absolute pressure and temperature
- * (gas law at one volume), MPa. Gas only: a liquid does not follow it.
+ * (gas law at one volume), MPa; under vacuum it is negative where air comes in. Gas only: a liquid does not follow it.
  * Refused: an absolute pressure or temperature not above nought, a time not above nought.
  */
 export function pressureDrop(

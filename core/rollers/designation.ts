@@ -29,7 +29,8 @@ export interface Bearing {
   boreMm: number
   outsideMm: number
   widthMm: number
-  group: ClearanceGroup
+  /** Radial clearance group; none for angular contact, whose play is made by how it is mounted. */
+  group: ClearanceGroup | null
   taperedBore: boolean
   /** Sealed or shielded: not washed, and not heated above what the seal bears. */
   closed: 'sealed' | 'shielded' | null
@@ -67,7 +68,24 @@ export function readDesignation(text: string): Result<Bearing> {
     return refuse(`“${text}”: no dimensions are kept here for the series ${series} with a bore of ${boreMm} mm. ${ASK}`)
   const suffixes = readSuffixes(tail)
   if (!suffixes.ok) return refuse(`“${text}”: ${suffixes.why}`)
-  return accept({ type: known.type, series, boreMm, outsideMm, widthMm, ...suffixes.value })
+  const { group, heed, ...read } = suffixes.value
+  const isAngular = known.type === 'angular contact ball'
+  if (isAngular && group)
+    return refuse(
+      `“${text}”: an angular contact bearing has no radial clearance group such as ${group}; its play comes from how the pair is set. Leave ${group} out, and take the pair’s play or preload from the maker.`,
+    )
+  const own = isAngular ? null : (group ?? 'CN')
+  return accept({
+    type: known.type,
+    series,
+    boreMm,
+    outsideMm,
+    widthMm,
+    ...read,
+    group: own,
+    heed:
+      own && own !== 'CN' ? [...heed, `clearance group ${own}: do not put one of another group in its place`] : heed,
+  })
 }
 
 interface Suffix {
@@ -110,7 +128,7 @@ function takeApart(word: string): Suffix[] | null {
 
 function readSuffixes(tail: string): Result<Pick<Bearing, 'group' | 'taperedBore' | 'closed' | 'heed'>> {
   const read: Pick<Bearing, 'group' | 'taperedBore' | 'closed' | 'heed'> = {
-    group: 'CN',
+    group: null,
     taperedBore: false,
     closed: null,
     heed: [],
@@ -122,10 +140,16 @@ function readSuffixes(tail: string): Result<Pick<Bearing, 'group' | 'taperedBore
         `the suffix ${word} is not known here. Leave it out if it changes neither clearance, bore nor seals. ${ASK}`,
       )
     for (const { sets, heed } of suffixes) {
+      const twice = (['group', 'closed'] as const).find(key => sets?.[key] && read[key])
+      if (twice)
+        return refuse(
+          twice === 'group'
+            ? `it has two clearance groups, ${read.group} and ${sets!.group}. Read the ring again: it is one of them.`
+            : `it says twice how it is closed (${[read.closed, sets!.closed].join(' and ')}). Read the ring again.`,
+        )
       Object.assign(read, sets)
       if (heed) read.heed.push(heed)
     }
   }
-  if (read.group !== 'CN') read.heed.push(`clearance group ${read.group}: do not put one of another group in its place`)
   return accept(read)
 }

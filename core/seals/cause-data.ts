@@ -15,6 +15,8 @@ export const OBSERVATIONS = {
   sleeve: ['clean', 'fretted', 'grooved'],
   drive: ['clean', 'slot worn on one side', 'slot worn on both sides', 'pin too high', 'pin too low'],
 } as const
+/** Observations of a part that has nothing wrong: of themselves they are no sign of any cause. */
+export const SOUND = ['good, even track', 'sound', 'free and alike', 'clean'] as const
 export type SealPart = keyof typeof OBSERVATIONS
 export type Observations = { [P in SealPart]?: (typeof OBSERVATIONS)[P][number] }
 

@@ -1,6 +1,6 @@
 import type { Sense } from '../marks/index.ts'
 import { accept, refuse, type Result } from '../result.ts'
-import { CAUSES, OBSERVATIONS, type Observations, type SealPart } from './cause-data.ts'
+import { CAUSES, OBSERVATIONS, SOUND, type Observations, type SealPart } from './cause-data.ts'
 
 export interface RankedCause {
   cause: string
@@ -12,7 +12,7 @@ export interface RankedCause {
 
 /**
  * Ranks the likely causes of a seal's failure by what was seen, each with the evidence for and against. It advises; the
- * technician decides. Causes that nothing speaks for are left out; equal scores keep the table's order.
+ * technician decides. Causes that no fault speaks for are left out: sound parts only tell between causes; equal scores keep the table's order.
  * Refused: nothing observed.
  */
 export function rankCauses(seen: Observations): Result<RankedCause[]> {
@@ -33,7 +33,8 @@ export function rankCauses(seen: Observations): Result<RankedCause[]> {
       speaksAgainst: words(weight => weight < 0),
     }
   })
-  return accept(ranked.filter(one => one.speaksFor.length).sort((a, b) => b.score - a.score))
+  const isFault = (words: string) => !SOUND.some(sound => words.endsWith(`: ${sound}`))
+  return accept(ranked.filter(one => one.speaksFor.some(isFault)).sort((a, b) => b.score - a.score))
 }
 
 export const WORN_SIDES = ['clockwise side', 'anticlockwise side', 'both sides'] as const

@@ -1,6 +1,6 @@
 export { seatORing, type Gland, type SeatedRing } from './o-ring.ts'
 export { worstRing, DUTIES, DUTY_NAMES, type Duty, type WorstRing } from './duty.ts'
-export { sealSetting, gasketFeelerMm, type SealSetting, type SetSeal } from './setting.ts'
+export { sealSetting, gasketFeelerMm, SEAL_SIDES, type SealSetting, type SealSide, type SetSeal } from './setting.ts'
 export { compareSprings, type Springs } from './springs.ts'
 export {
   rankCauses,

@@ -13,11 +13,20 @@ import {
 } from './index.ts'
 
 describe('setting', () => {
-  const seal = { makerMm: 42, gasketMm: 0.8, glandMm: 0.3, freeLengthMm: 31.5, workingLengthMm: 28.1 }
+  const seal = {
+    sits: 'outside the gland plate' as const,
+    makerMm: 42,
+    gasketMm: 0.8,
+    glandMm: 0.3,
+    freeLengthMm: 31.5,
+    workingLengthMm: 28.1,
+  }
   it('mark and compression', () =>
     expect(must(sealSetting(seal))).toEqual({ markMm: expect.closeTo(42.5, 9), compressionMm: expect.closeTo(3.4, 9) }))
   it('a gland that stands in takes from the mark, one that stands off gives', () =>
     expect(must(sealSetting({ ...seal, glandMm: -0.3 })).markMm).toBeCloseTo(43.1, 9))
+  it('inside the chamber gasket and gland change sign: the seat goes out by the gasket, and the face follows it', () =>
+    expect(must(sealSetting({ ...seal, sits: 'inside, in the chamber' })).markMm).toBeCloseTo(42 - 0.8 + 0.3, 9))
   it.each([{ workingLengthMm: 31.5 }, { workingLengthMm: 0 }, { makerMm: -1 }])('refuses %j', wrong =>
     refused(sealSetting({ ...seal, ...wrong })),
   )

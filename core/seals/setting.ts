@@ -1,6 +1,11 @@
 import { accept, refuse, type Result } from '../result.ts'
 
+/** Where the rotary face sits, seen from the gland plate: it turns round what gasket and gland do to the mark. */
+export const SEAL_SIDES = ['inside, in the chamber', 'outside the gland plate'] as const
+export type SealSide = (typeof SEAL_SIDES)[number]
+
 export interface SealSetting {
+  sits: SealSide
   /** The maker's distance from the seal-chamber face. */
   makerMm: number
   /** Gasket between gland and chamber, as it will be pressed; nought where the maker's figure has it in. */
@@ -17,10 +22,12 @@ export interface SetSeal {
 }
 
 /**
- * Where a rotary face is set on a shaft without a shoulder: mark = maker's distance + gasket − gland, from the chamber face;
- * compression = free length − working length. mm. Refused: a working length not below the free one, a mark inside the chamber face.
+ * Where a rotary face is set on a shaft without a shoulder, from the chamber face, mm. A gasket moves the seat out of the
+ * chamber and a gland that stands in moves it in, so outside: mark = maker's distance + gasket − gland; inside: maker's
+ * distance − gasket + gland. Compression = free length − working length. Refused: a working length not below the free one, a mark inside the chamber face.
  */
 export function sealSetting({
+  sits,
   makerMm,
   gasketMm,
   glandMm,
@@ -29,7 +36,8 @@ export function sealSetting({
 }: SealSetting): Result<SetSeal> {
   if (!(workingLengthMm > 0 && workingLengthMm < freeLengthMm))
     return refuse('The working length must be below the free length: a seal that is not pressed does not seal.')
-  const markMm = makerMm + gasketMm - glandMm
+  const outward = gasketMm - glandMm
+  const markMm = sits === 'outside the gland plate' ? makerMm + outward : makerMm - outward
   if (!(markMm > 0))
     return refuse('The mark would lie inside the chamber face. Check the maker’s distance and the signs.')
   return accept({ markMm, compressionMm: freeLengthMm - workingLengthMm })

@@ -9,15 +9,26 @@ export interface AxialSet {
   couplingFloatMm: number
   /** Where it was set, on the same scale. */
   setMm: number
+  /** What holds the shaft that grows: it grows away from there. */
+  heldBy: HeldBy
   /** Length from the fixed end to the coupling, and how much warmer the shaft gets. */
   shaftLengthMm: number
   warmerK: number
 }
 
+/**
+ * Where the growth counts from. A shaft held in the driven machine pushes the rotor toward its outer stop; a rotor held at its
+ * own outer end grows toward the drive end. Not known: the worse counts at both stops.
+ */
+export const HELD_BY = ['the driven machine', 'its own outer end', 'not known'] as const
+export type HeldBy = (typeof HELD_BY)[number]
+
 export interface AxialMargins {
   totalFloatMm: number
   centreMm: number
   magneticOffCentreMm: number
+  /** How far it runs from where it was set; more than the coupling's float, and the coupling holds it off its field. */
+  runsOffSetMm: number
   growthMm: number
   coldMm: { outer: number; drive: number }
   hotMm: { outer: number; drive: number }
@@ -27,8 +38,8 @@ const STEEL_UM_PER_M_K = 11.7
 
 /**
  * Whether the coupling's own limited float keeps a sleeve-bearing rotor's shoulders off its bearing ends, cold and hot:
- * margin = distance from where the coupling stops it to the bearing's stop; hot, growth 11.7 µm/m/K takes from the drive
- * side. Refused: stops the wrong way round, a set position outside them.
+ * margin = distance from where the coupling stops it to the bearing's stop; hot, growth of 11.7 µm/m/K takes from the side it
+ * goes to. Refused: stops the wrong way round, a set position outside them.
  */
 export function axialSet({
   stopOuterMm,
@@ -36,6 +47,7 @@ export function axialSet({
   magneticMm,
   couplingFloatMm,
   setMm,
+  heldBy,
   shaftLengthMm,
   warmerK,
 }: AxialSet): Result<AxialMargins> {
@@ -46,13 +58,18 @@ export function axialSet({
   if (!(couplingFloatMm >= 0 && shaftLengthMm >= 0)) return refuse('Float and length are not below nought.')
   const growthMm = (((STEEL_UM_PER_M_K * shaftLengthMm) / 1000) * warmerK) / 1000
   const cold = { outer: setMm - couplingFloatMm - stopOuterMm, drive: stopDriveMm - (setMm + couplingFloatMm) }
+  const toDrive = { 'the driven machine': -growthMm, 'its own outer end': growthMm, 'not known': Math.abs(growthMm) }[
+    heldBy
+  ]
+  const toOuter = heldBy === 'not known' ? Math.abs(growthMm) : -toDrive
   const centreMm = (stopOuterMm + stopDriveMm) / 2
   return accept({
     totalFloatMm: stopDriveMm - stopOuterMm,
     centreMm,
     magneticOffCentreMm: magneticMm - centreMm,
+    runsOffSetMm: magneticMm - setMm,
     growthMm,
     coldMm: cold,
-    hotMm: { outer: cold.outer + growthMm, drive: cold.drive - growthMm },
+    hotMm: { outer: cold.outer - toOuter, drive: cold.drive - toDrive },
   })
 }

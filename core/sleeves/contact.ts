@@ -9,7 +9,15 @@ export interface Contact {
   share: number
   /** Share of what carries that lies in the middle 120° (the four middle columns). */
   centralShare: number
-  says: 'well spread' | 'one end only' | 'one edge only' | 'off the middle' | 'none'
+  says:
+    | 'well spread'
+    | 'one end only'
+    | 'both ends only'
+    | 'the middle of its length only'
+    | 'opposite corners'
+    | 'one edge only'
+    | 'off the middle'
+    | 'none'
 }
 
 /**
@@ -29,14 +37,26 @@ export function blueContact(squares: readonly number[]): Result<Contact> {
   const all = sum(() => true)
   if (all === 0) return accept({ share: 0, centralShare: 0, says: 'none' })
   const centralShare = sum((_, column) => column >= 1 && column <= 4) / all
-  const ofOneHalf = (a: number) => a / all > 0.85
-  const says =
-    ofOneHalf(sum(row => row < 2)) || ofOneHalf(sum(row => row >= 2))
-      ? 'one end only'
-      : ofOneHalf(sum((_, column) => column < 3)) || ofOneHalf(sum((_, column) => column >= 3))
-        ? 'one edge only'
-        : centralShare < 0.6
-          ? 'off the middle'
-          : 'well spread'
-  return accept({ share: all / squares.length, centralShare, says })
+  const says = PLACES.find(({ of }) => of.some(where => sum(where) / all > NEARLY_ALL))?.says
+  return accept({
+    share: all / squares.length,
+    centralShare,
+    says: says ?? (centralShare < 0.6 ? 'off the middle' : 'well spread'),
+  })
 }
+
+type Where = (row: number, column: number) => boolean
+const NEARLY_ALL = 0.85
+const near: Where = row => row < 2
+const left: Where = (_, column) => column < 3
+/** Where nearly all of it may lie, and what that is called; what is looked at first is said. */
+const PLACES: readonly { says: Contact['says']; of: readonly Where[] }[] = [
+  { says: 'one end only', of: [near, row => row >= 2] },
+  { says: 'one edge only', of: [left, (_, column) => column >= 3] },
+  {
+    says: 'opposite corners',
+    of: [(...at) => near(...at) === left(...at), (...at) => near(...at) !== left(...at)],
+  },
+  { says: 'both ends only', of: [row => row === 0 || row === CONTACT_ROWS - 1] },
+  { says: 'the middle of its length only', of: [row => row > 0 && row < CONTACT_ROWS - 1] },
+]

@@ -9,6 +9,9 @@ export interface PinchEnd {
 export interface Pinch {
   endsMm: readonly number[]
   meanMm: number
+  leastMm: number
+  greatestMm: number
+  /** Of the loosest end: a cap holds no better than that. */
   says: 'grips' | 'no gap, no grip' | 'loose'
 }
 
@@ -38,10 +41,12 @@ export function capPinch(ends: readonly PinchEnd[], freshWireMm: number): Result
       `A wire of ${freshWireMm} mm does not suit shims of ${Number(shim.toFixed(3))} mm: its fresh diameter should be 1.2 to 2 times the shim.`,
     )
   const endsMm = ends.map(end => (end.shimLeftMm + end.shimRightMm) / 2 - end.wireMm)
-  const meanMm = meanOf(endsMm)
+  const leastMm = Math.min(...endsMm)
   return accept({
     endsMm,
-    meanMm,
-    says: Math.abs(meanMm) <= RESOLUTION_MM ? 'no gap, no grip' : meanMm > 0 ? 'grips' : 'loose',
+    meanMm: meanOf(endsMm),
+    leastMm,
+    greatestMm: Math.max(...endsMm),
+    says: Math.abs(leastMm) <= RESOLUTION_MM + 1e-9 ? 'no gap, no grip' : leastMm > 0 ? 'grips' : 'loose',
   })
 }

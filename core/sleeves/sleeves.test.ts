@@ -185,15 +185,28 @@ describe('axial set', () => {
     couplingFloatMm: 2,
     shaftLengthMm: 1000,
     warmerK: 50,
-  }
+    heldBy: 'its own outer end',
+  } as const
   it('cold and hot margins', () =>
     expect(must(axialSet(set))).toMatchObject({
       totalFloatMm: 12,
       centreMm: 6,
+      runsOffSetMm: 0,
       growthMm: expect.closeTo(0.585, 9),
       coldMm: { outer: 4, drive: 4 },
       hotMm: { outer: expect.closeTo(4.585, 9), drive: expect.closeTo(3.415, 9) },
     }))
+  it('held in the driven machine it grows the other way; not known, the worse counts on both sides', () => {
+    expect(must(axialSet({ ...set, heldBy: 'the driven machine' })).hotMm).toEqual({
+      outer: expect.closeTo(3.415, 9),
+      drive: expect.closeTo(4.585, 9),
+    })
+    for (const warmerK of [50, -50])
+      expect(must(axialSet({ ...set, warmerK, heldBy: 'not known' })).hotMm).toEqual({
+        outer: expect.closeTo(3.415, 9),
+        drive: expect.closeTo(3.415, 9),
+      })
+  })
   it.each([{ stopDriveMm: -1 }, { setMm: 13 }, { magneticMm: -1 }, { couplingFloatMm: -1 }])('refuses %j', wrong =>
     refused(axialSet({ ...set, ...wrong })),
   )

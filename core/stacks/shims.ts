@@ -71,8 +71,8 @@ export function chooseShims(
   )
     return refuse('A shim has a thickness over 0 and up to 50 mm, and a whole count.')
   if (!(greatestMm >= leastMm)) return refuse('The least gap is above the greatest. Change them round.')
-  if (!(openMm > leastMm))
-    return refuse('The gap without a shim is already at or below its least: no shim can mend that.')
+  if (!(openMm > leastMm - 1e-9))
+    return refuse('The gap without a shim is already below its least: no shim can mend that.')
   if (openMm - leastMm > 100) return refuse('More than 100 mm of shims is a spacer: make one.')
   const middle = (leastMm + greatestMm) / 2
   const { step, sizes, reach } = latticeOf(stock, openMm - middle)

@@ -189,7 +189,7 @@ describe('shims', () => {
     ).toBe(true))
   it.each([
     [[], {}],
-    [stock, { openMm: 0.2 }],
+    [stock, { openMm: 0.199 }],
     [stock, { leastMm: 0.4 }],
     [[{ thicknessMm: 0, count: 1 }], {}],
     [[{ thicknessMm: 0.1, count: 1.5 }], {}],

@@ -1,6 +1,6 @@
 import { fixed } from '../quantity/index.ts'
 import { accept, refuse, type Result } from '../result.ts'
-import { worstVerdict, type Held, type Verdict, type WorkingLine } from '../verdict.ts'
+import { holdAgainst, worstVerdict, type Held, type Verdict, type WorkingLine } from '../verdict.ts'
 import type { Fields, Input } from './fields.ts'
 
 export const CRAFTS = [
@@ -117,6 +117,20 @@ function turnedRound(sum: AnySum, input: Record<string, unknown>): string | null
   return null
 }
 
+/** Limits that were typed while what they limit was not: a figure that stays Open and names both, or nothing. */
+function notGiven({ fields }: AnySum, input: Record<string, unknown>): Figure[] {
+  const label = (key: string) => fields[key]?.label ?? key
+  const asked = Object.keys(fields).flatMap(limit =>
+    input[limit] === undefined
+      ? []
+      : (fields[limit]!.of ?? []).filter(key => input[key] === undefined).map(key => ({ limit, key })),
+  )
+  if (!asked.length) return []
+  const words = asked.map(({ limit, key }) => `“${label(key)}”, which “${label(limit)}” asks for`)
+  const held = holdAgainst(Number.NaN, {}, 'a limit was typed without what it limits')
+  return [{ key: 'notGiven', what: 'Not given', value: words.join('; '), held }]
+}
+
 /**
  * Works a sum out. An input that leads to no finite figure is refused, so that nothing ever shows NaN or Infinity.
  * The input must fit the sum's fields; what crosses a boundary is held against them before.
@@ -129,7 +143,8 @@ export function runSum(sum: AnySum, input: unknown, progress?: Progress): Result
     return refuse(
       `These figures give no answer to “${sum.title}”. Check them: one of them is too large, too small or nought.`,
     )
-  return answer
+  const open = answer.ok ? notGiven(sum, input as Record<string, unknown>) : []
+  return answer.ok && open.length ? accept({ ...answer.value, figures: [...answer.value.figures, ...open] }) : answer
 }
 
 /** An answer as it goes over the wire: figures by key, lists, verdict, what was judged, and the working. */

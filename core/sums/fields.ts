@@ -6,6 +6,8 @@ interface Common {
   help?: string
   optional?: true
   fallback?: unknown
+  /** A limit on what other fields give: where it is typed and one of them is not, the sum is Open and says which. */
+  of?: readonly string[]
   /** Asked for only while another field says one of these. */
   only?: readonly [key: string, ...choices: string[]]
 }
@@ -141,6 +143,9 @@ export const rows = <C extends Fields>(
 export const ticked = (field: ListField): ListField => ({ ...field, ticked: true })
 /** May be left out. */
 export const optional = <F extends Field>(field: F): F & { optional: true } => ({ ...field, optional: true })
+/** May be left out; a limit on what the fields `keys` give, and not to be judged without them. */
+export const limitOf = <F extends Field>(field: F, ...keys: string[]): F & { optional: true } =>
+  optional({ ...field, of: keys })
 /** Has this value where it is left out. */
 export const fallback = <F extends Field>(field: F, value: unknown): F => ({ ...field, fallback: value })
 /** Asked for only while the field `key` says one of the choices; otherwise it may be left out. */

@@ -40,7 +40,7 @@ test('fits: from the place in the bar to a judged fit, its class and its working
   }
   await expect(value(page, 'minClearanceUm')).toContainText('-12')
   await expect(value(page, 'holeReally')).toHaveText('H6')
-  await expect(verdict(page, 'meanClearanceUm')).toContainText('Holds')
+  await expect(verdict(page, 'minClearanceUm')).toContainText('Holds')
   await fill(page, { minUm: '0', maxUm: '10' })
   await expect(verdict(page, 'minClearanceUm')).toContainText('Out')
   await expect(get(page)).toContainText('typed here, from the maker’s manual')
@@ -73,7 +73,8 @@ test('sleeve bearing: pinch by wire and shims, and a wire that never touched', a
   await row('Wire, flattened', 2).fill('0.400')
   await fill(page, { minMm: '0.01', maxMm: '0.05' })
   await expect(value(page, 'meanMm')).toContainText('0.003')
-  await expect(verdict(page, 'meanMm')).toContainText('Out')
+  await expect(value(page, 'leastMm')).toContainText('0.000')
+  await expect(verdict(page, 'leastMm')).toContainText('Out')
   await expect(get(page)).toContainText('The shell can move in its cap')
   await row('Wire, flattened', 1).fill('0.6')
   await expect(page.locator('[data-test=why-not]')).toContainText('no flattening')

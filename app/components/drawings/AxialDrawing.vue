@@ -7,13 +7,9 @@ const { given, got, say, tone } = useDrawn(props)
 const x = computed(() => scaleOf([given('stopOuterMm'), given('stopDriveMm')], 60, 660, 0.03))
 const rows = computed(() =>
   [
-    { name: 'cold', shift: 0, y: 92 },
-    { name: 'hot', shift: got('growthMm'), y: 156 },
-  ].map(row => ({
-    ...row,
-    from: given('setMm') - given('couplingFloatMm') + row.shift,
-    to: given('setMm') + given('couplingFloatMm') + row.shift,
-  })),
+    { name: 'cold', y: 92, outer: got('coldOuterMm'), drive: got('coldDriveMm') },
+    { name: 'hot', y: 156, outer: got('hotOuterMm'), drive: got('hotDriveMm') },
+  ].map(row => ({ ...row, from: given('stopOuterMm') + row.outer, to: given('stopDriveMm') - row.drive })),
 )
 </script>
 
@@ -43,7 +39,7 @@ const rows = computed(() =>
     />
     <g v-for="row in rows" :key="row.name">
       <rect :x="x(row.from)" :y="row.y - 18" :width="x(row.to) - x(row.from)" height="36" class="metal" />
-      <path :d="`M${x(given('setMm') + row.shift)} ${row.y + 18} l-7 -28 h14 z`" class="needle" />
+      <path :d="`M${x((row.from + row.to) / 2)} ${row.y + 18} l-7 -28 h14 z`" class="needle" />
       <text :x="x(row.from) + 8" :y="row.y + 5">{{ row.name }}</text>
     </g>
     <path :d="`M${x(given('magneticMm'))} 30 V196`" class="centre" />

@@ -1,4 +1,4 @@
-import { waitState } from '../../baths/index.ts'
+import { waitState, WAIT_KINDS } from '../../baths/index.ts'
 import { answering, defineSum, line, say } from '../define.ts'
 import { choice, number, optional } from '../fields.ts'
 
@@ -9,13 +9,13 @@ export const waitSum = defineSum({
   about: 'How a wait stands, and when the next hands-on step comes. Too short and too long both count.',
   source: 'times of the sheet',
   fields: {
-    what: choice('It is a', ['soak', 'dry', 'cool', 'cure']),
+    what: choice('It is a', WAIT_KINDS),
     doneMin: number('In so far, minutes', '1', [0, 100000]),
     shortestMin: number('Shortest, minutes', '1', [0, 100000]),
     longestMin: optional(number('Longest, minutes', '1', [0, 100000])),
   },
   example: { what: 'soak', doneMin: 95, shortestMin: 120, longestMin: 360 },
-  work: ({ what, ...wait }) =>
+  work: wait =>
     answering(waitState(wait), ({ state, nextMin, held }) => ({
       figures: [
         { key: 'doneMin', what: 'In so far, minutes', value: wait.doneMin, decimals: 0, held },
@@ -24,7 +24,7 @@ export const waitSum = defineSum({
           what: 'It',
           value:
             state === 'too soon'
-              ? `is too soon to end the ${what}`
+              ? `is too soon to end the ${wait.what}`
               : state === 'too long'
                 ? 'was in too long'
                 : 'may come out',

@@ -49,14 +49,30 @@ export const measuredFitSum = defineSum({
       return refuse(
         `${say(far)} mm is far from the nominal ${say(nominalMm)} mm. Check the decimal mark, or the nominal.`,
       )
+    for (const [wanted, side] of [
+      [hole, 'hole'],
+      [shaft, 'shaft'],
+    ] as const) {
+      const parsed = wanted ? parseClass(wanted) : null
+      if (parsed?.ok && parsed.value.side !== side)
+        return refuse(
+          side === 'hole'
+            ? `“${wanted}” is a shaft class. A hole has a capital letter, such as H7.`
+            : `“${wanted}” is a hole class. A shaft has a small letter, such as k6.`,
+        )
+    }
     const fit = measuredFit(parts[0], parts[1], { nominalMm, hole, shaft })
     return answering(fit, made => {
       const maker = { min: given.minUm, max: given.maxUm }
-      const least = hold(made.minClearanceUm, maker, SLACK)
-      const most = hold(made.maxClearanceUm, maker, SLACK)
+      const isMakers = maker.min !== undefined || maker.max !== undefined
       const classes = hole && shaft ? fitOfClasses(nominalMm, hole, shaft) : null
-      const general = classes?.ok ? { min: classes.value.minClearanceUm, max: classes.value.maxClearanceUm } : null
-      const judged = worseEnd(made.minClearanceUm, made.maxClearanceUm, general ?? {})
+      const general = classes?.ok
+        ? {
+            limits: { min: classes.value.minClearanceUm, max: classes.value.maxClearanceUm },
+            source: `${hole}/${shaft}, ISO 286-2`,
+          }
+        : undefined
+      const byClass = general && worseEnd(made.minClearanceUm, made.maxClearanceUm, general.limits)
       const inClass = (
         key: string,
         what: string,
@@ -70,13 +86,18 @@ export const measuredFitSum = defineSum({
                 key,
                 what,
                 value: `${own.verdict === 'Out' ? 'not ' : ''}in ${wanted}`,
-                held: {
-                  ...own,
-                  limits: { min: limits.value.lowerUm, max: limits.value.upperUm },
-                  source: `${wanted}, ISO 286-2`,
-                  consequence:
-                    own.verdict === 'Out' ? (own.side === 'low' ? 'under its class' : 'over its class') : null,
-                },
+                // The maker's span goes before the classes: then they are said, and not judged.
+                ...(isMakers
+                  ? {}
+                  : {
+                      held: {
+                        ...own,
+                        limits: { min: limits.value.lowerUm, max: limits.value.upperUm },
+                        source: `${wanted}, ISO 286-2`,
+                        consequence:
+                          own.verdict === 'Out' ? (own.side === 'low' ? 'under its class' : 'over its class') : null,
+                      },
+                    }),
               },
             ]
           : []
@@ -98,7 +119,7 @@ export const measuredFitSum = defineSum({
             value: made.minClearanceUm,
             unit: 'µm',
             decimals: 1,
-            ...(maker.min !== undefined || maker.max !== undefined || !general ? { held: least } : {}),
+            held: hold(made.minClearanceUm, maker, SLACK, general),
           },
           {
             key: 'maxClearanceUm',
@@ -106,25 +127,9 @@ export const measuredFitSum = defineSum({
             value: made.maxClearanceUm,
             unit: 'µm',
             decimals: 1,
-            ...(maker.min !== undefined || maker.max !== undefined ? { held: most } : {}),
+            ...(isMakers || general ? { held: hold(made.maxClearanceUm, maker, SLACK, general) } : {}),
           },
-          {
-            key: 'meanClearanceUm',
-            what: 'Mean clearance',
-            value: made.meanClearanceUm,
-            unit: 'µm',
-            decimals: 1,
-            ...(general
-              ? {
-                  held: {
-                    ...judged,
-                    limits: general,
-                    source: `${hole}/${shaft}, ISO 286-2`,
-                    consequence: judged.verdict === 'Out' ? (judged.side === 'low' ? SLACK.low : SLACK.high) : null,
-                  },
-                }
-              : {}),
-          },
+          { key: 'meanClearanceUm', what: 'Mean clearance', value: made.meanClearanceUm, unit: 'µm', decimals: 1 },
           { key: 'kind', what: 'Kind of fit', value: made.kind },
           ...inClass('holeInClass', 'The hole is', hole, made.holeInClass),
           ...inClass('shaftInClass', 'The shaft is', shaft, made.shaftInClass),
@@ -156,8 +161,10 @@ export const measuredFitSum = defineSum({
             : []),
         ],
         notes:
-          maker.min !== undefined && general
-            ? [`The maker’s span (${MAKER}) goes before the classes; both are shown.`]
+          isMakers && general && byClass
+            ? [
+                `The maker’s span (${MAKER}) goes before the classes. By ${hole}/${shaft} alone, ${say(general.limits.min, 1)} to ${say(general.limits.max, 1)} µm, it would be ${byClass.verdict}.`,
+              ]
             : [],
         reading: { kind: 'single', tries: [[made.meanClearanceUm / 1000]] },
       }

@@ -1,3 +1,4 @@
+import { leftOpen } from '../../verdict.ts'
 import {
   judgeWithUncertainty,
   lengthAt20,
@@ -64,7 +65,9 @@ export const at20Sum = defineSum({
           value: clearance,
           unit: 'µm',
           decimals: 1,
-          held: open ? { ...held, verdict: 'Open', consequence: null } : held,
+          held: open
+            ? leftOpen(held, known ? 'nearer to a limit than its uncertainty' : 'not at one known temperature')
+            : held,
         },
         { key: 'bore20Mm', what: 'Bore at 20 °C', value: bore.value, unit: 'mm', decimals: 4 },
         { key: 'shaft20Mm', what: 'Shaft at 20 °C', value: shaft.value, unit: 'mm', decimals: 4 },

@@ -1,7 +1,9 @@
+import { leftOpen } from '../../verdict.ts'
 import { endFloat, reduceTries } from '../../gauging/index.ts'
 import { answering, defineSum, line, say } from '../define.ts'
 import { number, rows } from '../fields.ts'
 import { hold, makerMax, makerMin } from '../limits.ts'
+import { DISAGREE } from './shared.ts'
 
 export const endFloatSum = defineSum({
   name: 'end-float',
@@ -29,29 +31,30 @@ export const endFloatSum = defineSum({
   },
   work: ({ pairs, minMm, maxMm }) => {
     const floats = pairs.map(one => endFloat(one.oneWayMm, one.otherWayMm))
-    return answering(reduceTries(floats), ({ mean, range }) => ({
-      figures: [
-        {
-          key: 'floatMm',
-          what: 'End float',
-          value: mean,
-          unit: 'mm',
-          decimals: 3,
-          held: hold(
-            mean,
-            { min: minMm, max: maxMm },
-            {
-              low: 'the thrust bearing runs hot: no room for oil and growth',
-              high: 'the rotor wanders; its rings and faces may touch',
-            },
-          ),
-        },
-        { key: 'rangeMm', what: 'Range of the pushes', value: range, unit: 'mm', decimals: 3 },
-      ],
-      working: pairs.map((one, i) =>
-        line(`Push ${i + 1}`, '|a − b|', `|${say(one.oneWayMm)} − ${say(one.otherWayMm)}|`, `${say(floats[i]!)} mm`),
-      ),
-      reading: { kind: 'endFloat', tries: pairs.map(one => [one.oneWayMm, one.otherWayMm]) },
-    }))
+    const limits = { min: minMm, max: maxMm }
+    const tolerance = minMm !== undefined && maxMm !== undefined ? maxMm - minMm : undefined
+    return answering(reduceTries(floats, { tolerance }), ({ mean, range, measureAgain }) => {
+      const held = hold(mean, limits, {
+        low: 'the thrust bearing runs hot: no room for oil and growth',
+        high: 'the rotor wanders; its rings and faces may touch',
+      })
+      return {
+        figures: [
+          {
+            key: 'floatMm',
+            what: 'End float',
+            value: mean,
+            unit: 'mm',
+            decimals: 3,
+            held: measureAgain ? leftOpen(held, DISAGREE) : held,
+          },
+          { key: 'rangeMm', what: 'Range of the pushes', value: range, unit: 'mm', decimals: 3 },
+        ],
+        working: pairs.map((one, i) =>
+          line(`Push ${i + 1}`, '|a − b|', `|${say(one.oneWayMm)} − ${say(one.otherWayMm)}|`, `${say(floats[i]!)} mm`),
+        ),
+        reading: { kind: 'endFloat', tries: pairs.map(one => [one.oneWayMm, one.otherWayMm]) },
+      }
+    })
   },
 })

@@ -1,3 +1,4 @@
+import { leftOpen } from '../../verdict.ts'
 import { followRounds } from '../../gauging/index.ts'
 import { answering, defineSum, line, say } from '../define.ts'
 import { number, optional, rows, text } from '../fields.ts'
@@ -33,7 +34,7 @@ export const fitUpRoundsSum = defineSum({
     maxMm: 0.1,
   },
   work: ({ rounds, minMm, maxMm }) =>
-    answering(followRounds(rounds), ({ last, steps, voids }) => ({
+    answering(followRounds(rounds), ({ last, isCurrent, steps, voids }) => ({
       figures: [
         {
           key: 'lastMm',
@@ -41,7 +42,9 @@ export const fitUpRoundsSum = defineSum({
           value: last,
           unit: 'mm',
           decimals: 3,
-          held: hold(last, { min: minMm, max: maxMm }),
+          held: isCurrent
+            ? hold(last, { min: minMm, max: maxMm })
+            : leftOpen(hold(last, { min: minMm, max: maxMm }), 'the build it was read on was taken apart since'),
         },
         { key: 'voidCount', what: 'Void rounds', value: voids.length },
       ],
@@ -59,6 +62,7 @@ export const fitUpRoundsSum = defineSum({
         ...voids.map(one => line(`Round ${one.round}, void`, 'not used', one.because, `${say(one.value)} mm`)),
       ],
       more: { steps, voids },
-      reading: { kind: 'single', tries: [[last]] },
+      notes: isCurrent ? [] : ['The last round is void: the machine as it stands has not been read. Read it again.'],
+      ...(isCurrent ? { reading: { kind: 'single' as const, tries: [[last]] } } : {}),
     })),
 })

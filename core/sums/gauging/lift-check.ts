@@ -1,6 +1,7 @@
+import { refuse } from '../../result.ts'
 import { lift } from '../../gauging/index.ts'
 import { answering, defineSum, line, say } from '../define.ts'
-import { choice, fallback, number } from '../fields.ts'
+import { choice, number, optional } from '../fields.ts'
 import { hold, makerMax } from '../limits.ts'
 
 export const liftCheckSum = defineSum({
@@ -13,13 +14,22 @@ export const liftCheckSum = defineSum({
     upMm: number('Up', 'mm', [-20, 20]),
     downMm: number('Down', 'mm', [-20, 20]),
     style: choice('Written as', ['signed readings', 'travels']),
-    toBearingMm: fallback(number('Pivot to bearing', 'mm', [1, 20000]), 1000),
-    toDialMm: fallback(number('Pivot to dial', 'mm', [1, 20000]), 1000),
+    toBearingMm: optional(
+      number('Pivot to bearing', 'mm', [1, 20000], 'both lengths, or neither where the dial stands on the bearing'),
+    ),
+    toDialMm: optional(number('Pivot to dial', 'mm', [1, 20000])),
     maxMm: makerMax('mm', [0, 20]),
   },
   example: { upMm: 0.08, downMm: -0.06, style: 'signed readings', toBearingMm: 820, toDialMm: 900, maxMm: 0.2 },
-  work: ({ upMm, downMm, style, toBearingMm, toDialMm, maxMm }) =>
-    answering(lift(upMm, downMm, style, toBearingMm / toDialMm), total => ({
+  work: ({ upMm, downMm, style, toBearingMm, toDialMm, maxMm }) => {
+    const isLevered = toBearingMm !== undefined && toDialMm !== undefined
+    if (!isLevered && (toBearingMm !== undefined || toDialMm !== undefined))
+      return refuse(
+        `A lever has two lengths: give “${toBearingMm === undefined ? 'Pivot to bearing' : 'Pivot to dial'}” too, or neither.`,
+      )
+    const ratio = isLevered ? `·${say(toBearingMm)}/${say(toDialMm)}` : ''
+    const rule = isLevered ? '·b/d' : ''
+    return answering(lift(upMm, downMm, style, isLevered ? toBearingMm / toDialMm : 1), total => ({
       figures: [
         {
           key: 'liftMm',
@@ -37,13 +47,12 @@ export const liftCheckSum = defineSum({
       working: [
         line(
           'Total',
-          style === 'travels' ? '(up + down)·b/d' : '|up − down|·b/d',
-          style === 'travels'
-            ? `(${say(upMm)} + ${say(downMm)})·${say(toBearingMm)}/${say(toDialMm)}`
-            : `|${say(upMm)} − ${say(downMm)}|·${say(toBearingMm)}/${say(toDialMm)}`,
+          `${style === 'travels' ? '(up + down)' : '|up − down|'}${rule}`,
+          `${style === 'travels' ? `(${say(upMm)} + ${say(downMm)})` : `|${say(upMm)} − ${say(downMm)}|`}${ratio}`,
           `${say(total)} mm`,
         ),
       ],
       reading: { kind: 'lift', tries: [[upMm, downMm]], style },
-    })),
+    }))
+  },
 })

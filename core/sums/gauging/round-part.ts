@@ -1,8 +1,22 @@
+import { type Consequences, leftOpen } from '../../verdict.ts'
 import { reduceRoundPart } from '../../gauging/index.ts'
 import { answering, defineSum, line, say } from '../define.ts'
-import { number, rows, text } from '../fields.ts'
+import { choice, number, optional, rows, text } from '../fields.ts'
 import { hold, makerMax, makerMin } from '../limits.ts'
 import { SIZE } from './shared.ts'
+
+/** What a size out of its limits means: it depends on which part it is. */
+const SIZE_SAYS: Record<'journal' | 'bore' | 'part', Consequences> = {
+  journal: {
+    low: 'the journal is worn or ground under: its fit is slack',
+    high: 'the journal is over size: it does not enter, or it is gripped',
+  },
+  bore: {
+    low: 'the bore is under size: it grips what should turn or slide in it',
+    high: 'the bore is worn or cut over: its fit is slack',
+  },
+  part: { low: 'under its least size', high: 'over its greatest size' },
+}
 
 export const roundPartSum = defineSum({
   name: 'round-part',
@@ -16,8 +30,11 @@ export const roundPartSum = defineSum({
       { station: text('Station', 20), plane: text('Plane', 10), mm: number('Reads', 'mm', SIZE) },
       [1, 20],
     ),
+    part: optional(choice('It is a', ['journal', 'bore'])),
     minMm: makerMin('mm', SIZE),
     maxMm: makerMax('mm', SIZE),
+    maxOutOfRoundUm: optional(number('Greatest out of round', 'µm', [0, 5000])),
+    maxTaperUm: optional(number('Greatest taper', 'µm', [0, 5000])),
   },
   example: {
     readings: [
@@ -28,17 +45,25 @@ export const roundPartSum = defineSum({
       ['outer end', 'A', 59.991],
       ['outer end', 'B', 59.993],
     ].map(([station, plane, mm]) => ({ station: station as string, plane: plane as string, mm: mm as number })),
+    part: 'journal',
     minMm: 59.98,
     maxMm: 60,
+    maxOutOfRoundUm: 8,
+    maxTaperUm: 10,
   },
-  work: ({ readings, minMm, maxMm }) =>
+  work: ({ readings, part: what, minMm, maxMm, maxOutOfRoundUm, maxTaperUm }) =>
     answering(reduceRoundPart(readings), part => {
       const limits = { min: minMm, max: maxMm }
-      const [least, greatest] = [
-        hold(part.leastMm, limits, { low: 'the journal is worn under' }),
-        hold(part.greatestMm, limits, { high: 'the size is over' }),
-      ]
+      const says = SIZE_SAYS[what ?? 'part']
+      const [least, greatest] = [hold(part.leastMm, limits, says), hold(part.greatestMm, limits, says)]
       const um = (key: string, what: string, value: number | null) => ({ key, what, value, unit: 'µm', decimals: 1 })
+      /** A shape held against its limit; where too few places were read it stays Open. */
+      const shape = (value: number | null, max: number | undefined, high: string, wants: string) =>
+        max === undefined
+          ? {}
+          : value === null
+            ? { held: leftOpen(hold(Number.NaN, { max }), wants) }
+            : { held: hold(Math.abs(value), { max }, { high }) }
       return {
         figures: [
           { key: 'leastMm', what: 'Least reading', value: part.leastMm, unit: 'mm', decimals: 3, held: least },
@@ -51,8 +76,19 @@ export const roundPartSum = defineSum({
             held: greatest,
           },
           { key: 'meanMm', what: 'Mean', value: part.meanMm, unit: 'mm', decimals: 4 },
-          um('outOfRoundUm', 'Out of round, worst', part.outOfRoundUm),
-          um('taperUm', 'Taper, first − last', part.taperUm),
+          {
+            ...um('outOfRoundUm', 'Out of round, worst', part.outOfRoundUm),
+            ...shape(
+              part.outOfRoundUm,
+              maxOutOfRoundUm,
+              'it bears on its high places: the film breaks there',
+              'one plane says nothing of it',
+            ),
+          },
+          {
+            ...um('taperUm', 'Taper, first − last', part.taperUm),
+            ...shape(part.taperUm, maxTaperUm, 'one end carries alone and wipes', 'one station says nothing of it'),
+          },
           um('barrelUm', 'Barrel (+) or waist (−)', part.barrelUm),
         ],
         working: part.stations.map(one =>

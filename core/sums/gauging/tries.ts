@@ -1,8 +1,9 @@
+import { leftOpen } from '../../verdict.ts'
 import { reduceTries } from '../../gauging/index.ts'
 import { answering, defineSum, line, say } from '../define.ts'
 import { list } from '../fields.ts'
 import { hold, makerMax, makerMin } from '../limits.ts'
-import { MM } from './shared.ts'
+import { DISAGREE, MM } from './shared.ts'
 
 export const triesSum = defineSum({
   name: 'tries',
@@ -22,7 +23,9 @@ export const triesSum = defineSum({
           value: mean,
           unit: 'mm',
           decimals: 4,
-          held: hold(mean, { min: minMm, max: maxMm }),
+          held: measureAgain
+            ? leftOpen(hold(mean, { min: minMm, max: maxMm }), DISAGREE)
+            : hold(mean, { min: minMm, max: maxMm }),
         },
         { key: 'rangeMm', what: 'Range', value: range, unit: 'mm', decimals: 4 },
         { key: 'measureAgain', what: 'Measure again', value: measureAgain },

@@ -2,6 +2,7 @@ import {
   boltCount,
   boltOrder,
   boltPoints,
+  CIRCLE_PATTERNS,
   outwardsOn,
   PATTERN_REASONS,
   PATTERNS,
@@ -34,6 +35,10 @@ export const boltOrderSum = defineSum({
     if (layout === 'on a circle' && bolts === undefined) return refuse('Say how many bolts stand on the circle.')
     if (layout !== 'on a circle' && (along === undefined || (layout === 'round a rectangle' && across === undefined)))
       return refuse('Say how many bolts a side has, corners counted.')
+    if (layout === 'on a circle' && pattern === 'middle outwards')
+      return refuse(
+        'A circle has no middle bolt to go outwards from. Choose a star, or another order that goes across.',
+      )
     const place: BoltLayout =
       layout === 'on a circle'
         ? { kind: 'circle', bolts: bolts! }
@@ -51,7 +56,7 @@ export const boltOrderSum = defineSum({
       ],
       working: [line('Order', pattern, PATTERN_REASONS[pattern], order.join(' '))],
       more: { order, points: boltPoints(place) },
-      schools: PATTERNS.flatMap(one => {
+      schools: (place.kind === 'circle' ? CIRCLE_PATTERNS : PATTERNS).flatMap(one => {
         const other =
           place.kind !== 'circle' && one === 'middle outwards' ? outwardsOn(place) : boltOrder(one, boltCount(place))
         return other.ok

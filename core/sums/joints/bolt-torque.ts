@@ -4,11 +4,12 @@ import {
   torqueByFrictionNm,
   torqueFromPreloadNm,
   BOLT_CLASS_NAMES,
+  PRELOAD_SCATTER,
 } from '../../joints/index.ts'
 import { refuse } from '../../result.ts'
 import { answering, defineSum, line, say } from '../define.ts'
-import { choice, number, optional } from '../fields.ts'
-import { LOAD, FACTOR, againstProof } from './shared.ts'
+import { choice, limitOf, number, optional } from '../fields.ts'
+import { LOAD, FACTOR, METHODS, PROOF_SCHOOLS, proofFigures } from './shared.ts'
 
 export const boltTorqueSum = defineSum({
   name: 'bolt-torque',
@@ -25,6 +26,7 @@ export const boltTorqueSum = defineSum({
     headFriction: number('Friction, head', '1', FACTOR),
     headMeanDiameterMm: number('Head, mean diameter', 'mm', [1, 300]),
     boltClass: optional(choice('Class', BOLT_CLASS_NAMES)),
+    method: limitOf(choice('Pulled by', METHODS), 'boltClass'),
   },
   example: {
     diameterMm: 16,
@@ -35,13 +37,16 @@ export const boltTorqueSum = defineSum({
     headFriction: 0.14,
     headMeanDiameterMm: 20.8,
     boltClass: '8.8',
+    method: 'click wrench',
   },
   work: bolt => {
     if (bolt.pitchMm >= bolt.diameterMm / 2) return refuse('That pitch does not go with that thread. Check both.')
     const byFactor = torqueFromPreloadNm(bolt.preloadN, bolt.diameterMm, bolt.nutFactor)
     if (!byFactor.ok) return byFactor
     const area = metricStressAreaMm2(bolt.diameterMm, bolt.pitchMm)
-    const strength = bolt.boltClass ? boltStrength(bolt.boltClass, bolt.diameterMm) : null
+    const strength = bolt.boltClass
+      ? boltStrength(bolt.boltClass, { system: 'metric', diameterMm: bolt.diameterMm })
+      : null
     if (strength && !strength.ok) return strength
     return answering(torqueByFrictionNm(bolt.preloadN, bolt), byFriction => ({
       figures: [
@@ -50,16 +55,7 @@ export const boltTorqueSum = defineSum({
         { key: 'stressAreaMm2', what: 'Stress area, mm²', value: area, decimals: 1 },
         { key: 'stressMPa', what: 'Stress', value: bolt.preloadN / area, unit: 'MPa', decimals: 0 },
         ...(strength?.ok
-          ? [
-              {
-                key: 'proofPercent',
-                what: 'Of proof',
-                value: (bolt.preloadN / area / strength.value.mpa) * 100,
-                unit: '%',
-                decimals: 0,
-                held: againstProof(bolt.preloadN, 0, area * strength.value.mpa, strength.value.standard),
-              },
-            ]
+          ? proofFigures(bolt.preloadN, area, strength.value, bolt.method && PRELOAD_SCATTER[bolt.method])
           : []),
       ],
       working: [
@@ -93,6 +89,7 @@ export const boltTorqueSum = defineSum({
           gives: `${say(byFriction, 1)} N·m`,
           why: 'thread and head apart: right when both are known',
         },
+        ...(strength ? PROOF_SCHOOLS : []),
       ],
     }))
   },

@@ -3,7 +3,7 @@ import {
   FILLINGS,
   JOINT_STIFFNESS,
   PATTERN_REASONS,
-  PATTERNS,
+  CIRCLE_PATTERNS,
   type InteractionResult,
 } from '../../joints/index.ts'
 import { accept, refuse } from '../../result.ts'
@@ -26,7 +26,7 @@ export const elasticInteractionSum = defineSum({
     targetN: number('Preload aimed at', 'N', LOAD),
     joint: choice('In the joint', FILLINGS),
     passesPercent: PASSES,
-    patterns: fallback(many('Orders', PATTERNS), ['star', 'two opposite, then round', 'round']),
+    patterns: fallback(many('Orders', CIRCLE_PATTERNS), ['star', 'two opposite, then round', 'round']),
     ceilingN: optional(number('Preload ceiling', 'N', LOAD)),
     diameterMm: optional(number('Thread, for torques', 'mm', [1, 150])),
     nutFactor: fallback(number('Nut factor K', '1', FACTOR), 0.17),
@@ -106,7 +106,16 @@ export const elasticInteractionSum = defineSum({
                 decimals: 0,
               },
             ]),
-        { key: 'checkPasses', what: `Check passes wanted, ${best.pattern}`, value: best.checkPasses, decimals: 0 },
+        ...(noCheckPasses
+          ? []
+          : [
+              {
+                key: 'checkPasses',
+                what: `Check passes wanted, ${best.pattern}`,
+                value: best.checkPasses ?? 'more than twelve',
+                decimals: 0,
+              },
+            ]),
       ],
       working: [
         line(
@@ -143,7 +152,7 @@ export const elasticInteractionSum = defineSum({
       ],
       schools: done.map(one => ({
         name: one.pattern[0]!.toUpperCase() + one.pattern.slice(1),
-        gives: `scatter ${say(pulled(one).scatter * 100, 1)} % after the passes, then ${one.checkPasses ?? 'more than twelve'} check passes`,
+        gives: `scatter ${say(pulled(one).scatter * 100, 1)} % after the passes${noCheckPasses ? '' : `, then ${one.checkPasses ?? 'more than twelve'} check passes`}`,
         why: PATTERN_REASONS[one.pattern],
         chosen: one === best,
       })),

@@ -11,11 +11,10 @@ import {
 } from '../../joints/index.ts'
 import { refuse, type Result } from '../../result.ts'
 import { answering, defineSum, line, say } from '../define.ts'
-import { choice, fallback, number, optional, text } from '../fields.ts'
-import { TORQUE, FACTOR, againstProof } from './shared.ts'
+import { choice, fallback, limitOf, number, optional, text } from '../fields.ts'
+import { TORQUE, FACTOR, METHODS, PROOF_SCHOOLS, proofFigures } from './shared.ts'
 
 const LUBRICATIONS = Object.keys(NUT_FACTORS) as [Lubrication, ...Lubrication[]]
-const METHODS = Object.keys(PRELOAD_SCATTER) as [keyof typeof PRELOAD_SCATTER, ...(keyof typeof PRELOAD_SCATTER)[]]
 
 interface Friction {
   threadFriction?: number
@@ -55,9 +54,9 @@ export const preloadSum = defineSum({
     nutFactor: optional(number('Or a nut factor K', '1', FACTOR)),
     method: choice('Pulled by', METHODS),
     prevailingNm: fallback(number('Prevailing torque', 'N·m', [0, 1000]), 0),
-    threadFriction: optional(number('Friction, thread', '1', FACTOR)),
-    headFriction: optional(number('Friction, head', '1', FACTOR)),
-    headMeanDiameterMm: optional(number('Head, mean diameter', 'mm', [1, 300])),
+    threadFriction: limitOf(number('Friction, thread', '1', FACTOR), 'headFriction', 'headMeanDiameterMm'),
+    headFriction: limitOf(number('Friction, head', '1', FACTOR), 'threadFriction', 'headMeanDiameterMm'),
+    headMeanDiameterMm: limitOf(number('Head, mean diameter', 'mm', [1, 300]), 'threadFriction', 'headFriction'),
   },
   example: {
     thread: 'M16',
@@ -73,7 +72,7 @@ export const preloadSum = defineSum({
   work: ({ thread, boltClass, torqueNm, lubrication, nutFactor, method, prevailingNm, ...friction }) => {
     const read = readThread(thread)
     if (!read.ok) return read
-    const strength = boltStrength(boltClass, read.value.diameterMm)
+    const strength = boltStrength(boltClass, read.value)
     if (!strength.ok) return strength
     if (prevailingNm >= torqueNm)
       return refuse('The prevailing torque uses up the whole torque: nothing is left for preload.')
@@ -83,18 +82,11 @@ export const preloadSum = defineSum({
     const byFriction = frictionLoad(friction, torqueNm - prevailingNm, read.value)
     if (byFriction && !byFriction.ok) return byFriction
     const loadAt = (k: number) => preloadFromTorqueN(torqueNm - prevailingNm, diameterMm, k)
+    const ofProof = (N: number) => (N / stressAreaMm2 / strength.value.mpa) * 100
     return answering(loadAt(factor), preloadN => {
-      const proofN = stressAreaMm2 * strength.value.mpa
       return {
         figures: [
-          {
-            key: 'proofPercent',
-            what: 'Of proof, scatter counted in',
-            value: ((preloadN * (1 + scatter)) / proofN) * 100,
-            unit: '%',
-            decimals: 0,
-            held: againstProof(preloadN, scatter, proofN, strength.value.standard),
-          },
+          ...proofFigures(preloadN, stressAreaMm2, strength.value, scatter),
           { key: 'preloadN', what: 'Preload', value: preloadN, unit: 'N', decimals: 0 },
           { key: 'preloadLeastN', what: 'Preload, least', value: preloadN * (1 - scatter), unit: 'N', decimals: 0 },
           { key: 'preloadMostN', what: 'Preload, most', value: preloadN * (1 + scatter), unit: 'N', decimals: 0 },
@@ -143,9 +135,9 @@ export const preloadSum = defineSum({
           ),
           line(
             'Of proof',
-            'F/(A·σ)',
-            `${say(preloadN * (1 + scatter), 0)}/(${say(stressAreaMm2, 1)}·${say(strength.value.mpa, 0)})`,
-            `${say(((preloadN * (1 + scatter)) / proofN) * 100, 0)} %`,
+            'F/(A·σ), nominal and at the top of the scatter',
+            `${say(preloadN, 0)} and ${say(preloadN * (1 + scatter), 0)}/(${say(stressAreaMm2, 1)}·${say(strength.value.mpa, 0)})`,
+            `${say(ofProof(preloadN), 0)} and ${say(ofProof(preloadN * (1 + scatter)), 0)} %`,
           ),
         ],
         schools: [
@@ -158,6 +150,7 @@ export const preloadSum = defineSum({
               chosen: one === lubrication && nutFactor === undefined,
             }
           }),
+          ...PROOF_SCHOOLS,
         ],
         notes: [
           'At one torque, paste instead of a dry thread adds half as much load again. Change the torque when the lubricant changes.',

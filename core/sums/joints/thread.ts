@@ -13,7 +13,7 @@ export const threadSum = defineSum({
   work: ({ thread, boltClass }) => {
     const read = readThread(thread)
     if (!read.ok) return read
-    return answering(boltStrength(boltClass, read.value.diameterMm), ({ mpa, what, standard }) => ({
+    return answering(boltStrength(boltClass, read.value), ({ mpa, what, standard }) => ({
       figures: [
         {
           key: 'proofLoadN',

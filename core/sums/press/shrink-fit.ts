@@ -1,6 +1,6 @@
 import { FIT_MATERIAL_NAMES, FIT_MATERIALS, shrinkFit, type FitMaterial } from '../../fits/index.ts'
 import { holdAgainst } from '../../verdict.ts'
-import { answering, defineSum, line, say } from '../define.ts'
+import { answering, defineSum, type Figure, line, say } from '../define.ts'
 import { choice, fallback, number, optional } from '../fields.ts'
 import { hold } from '../limits.ts'
 import { SIZE, FRICTION, YIELD } from './shared.ts'
@@ -11,8 +11,8 @@ export const shrinkFitSum = defineSum({
   name: 'shrink-fit',
   craft: 'press',
   title: 'Hub shrunk on, from measured sizes',
-  about: 'Grip, stress, torque hot and running, and the heat or cold to put it together.',
-  source: 'Lamé; smoothing 0.8·(Rz + Rz) after DIN 7190-1; linear expansion',
+  about: 'Grip, stress and torque cold, warm and turning, and the heat or cold to put it together.',
+  source: 'Lamé; smoothing 0.8·(Rz + Rz) after DIN 7190-1; linear expansion; turning rings after Timoshenko',
   fields: {
     shaftLeastMm: number('Shaft, least', 'mm', SIZE),
     shaftGreatestMm: number('Shaft, greatest', 'mm', SIZE),
@@ -28,6 +28,7 @@ export const shrinkFitSum = defineSum({
     rzHubUm: fallback(number('Roughness Rz, hub', 'µm', [0, 100]), 6),
     shaftRunningC: fallback(number('Shaft runs at', '°C', [-50, 400]), 20),
     hubRunningC: fallback(number('Hub runs at', '°C', [-50, 400]), 20),
+    speedPerMin: fallback(number('Turns at', '1/min', [0, 200000]), 0),
     assemblyClearanceUm: fallback(number('Room to slide', 'µm', [0, 2000]), 40),
     ambientC: fallback(number('Workshop is at', '°C', [-30, 60]), 20),
     torqueNm: optional(number('Torque to carry', 'N·m', [0, 10000000])),
@@ -50,6 +51,7 @@ export const shrinkFitSum = defineSum({
     rzHubUm: 6,
     shaftRunningC: 45,
     hubRunningC: 60,
+    speedPerMin: 2980,
     assemblyClearanceUm: 60,
     ambientC: 20,
     torqueNm: 1200,
@@ -58,89 +60,133 @@ export const shrinkFitSum = defineSum({
     mostHeatC: 250,
   },
   work: ({ torqueNm, hubYieldMPa, shaftYieldMPa, mostHeatC, ...fit }) =>
-    answering(shrinkFit(fit), made => ({
-      figures: [
-        {
-          key: 'runningTorqueNm',
-          what: 'Carries when running',
-          value: made.runningTorqueNm,
-          unit: 'N·m',
-          decimals: 0,
-          held: hold(
-            made.runningTorqueNm,
-            { min: torqueNm, best: torqueNm === undefined ? undefined : torqueNm * 2 },
-            { low: 'the hub slips on its shaft' },
+    answering(shrinkFit(fit), made => {
+      const loosest = made.states.reduce((a, b) => (b.gripUm < a.gripUm ? b : a))
+      const most = (key: 'hubEquivalentMPa' | 'innerHoopMPa') => made.states.reduce((a, b) => (b[key] > a[key] ? b : a))
+      const stress = (
+        key: 'hubEquivalentMPa' | 'innerHoopMPa',
+        what: string,
+        yieldMPa: number | undefined,
+      ): Figure => ({
+        key,
+        what: `${what}, ${most(key).name}`,
+        value: most(key)[key],
+        unit: 'MPa',
+        decimals: 0,
+        ...(yieldMPa === undefined
+          ? {}
+          : { held: holdAgainst(most(key)[key], { max: yieldMPa }, 'yield typed here', YIELD) }),
+      })
+      const slips = { low: 'the hub slips on its shaft' }
+      const warm = made.states.find(one => one.name === 'warm, at rest')
+      const turning = made.states.find(one => one.name === 'cold, at speed')
+      return {
+        figures: [
+          {
+            key: 'runningTorqueNm',
+            what: `Carries at its least, ${loosest.name}`,
+            value: loosest.torqueNm,
+            unit: 'N·m',
+            decimals: 0,
+            held:
+              loosest.gripUm > 0
+                ? hold(
+                    loosest.torqueNm,
+                    { min: torqueNm, best: torqueNm === undefined ? undefined : torqueNm * 2 },
+                    slips,
+                  )
+                : holdAgainst(loosest.gripUm, { min: torqueNm ?? Number.MIN_VALUE }, 'some grip in every state', slips),
+          },
+          stress('hubEquivalentMPa', 'Stress at the hub’s bore', hubYieldMPa),
+          stress('innerHoopMPa', fit.shaftBoreMm ? 'Stress at the shaft’s bore' : 'Stress in the shaft', shaftYieldMPa),
+          {
+            key: 'heatHubToC',
+            what: 'Heat the hub to',
+            value: made.heatHubToC,
+            unit: '°C',
+            decimals: 0,
+            held: holdAgainst(
+              made.heatHubToC,
+              { max: mostHeatC, best: Math.min(20, mostHeatC - 1) },
+              'greatest heat typed here',
+              { high: 'too hot for its steel or its seals: cool the shaft as well, or use oil pressure' },
+            ),
+          },
+          { key: 'coolShaftToC', what: 'Or cool the shaft to', value: made.coolShaftToC, unit: '°C', decimals: 0 },
+          {
+            key: 'heatWithDryIceToC',
+            what: 'Or, the shaft in dry ice, the hub to',
+            value: made.heatWithDryIceToC,
+            unit: '°C',
+            decimals: 0,
+          },
+          {
+            key: 'runningGripUm',
+            what: `Grip left, ${loosest.name}`,
+            value: loosest.gripUm,
+            unit: 'µm',
+            decimals: 1,
+          },
+          { key: 'gripUm', what: 'Interference that grips, cold', value: made.gripUm, unit: 'µm', decimals: 1 },
+          { key: 'strainUm', what: 'Interference that strains, cold', value: made.strainUm, unit: 'µm', decimals: 1 },
+          { key: 'pressureMPa', what: 'Pressure, least grip', value: made.grip.pressureMPa, unit: 'MPa', decimals: 1 },
+          { key: 'forceN', what: 'Force to pull off, most', value: made.strain.forceN, unit: 'N', decimals: 0 },
+        ],
+        working: [
+          line(
+            'Grip',
+            'least shaft − greatest hub − 0.8·(Rz + Rz)',
+            `(${say(fit.shaftLeastMm)} − ${say(fit.hubGreatestMm)})·1000 − 0.8·(${say(fit.rzShaftUm)} + ${say(fit.rzHubUm)})`,
+            `${say(made.gripUm, 1)} µm`,
           ),
-        },
-        {
-          key: 'hubEquivalentMPa',
-          what: 'Stress at the hub’s bore, most',
-          value: made.strain.hubEquivalentMPa,
-          unit: 'MPa',
-          decimals: 0,
-          ...(hubYieldMPa === undefined
-            ? {}
-            : { held: holdAgainst(made.strain.hubEquivalentMPa, { max: hubYieldMPa }, 'yield typed here', YIELD) }),
-        },
-        {
-          key: 'innerHoopMPa',
-          what: 'Stress at the shaft’s bore, most',
-          value: made.strain.innerHoopMPa,
-          unit: 'MPa',
-          decimals: 0,
-          ...(shaftYieldMPa === undefined
-            ? {}
-            : { held: holdAgainst(made.strain.innerHoopMPa, { max: shaftYieldMPa }, 'yield typed here', YIELD) }),
-        },
-        {
-          key: 'heatHubToC',
-          what: 'Heat the hub to',
-          value: made.heatHubToC,
-          unit: '°C',
-          decimals: 0,
-          held: holdAgainst(
-            made.heatHubToC,
-            { max: mostHeatC, best: Math.min(20, mostHeatC - 1) },
-            'greatest heat typed here',
-            { high: 'too hot for its steel or its seals: cool the shaft as well, or use oil pressure' },
+          line(
+            'Strain',
+            'greatest shaft − least hub',
+            `(${say(fit.shaftGreatestMm)} − ${say(fit.hubLeastMm)})·1000`,
+            `${say(made.strainUm, 1)} µm`,
           ),
-        },
-        { key: 'coolShaftToC', what: 'Or cool the shaft to', value: made.coolShaftToC, unit: '°C', decimals: 0 },
-        { key: 'runningGripUm', what: 'Grip left when running', value: made.runningGripUm, unit: 'µm', decimals: 1 },
-        { key: 'gripUm', what: 'Interference that grips', value: made.gripUm, unit: 'µm', decimals: 1 },
-        { key: 'strainUm', what: 'Interference that strains', value: made.strainUm, unit: 'µm', decimals: 1 },
-        { key: 'pressureMPa', what: 'Pressure, least grip', value: made.grip.pressureMPa, unit: 'MPa', decimals: 1 },
-        { key: 'forceN', what: 'Force to pull off, most', value: made.strain.forceN, unit: 'N', decimals: 0 },
-      ],
-      working: [
-        line(
-          'Grip',
-          'least shaft − greatest hub − 0.8·(Rz + Rz)',
-          `(${say(fit.shaftLeastMm)} − ${say(fit.hubGreatestMm)})·1000 − 0.8·(${say(fit.rzShaftUm)} + ${say(fit.rzHubUm)})`,
-          `${say(made.gripUm, 1)} µm`,
-        ),
-        line(
-          'Strain',
-          'greatest shaft − least hub',
-          `(${say(fit.shaftGreatestMm)} − ${say(fit.hubLeastMm)})·1000`,
-          `${say(made.strainUm, 1)} µm`,
-        ),
-        line(
-          'Running grip',
-          'δ + d·(αs·(Ts − 20) − αh·(Th − 20))',
-          `${say(made.gripUm, 1)} + ${say(made.interfaceMm)}·(${grows(fit.shaftOf)}·${say(fit.shaftRunningC - 20)} − ${grows(fit.hubOf)}·${say(fit.hubRunningC - 20)})/1000`,
-          `${say(made.runningGripUm, 1)} µm`,
-        ),
-        line(
-          'Heat',
-          'ambient + (δ + room)/(α·d)',
-          `${say(fit.ambientC)} + (${say(made.strainUm, 1)} + ${say(fit.assemblyClearanceUm)})·1000/(${grows(fit.hubOf)}·${say(made.interfaceMm)})`,
-          `${say(made.heatHubToC, 0)} °C`,
-        ),
-      ],
-      notes: [
-        'Hot and deep-cold parts burn: gloves and face shield; nobody before a part that may let go.',
-        ...(made.coolShaftToC < -196 ? ['Cold alone does not reach: heat the hub as well.'] : []),
-      ],
-    })),
+          ...(warm
+            ? [
+                line(
+                  'Warm',
+                  'δ + d·(αs·(Ts − 20) − αh·(Th − 20))',
+                  `${say(made.gripUm, 1)} + ${say(made.interfaceMm)}·(${grows(fit.shaftOf)}·${say(fit.shaftRunningC - 20)} − ${grows(fit.hubOf)}·${say(fit.hubRunningC - 20)})/1000`,
+                  `${say(warm.gripUm, 1)} µm`,
+                ),
+              ]
+            : []),
+          ...(turning
+            ? [
+                line(
+                  'At speed',
+                  'δ − (growth of the hub’s bore − growth of the shaft), turning rings',
+                  `${say(made.gripUm, 1)} − ${say(made.gripUm - turning.gripUm, 1)}`,
+                  `${say(turning.gripUm, 1)} µm`,
+                ),
+              ]
+            : []),
+          ...made.states.map(one =>
+            line(
+              one.name[0]!.toUpperCase() + one.name.slice(1),
+              'grip; torque; stress of hub; stress of shaft',
+              `${say(one.gripUm, 1)} µm; ${say(one.torqueNm, 0)} N·m; ${say(one.hubEquivalentMPa, 0)} MPa; ${say(one.innerHoopMPa, 0)} MPa`,
+              one.gripUm > 0 ? 'grips' : 'lets go',
+            ),
+          ),
+          line(
+            'Heat',
+            'ambient + (δ + room)/(α·d)',
+            `${say(fit.ambientC)} + (${say(made.strainUm, 1)} + ${say(fit.assemblyClearanceUm)})·1000/(${grows(fit.hubOf)}·${say(made.interfaceMm)})`,
+            `${say(made.heatHubToC, 0)} °C`,
+          ),
+        ],
+        notes: [
+          'Hot and deep-cold parts burn: gloves and face shield; nobody before a part that may let go. Dry ice and nitrogen take the air away: only where it is aired.',
+          ...(made.coolShaftToC === null
+            ? ['No cold of a shop reaches: heat the hub, or heat it with the shaft in dry ice.']
+            : []),
+        ],
+        more: { states: made.states },
+      }
+    }),
 })

@@ -2,7 +2,7 @@ import { permissibleUnbalance, sharedUnbalance } from '../../proving/index.ts'
 import { accept } from '../../result.ts'
 import { holdAgainst } from '../../verdict.ts'
 import { defineSum, line, say } from '../define.ts'
-import { choice, fallback, number, optional } from '../fields.ts'
+import { choice, fallback, limitOf, number, optional } from '../fields.ts'
 
 export const balanceSum = defineSum({
   name: 'balance',
@@ -14,8 +14,8 @@ export const balanceSum = defineSum({
     grade: number('Grade G', '1', [0.1, 6300]),
     speedPerMin: number('Service speed', '1/min', [1, 500000]),
     massKg: number('Rotor', 'kg', [0.001, 500000]),
-    toPlaneAM: optional(number('Centre of gravity to plane A', 'm', [0.001, 50])),
-    toPlaneBM: optional(number('… to plane B', 'm', [0.001, 50])),
+    toPlaneAM: limitOf(number('Centre of gravity to plane A', 'm', [0.001, 50]), 'toPlaneBM'),
+    toPlaneBM: limitOf(number('… to plane B', 'm', [0.001, 50]), 'toPlaneAM'),
     leftGmm: optional(number('Left in it', 'g·mm', [0, 100000000])),
     key: fallback(choice('Balanced with', ['half key', 'full key', 'no key']), 'half key'),
   },

@@ -1,6 +1,6 @@
 import { commutator } from '../../proving/index.ts'
 import { answering, defineSum, line, say } from '../define.ts'
-import { list, number, optional } from '../fields.ts'
+import { limitOf, list, number, optional } from '../fields.ts'
 import { hold } from '../limits.ts'
 import { AUTHORISED } from './shared.ts'
 
@@ -13,15 +13,15 @@ export const commutatorSum = defineSum({
   fields: {
     barsUm: list('Bars round the turn', 'µm', [-5000, 5000], [4, 400]),
     undercutsMm: optional(list('Undercut of the mica', 'mm', [0, 10], [1, 400])),
-    springN: optional(number('Brush spring', 'N', [0.1, 200])),
-    brushAreaMm2: optional(number('Brush area, mm²', '1', [1, 10000])),
+    springN: limitOf(number('Brush spring', 'N', [0.1, 200]), 'brushAreaMm2'),
+    brushAreaMm2: limitOf(number('Brush area, mm²', '1', [1, 10000]), 'springN'),
     resistancesMOhm: optional(list('Bar to bar, mΩ', '1', [0.0001, 100000], [2, 400])),
     maxProfileUm: optional(number('Greatest profile', 'µm', [0, 5000])),
     maxStepUm: optional(number('Greatest step', 'µm', [0, 1000])),
-    minUndercutMm: optional(number('Least undercut', 'mm', [0, 10])),
-    minKPa: optional(number('Brush, least kPa', '1', [0, 200])),
-    maxKPa: optional(number('Brush, greatest kPa', '1', [0, 200])),
-    maxSpreadPercent: optional(number('Greatest spread', '%', [0, 100])),
+    minUndercutMm: limitOf(number('Least undercut', 'mm', [0, 10]), 'undercutsMm'),
+    minKPa: limitOf(number('Brush, least kPa', '1', [0, 200]), 'springN', 'brushAreaMm2'),
+    maxKPa: limitOf(number('Brush, greatest kPa', '1', [0, 200]), 'springN', 'brushAreaMm2'),
+    maxSpreadPercent: limitOf(number('Greatest spread', '%', [0, 100]), 'resistancesMOhm'),
   },
   example: {
     barsUm: [0, 3, 6, 8, 7, 4, 1, -2, -4, -5, -4, -2],

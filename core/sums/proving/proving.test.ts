@@ -89,17 +89,17 @@ describe('electrical, balance, leak', () => {
       what: 'Greatest step, after bar 4',
     }))
   it('a gas that cools has not leaked', () => {
-    figures('leak-test', {}, { dropMPa: 0.0007271, rawDropMPa: 0.0078, perHourMPa: 0.0007271 })
+    figures('leak-test', {}, { leakMPa: 0.0007271, rawDropMPa: 0.0078, perHourMPa: 0.0007271 })
     figures(
       'leak-test',
       { startMPaAbs: 0.7, endMPaAbs: 0.7, startC: 20, endC: 20, minutes: 30 },
-      { dropMPa: 0, perHourMPa: 0 },
+      { leakMPa: 0, perHourMPa: 0 },
     )
     const cooled = (0.7 * (10 + 273.15)) / (20 + 273.15)
     figures(
       'leak-test',
       { startMPaAbs: 0.7, startC: 20, endMPaAbs: cooled, endC: 10 },
-      { dropMPa: 0, rawDropMPa: 0.7 - cooled },
+      { leakMPa: 0, rawDropMPa: 0.7 - cooled },
     )
   })
   it.each([

@@ -1,8 +1,8 @@
 import { steadiness } from '../../proving/index.ts'
 import type { UnitName } from '../../quantity/index.ts'
-import { holdAgainst } from '../../verdict.ts'
+import { type Held, holdAgainst, leftOpen } from '../../verdict.ts'
 import { answering, defineSum, line, say, type Figure } from '../define.ts'
-import { choice, fallback, number, only, optional, rows } from '../fields.ts'
+import { choice, fallback, limitOf, number, only, optional, rows } from '../fields.ts'
 import { hold } from '../limits.ts'
 
 /** What is logged on a run, the unit it reads in, and the unit of its rate where there is one. */
@@ -33,7 +33,7 @@ export const runRecordSum = defineSum({
     windowMin: fallback(number('Window, minutes', '1', [1, 1440]), 30),
     maxSlopePerHour: fallback(number('Steady under, an hour', '1', [0.001, 1000]), 1),
     ambient: only(number('Air around', '°C', [-50, 80]), 'reads', TEMPERATURE),
-    maxRise: only(number('Greatest rise', 'K', [0, 500]), 'reads', TEMPERATURE),
+    maxRise: limitOf(only(number('Greatest rise', 'K', [0, 500]), 'reads', TEMPERATURE), 'ambient'),
     max: optional(number('Maker’s greatest', '1', [-1000, 100000])),
   },
   example: {
@@ -60,6 +60,8 @@ export const runRecordSum = defineSum({
   work: ({ reads, turning, samples, windowMin, maxSlopePerHour, ambient, maxRise, max }) =>
     answering(steadiness(samples, windowMin), ({ slopePerHour, last, greatest, count }) => {
       const logged: { unit: UnitName; rise?: UnitName; rate?: UnitName } = LOGGED[reads]
+      const rateHeld = (rate: number) =>
+        holdAgainst(Math.abs(rate), { max: maxSlopePerHour, warningShare: 0 }, 'rate typed here')
       const slope: Figure = {
         key: 'slopePerHour',
         what: logged.rate ? 'Slope' : `Slope, ${logged.unit} an hour`,
@@ -72,10 +74,13 @@ export const runRecordSum = defineSum({
                 ...holdAgainst(Number.NaN, {}, `the window of ${say(windowMin)} minutes is not full`),
                 limits: { max: maxSlopePerHour },
               }
-            : holdAgainst(Math.abs(slopePerHour), { max: maxSlopePerHour }, 'rate typed here', {
-                high: 'not steady yet: run on before it is judged',
-              }),
+            : Math.abs(slopePerHour) > maxSlopePerHour + 1e-9
+              ? leftOpen(rateHeld(slopePerHour), 'not steady yet: run on before it is judged')
+              : rateHeld(slopePerHour),
       }
+      const isSteady = slope.held!.verdict !== 'Open'
+      /** What is past its limit already is Out; what is not may still come to it. */
+      const onceSteady = (held: Held) => (isSteady || held.verdict === 'Out' ? held : leftOpen(held, 'not steady yet'))
       const rise: Figure[] =
         ambient === undefined || reads !== TEMPERATURE
           ? []
@@ -86,10 +91,12 @@ export const runRecordSum = defineSum({
                 value: last - ambient,
                 unit: logged.rise,
                 decimals: 1,
-                held: hold(
-                  last - ambient,
-                  { max: maxRise },
-                  { high: 'the bearing runs hot: too much grease, too tight, or out of line' },
+                held: onceSteady(
+                  hold(
+                    last - ambient,
+                    { max: maxRise },
+                    { high: 'the bearing runs hot: too much grease, too tight, or out of line' },
+                  ),
                 ),
               },
             ]
@@ -105,10 +112,10 @@ export const runRecordSum = defineSum({
             decimals: 1,
             ...(max === undefined
               ? {}
-              : { held: hold(greatest, { max }, { high: 'stop the run and find the cause' }) }),
+              : { held: onceSteady(hold(greatest, { max }, { high: 'stop the run and find the cause' })) }),
           },
           { key: 'last', what: 'Last', value: last, unit: logged.unit, decimals: 1 },
-          { key: 'steady', what: 'Steady', value: slope.held!.verdict === 'Holds' || slope.held!.verdict === 'Thin' },
+          { key: 'steady', what: 'Steady', value: isSteady },
         ],
         working: [
           line(

@@ -1,5 +1,5 @@
-import { OTHER_MACHINES, SUPPORTS, VIBRATION_GROUPS, vibrationZone } from '../../proving/index.ts'
 import { holdAgainst } from '../../verdict.ts'
+import { OTHER_MACHINES, SUPPORTS, VIBRATION_GROUPS, vibrationZone } from '../../proving/index.ts'
 import { answering, defineSum, line } from '../define.ts'
 import { choice, number, optional } from '../fields.ts'
 
@@ -38,8 +38,8 @@ export const vibrationSum = defineSum({
               mmPerS,
               { max: limits[1], warningShare: 1 - limits[0] / limits[1] },
               'ISO 20816-3, zone B ends',
-              { high: ZONE_SAYS[zone] },
             ),
+            consequence: zone === 'A' ? null : ZONE_SAYS[zone],
           },
         },
         { key: 'zone', what: 'Zone', value: zone },

@@ -2,7 +2,7 @@ import { equalLegTensionKN, hangingWeightKN, RIGGING_USE_NAMES, useItems } from 
 import { accept } from '../../result.ts'
 import { holdAgainst } from '../../verdict.ts'
 import { defineSum, line, say, type Figure } from '../define.ts'
-import { choice, fallback, flag, list, number, optional, rows, text, whole } from '../fields.ts'
+import { choice, fallback, flag, limitOf, list, number, optional, rows, text, whole } from '../fields.ts'
 import { PLAN, angleHeld } from './shared.ts'
 
 export const liftPlanSum = defineSum({
@@ -27,10 +27,10 @@ export const liftPlanSum = defineSum({
       [1, 20],
       'rating: the share that its own marking leaves at this angle; both parts of a basket are legs',
     ),
-    floorKPa: optional(number('Floor bears, kPa', '1', [0, 10000])),
+    floorKPa: limitOf(number('Floor bears, kPa', '1', [0, 10000]), 'layDownM2'),
     layDownM2: optional(number('Lay-down area, m²', '1', [0.01, 1000])),
-    headroomM: optional(number('Headroom', 'm', [0, 100])),
-    neededM: optional(number('Headroom needed', 'm', [0, 100])),
+    headroomM: limitOf(number('Headroom', 'm', [0, 100]), 'neededM'),
+    neededM: limitOf(number('Headroom needed', 'm', [0, 100]), 'headroomM'),
   },
   example: {
     massesKg: [640, 85, 22],

@@ -1,3 +1,4 @@
+import { refuse } from '../../result.ts'
 import { bearingRingLimits, fitOfLimits, limitsOfClass } from '../../fits/index.ts'
 import { LOAD_CASES, LOADS, seatClasses } from '../../rollers/index.ts'
 import { answering, defineSum, line, say } from '../define.ts'
@@ -24,8 +25,10 @@ export const bearingFitSum = defineSum({
     loadCase: 'inner ring turns against the load',
     load: 'normal',
   },
-  work: ({ boreMm, outsideMm, elements, loadCase, load }) =>
-    answering(seatClasses(boreMm, elements, loadCase, load), ({ bySize, byHabit }) => {
+  work: ({ boreMm, outsideMm, elements, loadCase, load }) => {
+    if (outsideMm !== undefined && outsideMm <= boreMm)
+      return refuse('The outside diameter is not above the bore. Change them round, or measure again.')
+    return answering(seatClasses(boreMm, elements, loadCase, load), ({ bySize, byHabit }) => {
       const ring = bearingRingLimits(boreMm, 'bore')
       const spanOn = (shaft: string) => {
         const limits = limitsOfClass(boreMm, shaft)
@@ -87,5 +90,6 @@ export const bearingFitSum = defineSum({
         ],
         notes: ['General guidance. The maker’s manual goes before both.'],
       }
-    }),
+    })
+  },
 })

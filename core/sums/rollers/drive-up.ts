@@ -1,7 +1,7 @@
 import { holdAgainst } from '../../verdict.ts'
 import { driveUp, TAPERS, type Taper } from '../../rollers/index.ts'
 import { answering, defineSum, line, say } from '../define.ts'
-import { choice, number, optional } from '../fields.ts'
+import { choice, limitOf, number, optional } from '../fields.ts'
 import { hold, makerMin } from '../limits.ts'
 import { BORE } from './shared.ts'
 
@@ -15,8 +15,10 @@ export const driveUpSum = defineSum({
     boreMm: BORE,
     taper: choice('Taper', Object.keys(TAPERS) as [Taper, ...Taper[]]),
     nutPitchMm: number('Pitch of the nut', 'mm', [0.25, 10]),
-    measuredUm: optional(number('Clearance before, by feeler', 'µm', [0, 1000])),
-    minLeftUm: makerMin('µm', [0, 1000]),
+    measuredUm: optional(
+      number('Clearance before', 'µm', [0, 1000], 'by feeler over a roller; small bearings by dial'),
+    ),
+    minLeftUm: limitOf(makerMin('µm', [0, 1000]), 'measuredUm'),
     turnedDeg: optional(number('Nut turned from firm contact', '°', [0, 1440])),
   },
   example: { boreMm: 80, taper: '1:12', nutPitchMm: 2, measuredUm: 90, minLeftUm: 35, turnedDeg: 110 },
@@ -35,6 +37,7 @@ export const driveUpSum = defineSum({
                   leftUm.leastUm,
                   { min: minLeftUm },
                   { low: 'the bearing will run preloaded: drive it up less' },
+                  { limits: { min: 0 }, source: 'nought: below it the bearing runs preloaded' },
                 ),
               },
             ]

@@ -6,6 +6,9 @@ import { BORE } from './shared.ts'
 
 const TABLES = ['deep groove ball', 'cylindrical roller', 'spherical roller', 'spherical roller, tapered bore'] as const
 
+/** Under this bore there is no room for a feeler between roller and ring. */
+const FEELER_FROM_MM = 60
+
 export const internalClearanceSum = defineSum({
   name: 'internal-clearance',
   craft: 'rollers',
@@ -16,7 +19,9 @@ export const internalClearanceSum = defineSum({
     kind: choice('Kind', TABLES),
     boreMm: BORE,
     group: choice('Group', CLEARANCE_GROUPS),
-    measuredUm: optional(number('Measured by feeler', 'µm', [0, 1000])),
+    measuredUm: optional(
+      number('Measured', 'µm', [0, 1000], 'by feeler over a roller; ball and small bearings by dial'),
+    ),
   },
   example: { kind: 'deep groove ball', boreMm: 60, group: 'C3', measuredUm: 34 },
   work: ({ kind, boreMm, group, measuredUm }) =>
@@ -45,6 +50,10 @@ export const internalClearanceSum = defineSum({
         { key: 'leastUm', what: 'Group, least', value: leastUm, unit: 'µm', decimals: 0 },
         { key: 'greatestUm', what: 'Group, greatest', value: greatestUm, unit: 'µm', decimals: 0 },
       ],
+      notes:
+        kind === 'deep groove ball' || boreMm < FEELER_FROM_MM
+          ? ['By dial, the ring pushed up and down: a feeler rolls a ball away, and does not go into a small bearing.']
+          : ['By feeler over the unloaded roller, not rolled through; several rollers round.'],
       working: [line('Group', 'ISO 5753-1', `${kind}, ${say(boreMm)} mm, ${group}`, `${leastUm} to ${greatestUm} µm`)],
     })),
 })

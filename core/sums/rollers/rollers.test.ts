@@ -16,7 +16,11 @@ describe('seats and clearance', () => {
   it('the ring that turns against the load is the tight one', () => {
     figures('bearing-fit', {}, { shaft: 'k5', housing: 'H7', shaftByHabit: 'k6', housingMinUm: 0, housingMaxUm: 58 })
     figures('bearing-fit', { loadCase: 'outer ring turns against the load' }, { shaft: 'g6', housing: 'N7' })
-    figures('bearing-fit', { elements: 'roller', load: 'heavy', boreMm: 150 }, { shaft: 'p6', shaftByHabit: 'n6' })
+    figures(
+      'bearing-fit',
+      { elements: 'roller', load: 'heavy', boreMm: 150, outsideMm: 270 },
+      { shaft: 'p6', shaftByHabit: 'n6' },
+    )
   })
   it('a group’s limits, and the feeler against them', () => {
     figures('internal-clearance', {}, { leastUm: 23, greatestUm: 43 })

@@ -23,20 +23,33 @@ export const sealCauseSum = defineSum({
     drive: 'clean',
   },
   work: seen =>
-    answering(rankCauses(seen), ranked => ({
-      figures: [
-        { key: 'likely', what: 'Most likely', value: ranked[0]?.cause ?? 'nothing stands out' },
-        { key: 'advice', what: 'What to do', value: ranked[0]?.advice ?? 'Look at the other parts.' },
-      ],
-      working: ranked.map(one =>
-        line(
-          one.cause,
-          'evidence for − against',
-          [...one.speaksFor.map(word => `+ ${word}`), ...one.speaksAgainst.map(word => `− ${word}`)].join('; '),
-          String(one.score),
+    answering(rankCauses(seen), ranked => {
+      const first = ranked.filter(one => one.score === ranked[0]!.score)
+      return {
+        figures: [
+          {
+            key: 'likely',
+            what: 'Most likely',
+            value: first.map(one => one.cause).join(', or ') || 'nothing stands out',
+          },
+          {
+            key: 'advice',
+            what: 'What to do',
+            value:
+              first.map(one => one.advice).join(' ') ||
+              'What was looked at is sound. Look at the other parts, and at what moves, presses and feeds the seal.',
+          },
+        ],
+        working: ranked.map(one =>
+          line(
+            one.cause,
+            'evidence for − against',
+            [...one.speaksFor.map(word => `+ ${word}`), ...one.speaksAgainst.map(word => `− ${word}`)].join('; '),
+            String(one.score),
+          ),
         ),
-      ),
-      notes: ['It advises; you decide, and the record keeps both.'],
-      more: { ranked },
-    })),
+        notes: ['It advises; you decide, and the record keeps both.'],
+        more: { ranked },
+      }
+    }),
 })

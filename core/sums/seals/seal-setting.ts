@@ -1,6 +1,6 @@
-import { gasketFeelerMm, sealSetting } from '../../seals/index.ts'
+import { gasketFeelerMm, SEAL_SIDES, sealSetting } from '../../seals/index.ts'
 import { answering, defineSum, line, say } from '../define.ts'
-import { fallback, number, optional, whole } from '../fields.ts'
+import { choice, fallback, limitOf, number, whole } from '../fields.ts'
 import { hold, makerMax, makerMin } from '../limits.ts'
 import { MM } from './shared.ts'
 
@@ -13,6 +13,7 @@ export const sealSettingSum = defineSum({
   about: 'Where the mark goes on a shaft without a shoulder, and what compression it makes.',
   source: 'one-dimensional stack from the chamber face',
   fields: {
+    sits: choice('The rotary face sits', SEAL_SIDES),
     makerMm: number('Maker’s distance', 'mm', SMALL, 'from the seal-chamber face'),
     gasketMm: fallback(number('Gasket, pressed', 'mm', [0, 20]), 0),
     glandMm: fallback(number('Gland stands in by', 'mm', [-50, 50]), 0),
@@ -20,10 +21,11 @@ export const sealSettingSum = defineSum({
     workingLengthMm: number('Working length', 'mm', MM),
     minMm: makerMin('mm', [0, 100]),
     maxMm: makerMax('mm', [0, 100]),
-    gaskets: optional(whole('Gaskets as a feeler', [1, 20])),
-    gasketEachMm: optional(number('Each gasket', 'mm', [0.01, 10])),
+    gaskets: limitOf(whole('Gaskets as a feeler', [1, 20]), 'gasketEachMm'),
+    gasketEachMm: limitOf(number('Each gasket', 'mm', [0.01, 10]), 'gaskets'),
   },
   example: {
+    sits: 'outside the gland plate',
     makerMm: 42,
     gasketMm: 0.8,
     glandMm: 0.3,
@@ -36,6 +38,7 @@ export const sealSettingSum = defineSum({
   },
   work: ({ minMm, maxMm, gaskets, gasketEachMm, ...given }) => {
     const feeler = gaskets !== undefined && gasketEachMm !== undefined ? gasketFeelerMm(gaskets, gasketEachMm) : null
+    const isOutside = given.sits === 'outside the gland plate'
     return answering(sealSetting(given), ({ markMm, compressionMm }) => ({
       figures: [
         { key: 'markMm', what: 'Scribe the mark at', value: markMm, unit: 'mm', decimals: 2 },
@@ -67,8 +70,10 @@ export const sealSettingSum = defineSum({
       working: [
         line(
           'Mark',
-          'maker’s distance + gasket − gland',
-          `${say(given.makerMm)} + ${say(given.gasketMm)} − ${say(given.glandMm)}`,
+          isOutside ? 'maker’s distance + gasket − gland' : 'maker’s distance − gasket + gland',
+          isOutside
+            ? `${say(given.makerMm)} + ${say(given.gasketMm)} − ${say(given.glandMm)}`
+            : `${say(given.makerMm)} − ${say(given.gasketMm)} + ${say(given.glandMm)}`,
           `${say(markMm)} mm`,
         ),
         line(

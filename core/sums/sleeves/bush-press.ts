@@ -1,8 +1,19 @@
+import { holdAgainst } from '../../verdict.ts'
 import { pressBush } from '../../sleeves/index.ts'
 import { answering, defineSum, line, say } from '../define.ts'
-import { fallback, number } from '../fields.ts'
+import { fallback, number, optional } from '../fields.ts'
 import { hold, makerMax, makerMin } from '../limits.ts'
 import { GAP, SIZE, NARROW } from './shared.ts'
+
+/** Equivalent stress against the yield that was typed; nothing is judged where none was. */
+const stressHeld = (equivalentMPa: number, yieldMPa: number | undefined, high: string) =>
+  yieldMPa === undefined
+    ? {}
+    : {
+        held: holdAgainst(equivalentMPa, { max: yieldMPa }, 'yield typed here, against the equivalent stress', {
+          high,
+        }),
+      }
 
 export const bushPressSum = defineSum({
   name: 'bush-press',
@@ -23,6 +34,8 @@ export const bushPressSum = defineSum({
     friction: fallback(number('Friction', '1', [0.01, 0.9]), 0.12),
     shaftMm: number('Shaft', 'mm', SIZE),
     wantedClearanceMm: number('Clearance wanted', 'mm', [0, 5]),
+    bushYieldMPa: optional(number('Bush, yield', 'MPa', [5, 3000])),
+    housingYieldMPa: optional(number('Housing, yield or strength', 'MPa', [5, 3000])),
     minMm: makerMin('mm', GAP),
     maxMm: makerMax('mm', GAP),
   },
@@ -39,10 +52,12 @@ export const bushPressSum = defineSum({
     friction: 0.12,
     shaftMm: 54.98,
     wantedClearanceMm: 0.12,
+    bushYieldMPa: 140,
+    housingYieldMPa: 200,
     minMm: 0.1,
     maxMm: 0.16,
   },
-  work: ({ minMm, maxMm, ...bush }) =>
+  work: ({ minMm, maxMm, bushYieldMPa, housingYieldMPa, ...bush }) =>
     answering(pressBush(bush), made => ({
       figures: [
         {
@@ -72,7 +87,26 @@ export const bushPressSum = defineSum({
         { key: 'pressureMPa', what: 'Pressure', value: made.pressureMPa, unit: 'MPa', decimals: 1 },
         { key: 'forceN', what: 'Press force', value: made.forceN, unit: 'N', decimals: 0 },
         { key: 'outerGrowthMm', what: 'Housing grows by', value: made.outerGrowthMm, unit: 'mm', decimals: 4 },
-        { key: 'hubHoopMPa', what: 'Hoop stress, housing bore', value: made.hubHoopMPa, unit: 'MPa', decimals: 1 },
+        {
+          key: 'hubHoopMPa',
+          what: 'Hoop stress, housing bore',
+          value: made.hubHoopMPa,
+          unit: 'MPa',
+          decimals: 1,
+          ...stressHeld(made.hubEquivalentMPa, housingYieldMPa, 'the housing yields or cracks: it grips no more'),
+        },
+        {
+          key: 'innerHoopMPa',
+          what: 'Hoop stress, bush bore',
+          value: made.innerHoopMPa,
+          unit: 'MPa',
+          decimals: 1,
+          ...stressHeld(
+            made.innerHoopMPa,
+            bushYieldMPa,
+            'the bush yields: it closes further, and comes loose when warm',
+          ),
+        },
         { key: 'interferenceMm', what: 'Interference', value: made.interferenceMm, unit: 'mm', decimals: 3 },
       ],
       working: [

@@ -1,8 +1,19 @@
 import { holdAgainst } from '../../verdict.ts'
-import { blueContact, CONTACT_COLUMNS, CONTACT_ROWS } from '../../sleeves/index.ts'
+import { blueContact, CONTACT_COLUMNS, CONTACT_ROWS, type Contact } from '../../sleeves/index.ts'
 import { answering, defineSum, line, say } from '../define.ts'
 import { flag, list, number, optional, ticked } from '../fields.ts'
 import { hold } from '../limits.ts'
+
+/** What contact in the wrong place does. */
+const CONTACT_SAYS: Record<Exclude<Contact['says'], 'well spread'>, string> = {
+  'one end only': 'the load sits on one end: it wipes there; scrape and blue again',
+  'both ends only': 'it bridges: the middle carries nothing; scrape both ends and blue again',
+  'the middle of its length only': 'it rocks on its middle: scrape there and blue again',
+  'opposite corners': 'the journal lies skewed in it: line it up before anything is scraped',
+  'one edge only': 'the load sits on one edge: scrape there and blue again',
+  'off the middle': 'the load sits on the edges, not under the shaft: scrape there and blue again',
+  'none': 'nothing touches: was it blued, and does the shaft lie in it?',
+}
 
 export const contactSum = defineSum({
   name: 'contact',
@@ -52,7 +63,7 @@ export const contactSum = defineSum({
                 held: {
                   ...holdAgainst(says === 'well spread' ? 0 : 1, { max: 0 }, 'spread over the middle 120°, both ends'),
                   share: null,
-                  consequence: says === 'well spread' ? null : 'load sits on one end or edge: scrape and blue again',
+                  consequence: says === 'well spread' ? null : CONTACT_SAYS[says],
                 },
               }
             : {}),

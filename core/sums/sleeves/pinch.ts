@@ -1,7 +1,16 @@
+import { judge, type Limits } from '../../verdict.ts'
 import { capPinch } from '../../sleeves/index.ts'
 import { answering, defineSum, line, say } from '../define.ts'
 import { number, rows } from '../fields.ts'
 import { hold, makerMax, makerMin } from '../limits.ts'
+
+const PINCH = {
+  low: 'the shell can move in its cap and frets',
+  high: 'the cap closes the bore: clearance is lost at the joint',
+}
+/** The end that a sheet's reading holds: the loosest, unless only the tightest is out. */
+const worseOf = (loose: number, tight: number, limits: Limits) =>
+  judge(tight, limits).verdict === 'Out' && judge(loose, limits).verdict !== 'Out' ? tight : loose
 
 export const pinchSum = defineSum({
   name: 'pinch',
@@ -33,23 +42,25 @@ export const pinchSum = defineSum({
     maxMm: 0.05,
   },
   work: ({ ends, freshWireMm, minMm, maxMm }) =>
-    answering(capPinch(ends, freshWireMm), ({ endsMm, meanMm, says }) => ({
+    answering(capPinch(ends, freshWireMm), ({ endsMm, meanMm, leastMm, greatestMm, says }) => ({
       figures: [
         {
-          key: 'meanMm',
-          what: 'Pinch, mean',
-          value: meanMm,
+          key: 'leastMm',
+          what: 'Pinch, loosest end',
+          value: leastMm,
           unit: 'mm',
           decimals: 3,
-          held: hold(
-            meanMm,
-            { min: minMm, max: maxMm },
-            {
-              low: 'the shell can move in its cap and frets',
-              high: 'the cap closes the bore: clearance is lost at the joint',
-            },
-          ),
+          held: hold(leastMm, { min: minMm, max: maxMm }, PINCH),
         },
+        {
+          key: 'greatestMm',
+          what: 'Pinch, tightest end',
+          value: greatestMm,
+          unit: 'mm',
+          decimals: 3,
+          held: hold(greatestMm, { min: minMm, max: maxMm }, PINCH),
+        },
+        { key: 'meanMm', what: 'Pinch, mean', value: meanMm, unit: 'mm', decimals: 3 },
         {
           key: 'says',
           what: 'The cap',
@@ -90,6 +101,6 @@ export const pinchSum = defineSum({
       ],
       notes: ['Little pinch is corrected on the cap, not on the shell.'],
       more: { endsMm },
-      reading: { kind: 'single', tries: [[meanMm]] },
+      reading: { kind: 'single', tries: [[worseOf(leastMm, greatestMm, { min: minMm, max: maxMm })]] },
     })),
 })

@@ -95,7 +95,7 @@ describe('running clearance, bush, contact, axial set', () => {
   ])('contact: %s', (says, squares, sharePercent, centralPercent) =>
     figures('contact', { squares }, { says, sharePercent, centralPercent }),
   )
-  it('margins cold and hot, growth toward the drive end', () =>
+  it('margins cold and hot, growth toward the outer end from the driven machine', () =>
     figures(
       'magnetic-centre',
       {},
@@ -105,8 +105,8 @@ describe('running clearance, bush, contact, axial set', () => {
         growthMm: 0.8424,
         coldOuterMm: 3.6,
         coldDriveMm: 4,
-        hotOuterMm: 4.4424,
-        hotDriveMm: 3.1576,
+        hotOuterMm: 2.7576,
+        hotDriveMm: 4.8424,
       },
     ))
 })

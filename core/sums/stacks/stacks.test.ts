@@ -83,7 +83,7 @@ describe('shims out of stock', () => {
     )
   })
   it.each([
-    [{ openMm: 0.2 }, /no shim can mend/],
+    [{ openMm: 0.199 }, /no shim can mend/],
     [{ openMm: 199 }, /a spacer: make one/],
     [{ stock: [{ thicknessMm: 5, count: 2 }], openMm: 1.4 }, /thin enough/],
   ])('%j is refused', (changes, why) => refused(withChanges('shim-choice', changes), why))
