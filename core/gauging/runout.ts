@@ -41,11 +41,17 @@ export function reduceRunout(readingsUm: readonly number[]): Result<Runout> {
   })
 }
 
-export type ShaftShape = 'true' | 'bent' | 'cranked or cocked centres' | 'worn or oval'
+/** Each station further off than the one before, and the last at least twice the first: no bow between two supports does that. */
+const growsToOneEnd = (off: readonly number[]) =>
+  off.length > 1 && off.every((one, i) => i === 0 || one > off[i - 1]!) && off.at(-1)! >= 2 * off[0]!
+
+export type ShaftShape = 'true' | 'bent' | 'out of true to one end' | 'cranked or cocked centres' | 'worn or oval'
 
 /**
  * What several stations along a shaft say together: high spots in line and greatest in the middle, bent; opposed,
- * cranked or cocked centres; form error above half of the run-out at any station, worn or oval: read that journal again.
+ * cranked or cocked centres; in line and growing to one end, that end is out of true: bent outside its bearings, or what was
+ * read sits cocked; form error above half of the run-out at any station, worn or oval: read that journal again. Stations are
+ * in their order along the shaft.
  * @param limitUm run-out below which a station counts as true
  */
 export function shaftShape(stations: readonly Runout[], limitUm: number): ShaftShape {
@@ -54,5 +60,7 @@ export function shaftShape(stations: readonly Runout[], limitUm: number): ShaftS
   if (rough.some(station => station.formErrorUm > station.tirUm / 2)) return 'worn or oval'
   const first = rough[0]!
   const opposed = rough.some(station => angleBetween(first.highSpotDeg, station.highSpotDeg) > 90)
-  return opposed ? 'cranked or cocked centres' : 'bent'
+  if (opposed) return 'cranked or cocked centres'
+  const off = stations.map(station => station.eccentricityUm)
+  return growsToOneEnd(off) || growsToOneEnd(off.toReversed()) ? 'out of true to one end' : 'bent'
 }

@@ -171,7 +171,7 @@ const REDUCERS: Record<Exclude<Check['kind'], 'clearance'>, (check: Check, cells
 }
 
 function consequenceOf(check: Check, { verdict, side }: Judgement): string | null {
-  if (verdict !== 'Out' && verdict !== 'Thin') return null
+  if (verdict !== 'Out') return null
   return (side === 'low' ? check.low : check.high) ?? null
 }
 

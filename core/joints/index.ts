@@ -41,3 +41,4 @@ export {
   type InteractionResult,
   type JointFilling,
 } from './elastic.ts'
+export { stretchPerNewton, tensionerPullN, type StudLength } from './stretch.ts'

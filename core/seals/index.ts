@@ -12,3 +12,4 @@ export {
   type WornSide,
 } from './causes.ts'
 export { CAUSES, OBSERVATIONS, type Observations } from './cause-data.ts'
+export { flatnessUm, LAMP_NAMES, LAMPS, type Lamp } from './flatness.ts'

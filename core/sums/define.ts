@@ -9,6 +9,9 @@ export const CRAFTS = [
   'rollers',
   'sleeves',
   'press',
+  'alignment',
+  'drives',
+  'clearances',
   'joints',
   'seals',
   'stacks',
@@ -174,6 +177,23 @@ export function toWire(answer: Answer): Record<string, unknown> {
     ...(answer.schools?.length ? { schools: answer.schools } : {}),
   }
 }
+
+/** One figure of an answer, in one line. */
+export const fig = (
+  key: string,
+  what: string,
+  value: Figure['value'],
+  unit?: string,
+  decimals?: number,
+  held?: Held,
+): Figure => ({
+  key,
+  what,
+  value,
+  ...(unit ? { unit } : {}),
+  ...(decimals === undefined ? {} : { decimals }),
+  ...(held ? { held } : {}),
+})
 
 /** A number for a working: no more figures than say something. */
 export function say(value: number, decimals = 3): string {

@@ -1,4 +1,7 @@
+import { alignmentSums } from './alignment/index.ts'
 import { CRAFTS, type AnySum, type Craft } from './define.ts'
+import { clearanceSums } from './clearances/index.ts'
+import { driveSums } from './drives/index.ts'
 import { bathSums } from './baths/index.ts'
 import { fitSums } from './fits/index.ts'
 import { gaugingSums } from './gauging/index.ts'
@@ -34,6 +37,9 @@ export const SUMS: readonly AnySum[] = [
   rollerSums,
   sleeveSums,
   pressSums,
+  alignmentSums,
+  driveSums,
+  clearanceSums,
   jointSums,
   sealSums,
   stackSums,
@@ -56,6 +62,9 @@ export const CRAFT_TITLES: Record<Craft, string> = {
   rollers: 'Rolling bearings',
   sleeves: 'Sleeve bearings',
   press: 'Press and shrink',
+  alignment: 'Alignment',
+  drives: 'Gears, keys, belts',
+  clearances: 'Running parts',
   joints: 'Joints',
   seals: 'Seals and O-rings',
   stacks: 'Stacks and shims',

@@ -22,7 +22,8 @@ defineProps<{ craft: Craft }>()
 <style scoped>
 .rail {
   display: grid;
-  grid-template-columns: repeat(12, auto);
+  grid-auto-flow: column;
+  grid-auto-columns: auto;
   background: var(--chalk);
   border-bottom: 1px solid var(--line);
 }
@@ -57,7 +58,8 @@ a.on::after {
 }
 @media (max-width: 1100px) {
   .rail {
-    grid-template-columns: repeat(6, 1fr);
+    grid-auto-flow: row;
+    grid-template-columns: repeat(8, 1fr);
   }
   a {
     border-bottom: 1px solid var(--line);

@@ -2,6 +2,7 @@
 import type { Component } from 'vue'
 import type { Answer, AnySum } from '~~/core/sums'
 import {
+  AlignDrawing,
   AxialDrawing,
   BandsDrawing,
   BearingDrawing,
@@ -52,6 +53,8 @@ const DRAWINGS: Record<string, Component> = {
   'internal-clearance': BearingDrawing,
   'press-fit': RingsDrawing,
   'shrink-fit': RingsDrawing,
+  'rim-and-face': AlignDrawing,
+  'reverse-dials': AlignDrawing,
   'bolt-order': BoltsDrawing,
   'elastic-interaction': BoltsCompared,
   'stack': StackDrawing,

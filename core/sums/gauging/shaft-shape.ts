@@ -10,7 +10,8 @@ export const shaftShapeSum = defineSum({
   craft: 'gauging',
   title: 'Shaft along its length',
   about: 'Sweeps at several stations: where the high spots stand says whether it is bent, cranked or worn.',
-  source: 'first harmonic at each station; in line and greatest at mid-span is a bend, opposed is a crank',
+  source:
+    'first harmonic at each station; in line and greatest at mid-span is a bend, growing to one end is that end, opposed is a crank',
   fields: {
     sweeps: rows(
       'Sweeps',

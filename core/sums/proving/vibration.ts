@@ -2,14 +2,7 @@ import { holdAgainst } from '../../verdict.ts'
 import { OTHER_MACHINES, SUPPORTS, VIBRATION_GROUPS, vibrationZone } from '../../proving/index.ts'
 import { answering, defineSum, line } from '../define.ts'
 import { choice, number, optional } from '../fields.ts'
-
-/** What each zone of ISO 20816-3 means for running on. */
-const ZONE_SAYS = {
-  A: 'zone A: as a new machine',
-  B: 'zone B: it may run on; watch whether it rises',
-  C: 'zone C: not for long running; find the cause',
-  D: 'zone D: it does harm; stop it',
-} as const
+import { ZONE_SAYS } from './shared.ts'
 
 export const vibrationSum = defineSum({
   name: 'vibration',

@@ -5,6 +5,8 @@ import { clearanceAfterMountingSum } from './clearance-after-mounting.ts'
 import { mountingTemperatureSum } from './mounting-temperature.ts'
 import { driveUpSum } from './drive-up.ts'
 import { locknutSlotsSum } from './locknut-slots.ts'
+import { greaseSum } from './grease.ts'
+import { pairSettingSum } from './pair-setting.ts'
 
 export const rollerSums = [
   bearingDesignationSum,
@@ -14,4 +16,6 @@ export const rollerSums = [
   mountingTemperatureSum,
   driveUpSum,
   locknutSlotsSum,
+  pairSettingSum,
+  greaseSum,
 ]

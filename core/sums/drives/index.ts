@@ -1,0 +1,6 @@
+import { backlashSum } from './backlash.ts'
+import { beltTensionSum } from './belt-tension.ts'
+import { keyFitSum } from './key-fit.ts'
+import { toothContactSum } from './tooth-contact.ts'
+
+export const driveSums = [backlashSum, toothContactSum, keyFitSum, beltTensionSum]
