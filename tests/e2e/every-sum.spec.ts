@@ -158,3 +158,24 @@ test('marks: a place is written as on a clock', async ({ page }) => {
   await page.getByLabel('Stands at, row 3').fill('7:00')
   await expect(verdict(page, 'contradictionCount')).toContainText('Holds')
 })
+
+test('alignment: moves at the feet, and readings that do not close decide nothing', async ({ page }) => {
+  await signIn(page)
+  await page.goto('/gauge-room/alignment?sum=rim-and-face')
+  await expect(value(page, 'shimFront')).toHaveText('take out 0.2 mm')
+  await expect(page.getByRole('img', { name: /from the side: front feet − 0.20 mm/ })).toBeVisible()
+  await field(page, 'maxOffsetMm').fill('0.15')
+  await expect(verdict(page, 'offsetUpMm')).toContainText('Holds')
+  await expect(get(page)).toContainText('typed here, from the maker’s manual')
+  await field(page, 'rimLeftMm').fill('-0.2')
+  await expect(verdict(page, 'offsetUpMm')).toContainText('Open')
+  await expect(get(page)).toContainText('do not close')
+})
+
+test('a limit typed without what it limits leaves the sum open, by name', async ({ page }) => {
+  await signIn(page)
+  await page.goto('/gauge-room/rigging?sum=lift-plan')
+  await field(page, 'layDownM2').fill('')
+  await expect(value(page, 'notGiven')).toContainText('“Lay-down area, m²”, which “Floor bears, kPa” asks for')
+  await expect(verdict(page, 'notGiven')).toContainText('Open')
+})

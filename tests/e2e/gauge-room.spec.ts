@@ -180,8 +180,8 @@ test('proving: a run that is not steady yet', async ({ page }) => {
   await openSum(page, 'proving', 'run-record')
   await expect(verdict(page, 'slopePerHour')).toContainText('Holds')
   await page.getByLabel('Reads, row 11').fill('54')
-  await expect(verdict(page, 'slopePerHour')).toContainText('Out')
-  await expect(get(page)).toContainText('Not steady yet')
+  await expect(verdict(page, 'slopePerHour')).toContainText('Open')
+  await expect(get(page)).toContainText('not steady yet')
   await page.locator('[data-test=field-samples]').click()
   await expect(page.locator('[data-test=why-not]')).toContainText('Still wanted: minute')
 })
@@ -199,7 +199,7 @@ test('seals: a ring that is stretched on a turning shaft, and why a seal failed'
   await expect(value(page, 'advice')).toContainText('keep the faces')
   await give(page).getByLabel('Faces').selectOption('heat checks')
   await give(page).getByRole('button', { name: 'sound' }).click()
-  await expect(value(page, 'likely')).toHaveText('Dry running')
+  await expect(value(page, 'likely')).toHaveText('Dry running, or face hung up on its sleeve')
   await expect(page.getByText('+ faces: heat checks').first()).toBeVisible()
 })
 
@@ -232,7 +232,7 @@ test('readings: a shaft along its stations, and a bath that is too long', async 
   await expect(value(page, 'nextMin')).toHaveText('25')
   await fill(page, { doneMin: '361' })
   await expect(verdict(page, 'doneMin')).toContainText('Out')
-  await expect(get(page)).toContainText('Over-soaked')
+  await expect(get(page)).toContainText('Soaked too long')
 })
 
 test('a sum is found by its name', async ({ page }) => {

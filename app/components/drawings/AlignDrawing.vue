@@ -57,6 +57,7 @@ const planes = computed(() => {
     <g v-for="plane in planes" :key="plane.key">
       <text x="14" :y="plane.y - 50" class="small">{{ plane.title }}</text>
       <rect x="14" :y="plane.y - 22" width="130" height="44" class="metal" />
+      <text x="79" :y="plane.y + 5" text-anchor="middle" class="small">stands</text>
       <path :d="`M144 ${plane.y} H640`" class="centre" />
       <rect x="190" :y="plane.y - 16" width="16" height="32" class="blue" />
       <path :d="`M144 ${plane.y} H190`" class="path" />
@@ -67,7 +68,6 @@ const planes = computed(() => {
         <text :x="spot.x" :y="plane.y + 58" text-anchor="middle" class="dim">{{ plane.words(spot.move) }}</text>
       </g>
     </g>
-    <text x="79" y="106" text-anchor="middle" class="small">stands</text>
     <text :x="x(feet.frontMm)" y="20" text-anchor="middle" class="small">front feet</text>
     <text :x="x(feet.backMm)" y="20" text-anchor="middle" class="small">back feet</text>
   </svg>

@@ -226,3 +226,31 @@ describe('what stands wrong is seen', () => {
     expect(steps).toEqual(['0.0', '2.5', '5.0'])
   })
 })
+
+describe('alignment', () => {
+  it('the moved axis stands off by the moves that close it, and says them', async () => {
+    const drawing = await drawn('rim-and-face', { growFrontMm: 0, growBackMm: 0, growStandingMm: 0 })
+    const [front, back] = all(drawing, 'circle.brass')
+    // 0.24375 and 0.43125 mm high: so far above the centre line at 82.
+    expect((82 - front!.cy) / (82 - back!.cy)).toBeCloseTo(0.24375 / 0.43125, 6)
+    expect(label(drawing)).toContain('front feet − 0.24 mm, back feet − 0.43 mm')
+    expect(label(drawing)).toContain('0.09 mm ← left')
+  })
+  it('every foot rises by its own, and the worst is marked', async () => {
+    const drawing = await drawn('soft-foot')
+    const rises = all(drawing, 'rect.needle').map(one => one.height)
+    expect(rises).toHaveLength(2)
+    expect(rises[0]! / rises[1]!).toBeCloseTo(0.13 / 0.09, 6)
+    expect(all(drawing, 'circle.brass')).toHaveLength(1)
+    expect(label(drawing)).toContain('front right: rises 0.13 mm, wedge 0.05 mm to 0.15 mm')
+  })
+  it('growth goes to the side it takes from, and both ways where it is not known', async () => {
+    const hot = async (heldBy: string) => {
+      const rows = all(await drawn('magnetic-centre', { heldBy }), 'rect.metal')
+      return { from: rows[1]!.x - rows[0]!.x, width: rows[1]!.width - rows[0]!.width }
+    }
+    expect((await hot('the driven machine')).from).toBeLessThan(0)
+    expect((await hot('its own outer end')).from).toBeGreaterThan(0)
+    expect((await hot('not known')).width).toBeGreaterThan(0)
+  })
+})

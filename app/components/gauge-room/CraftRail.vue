@@ -56,7 +56,7 @@ a.on::after {
   background: var(--brass);
   height: 7px;
 }
-@media (max-width: 1100px) {
+@media (max-width: 1200px) {
   .rail {
     grid-auto-flow: row;
     grid-template-columns: repeat(8, 1fr);

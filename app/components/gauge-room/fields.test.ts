@@ -192,7 +192,7 @@ describe('what a sum gives', () => {
     expect(chosen).toHaveLength(1)
   })
   it('a figure that is not to be had is not shown', async () => {
-    const got = await given('gaps', { gapsMm: [0.4, 0.5, 0.6] })
+    const got = await given('gaps', { gapsMm: [0.4, 0.5, 0.6], maxOffsetMm: undefined })
     expect(got.find('[data-test=value-offsetMm]').exists()).toBe(false)
     expect(runSum(sumNamed('gaps')!, { gapsMm: [0.4] }).ok).toBe(false)
   })

@@ -1,7 +1,7 @@
 import { lineThrough, rimOffsetMm } from '../../alignment/index.ts'
 import { defineSum } from '../define.ts'
 import { fallback, number } from '../fields.ts'
-import { alignmentAnswer, dialFields, FEET_FIELDS, fourOf, LENGTH } from './shared.ts'
+import { alignmentAnswer, dialFields, FEET_FIELDS, FROM_BEHIND, fourOf, LENGTH } from './shared.ts'
 
 export const reverseDialsSum = defineSum({
   name: 'reverse-dials',
@@ -10,7 +10,7 @@ export const reverseDialsSum = defineSum({
   about: 'Two rim dials, each on a bar of the other shaft: how the axes lie, and the shims and moves at both feet.',
   source: 'a line through two offsets a known distance apart',
   fields: {
-    ...dialFields('moved', 'On the moved rim'),
+    ...dialFields('moved', 'On the moved rim', FROM_BEHIND),
     ...dialFields('standing', 'On the standing rim'),
     apartMm: number('Between the two planes', 'mm', LENGTH),
     sagMovedMm: fallback(number('Bar to the moved rim sags', 'mm', [0, 3], 'top to bottom on a stiff pipe'), 0),

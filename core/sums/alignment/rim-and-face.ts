@@ -1,7 +1,7 @@
 import { CARRIERS, faceSlopeMmPerM, rimOffsetMm } from '../../alignment/index.ts'
 import { defineSum } from '../define.ts'
 import { choice, fallback, number } from '../fields.ts'
-import { alignmentAnswer, dialFields, FEET_FIELDS, fourOf, LENGTH } from './shared.ts'
+import { alignmentAnswer, dialFields, FEET_FIELDS, FROM_BEHIND, fourOf, LENGTH } from './shared.ts'
 
 export const rimAndFaceSum = defineSum({
   name: 'rim-and-face',
@@ -11,7 +11,7 @@ export const rimAndFaceSum = defineSum({
   source: 'geometry of two axes: half of the rim’s difference, the face’s difference over its diameter',
   fields: {
     carrier: choice('The bar is clamped to', CARRIERS, 'the dials read the other one'),
-    ...dialFields('rim', 'Rim'),
+    ...dialFields('rim', 'Rim', FROM_BEHIND),
     ...dialFields('face', 'Face'),
     faceDiameterMm: number('Face is read on a diameter of', 'mm', LENGTH),
     sagMm: fallback(number('Bar sags, top to bottom', 'mm', [0, 3], 'read on a stiff pipe, as a size'), 0),

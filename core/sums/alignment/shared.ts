@@ -17,11 +17,14 @@ const DIAL = [-20, 20] as const
 export const LENGTH = [1, 20000] as const
 const GROWTH = [-20, 20] as const
 
+/** Which way left and right are read; said once a sum. */
+export const FROM_BEHIND = 'seen from behind the machine that is moved'
+
 /** Four readings of one dial; left and right are as seen from behind the machine that is moved. */
-export const dialFields = <const P extends string>(prefix: P, label: string) =>
+export const dialFields = <const P extends string>(prefix: P, label: string, help?: string) =>
   ({
     [`${prefix}TopMm`]: number(`${label}, top`, 'mm', DIAL),
-    [`${prefix}RightMm`]: number(`${label}, right`, 'mm', DIAL, 'seen from behind the machine that is moved'),
+    [`${prefix}RightMm`]: number(`${label}, right`, 'mm', DIAL, help),
     [`${prefix}BottomMm`]: number(`${label}, bottom`, 'mm', DIAL),
     [`${prefix}LeftMm`]: number(`${label}, left`, 'mm', DIAL),
   }) as Record<`${P}${'Top' | 'Right' | 'Bottom' | 'Left'}Mm`, ReturnType<typeof number>>

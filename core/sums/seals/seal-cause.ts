@@ -30,7 +30,9 @@ export const sealCauseSum = defineSum({
           {
             key: 'likely',
             what: 'Most likely',
-            value: first.map(one => one.cause).join(', or ') || 'nothing stands out',
+            value:
+              first.map(({ cause }, i) => (i ? cause[0]!.toLowerCase() + cause.slice(1) : cause)).join(', or ') ||
+              'nothing stands out',
           },
           {
             key: 'advice',
