@@ -1,14 +1,37 @@
 import { accept, refuse, type Result } from '../result.ts'
 import { BORE_CODES, WIDTH_MM, OUTSIDE_MM, type DiameterSeries, type WidthSeries } from './iso15-data.ts'
 
-export type BearingType = 'deep groove ball' | 'angular contact ball' | 'spherical roller' | 'cylindrical roller'
+export type BearingType =
+  | 'deep groove ball'
+  | 'angular contact ball'
+  | 'self-aligning ball'
+  | 'spherical roller'
+  | 'cylindrical roller'
+  | 'tapered roller'
 
-/** Series this page knows: what it is, and which dimension series of ISO 15 it follows. */
+/** Their play is made by how they are set: they have no radial clearance group. */
+const SET_IN_PAIRS: readonly BearingType[] = ['angular contact ball', 'tapered roller']
+
+/** Series this page knows: what it is, and which dimension series of ISO 15 or ISO 355 it follows. */
 const SERIES: { pattern: RegExp; type: BearingType; diameter: DiameterSeries; width: WidthSeries }[] = [
   { pattern: /^60$/, type: 'deep groove ball', diameter: '0', width: '10' },
   { pattern: /^62$/, type: 'deep groove ball', diameter: '2', width: '02' },
   { pattern: /^63$/, type: 'deep groove ball', diameter: '3', width: '03' },
   { pattern: /^64$/, type: 'deep groove ball', diameter: '4', width: '04' },
+  { pattern: /^(68|618)$/, type: 'deep groove ball', diameter: '8', width: '18' },
+  { pattern: /^(69|619)$/, type: 'deep groove ball', diameter: '9', width: '19' },
+  { pattern: /^160$/, type: 'deep groove ball', diameter: '0', width: '00' },
+  { pattern: /^622$/, type: 'deep groove ball', diameter: '2', width: '22' },
+  { pattern: /^623$/, type: 'deep groove ball', diameter: '3', width: '23' },
+  { pattern: /^12$/, type: 'self-aligning ball', diameter: '2', width: '02' },
+  { pattern: /^13$/, type: 'self-aligning ball', diameter: '3', width: '03' },
+  { pattern: /^22$/, type: 'self-aligning ball', diameter: '2', width: '22' },
+  { pattern: /^23$/, type: 'self-aligning ball', diameter: '3', width: '23' },
+  { pattern: /^230$/, type: 'spherical roller', diameter: '0', width: '30' },
+  { pattern: /^231$/, type: 'spherical roller', diameter: '1', width: '31' },
+  { pattern: /^232$/, type: 'spherical roller', diameter: '2', width: '32' },
+  { pattern: /^302$/, type: 'tapered roller', diameter: '2', width: 'T2' },
+  { pattern: /^303$/, type: 'tapered roller', diameter: '3', width: 'T3' },
   { pattern: /^72$/, type: 'angular contact ball', diameter: '2', width: '02' },
   { pattern: /^73$/, type: 'angular contact ball', diameter: '3', width: '03' },
   { pattern: /^222$/, type: 'spherical roller', diameter: '2', width: '22' },
@@ -42,7 +65,8 @@ const ASK = 'Measure bore, outside diameter and width and type them instead.'
 
 /**
  * Reads a rolling bearing's designation into its boundary dimensions (ISO 15, mm) and what its suffixes change.
- * Known: 60 62 63 64, 72 73, 222 223 213, NU NJ N NUP with 2 3 22 23, bore codes 00 to 40; suffixes C2 to C5, K, seals and
+ * Known: 60 62 63 64 68 69 160 622 623, 12 13 22 23, 72 73, 222 223 213 230 231 232, 302 303, NU NJ N NUP with 2 3 22 23,
+ * bore codes 00 to 40; suffixes C2 to C5, K, seals and
  * shields. Anything else is refused and asks for the three dimensions: it does not guess. Codes of three figures (608)
  * and bores with a stroke (/22 /28 /32) break the bore rule and are refused by name.
  *
@@ -69,12 +93,12 @@ export function readDesignation(text: string): Result<Bearing> {
   const suffixes = readSuffixes(tail)
   if (!suffixes.ok) return refuse(`“${text}”: ${suffixes.why}`)
   const { group, heed, ...read } = suffixes.value
-  const isAngular = known.type === 'angular contact ball'
-  if (isAngular && group)
+  const isSet = SET_IN_PAIRS.includes(known.type)
+  if (isSet && group)
     return refuse(
-      `“${text}”: an angular contact bearing has no radial clearance group such as ${group}; its play comes from how the pair is set. Leave ${group} out, and take the pair’s play or preload from the maker.`,
+      `“${text}”: a bearing of type ${known.type} has no radial clearance group such as ${group}; its play comes from how the pair is set. Leave ${group} out, and take the pair’s play or preload from the maker.`,
     )
-  const own = isAngular ? null : (group ?? 'CN')
+  const own = isSet ? null : (group ?? 'CN')
   return accept({
     type: known.type,
     series,

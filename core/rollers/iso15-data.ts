@@ -1,6 +1,10 @@
-/** Boundary dimensions of radial rolling bearings, ISO 15:2017, mm, by bore. Only the dimension series that are read here. */
-export type DiameterSeries = '0' | '2' | '3' | '4'
-export type WidthSeries = '10' | '02' | '03' | '04' | '22' | '23'
+/**
+ * Boundary dimensions of radial rolling bearings, ISO 15:2017, and of single-row tapered ones, ISO 355, mm, by bore. Only the
+ * dimension series that are read here.
+ */
+export type DiameterSeries = '0' | '1' | '2' | '3' | '4' | '8' | '9'
+export type WidthSeries =
+  '00' | '10' | '18' | '19' | '02' | '03' | '04' | '22' | '23' | '30' | '31' | '32' | 'T2' | 'T3'
 
 /** The first four bore codes; from 04 on the bore is five times the code. */
 export const BORE_CODES: Record<string, number> = { '00': 10, '01': 12, '02': 15, '03': 17 }
@@ -10,10 +14,22 @@ const BORES = [
   160, 170, 180, 190, 200,
 ] as const
 
+const UP_TO_20MM = [null, null, null] as const
+const UP_TO_100MM = [...Array<null>(21).fill(null)] as const
+
 const byBore = (values: readonly (number | null)[]): Record<number, number> =>
   Object.fromEntries(BORES.flatMap((bore, i) => (values[i] ? [[bore, values[i]]] : [])))
 
 export const OUTSIDE_MM: Record<DiameterSeries, Record<number, number>> = {
+  8: byBore([
+    19, 21, 24, 26, 32, 37, 42, 47, 52, 58, 65, 72, 78, 85, 90, 95, 100, 110, 115, 120, 125, 130, 140, 150, 165, 175,
+    190, 200, 215, 225, 240, 250,
+  ]),
+  9: byBore([
+    22, 24, 28, 30, 37, 42, 47, 55, 62, 68, 72, 80, 85, 90, 100, 105, 110, 120, 125, 130, 140, 145, 150, 165, 180, 190,
+    210, 220, 230, 250, 260, 280,
+  ]),
+  1: byBore([...UP_TO_100MM.slice(0, 20), 165, null, 180, 200, 210, 225, 250, 270, 280, 300, 320, 340]),
   0: byBore([
     26, 28, 32, 35, 42, 47, 55, 62, 68, 75, 80, 90, 95, 100, 110, 115, 125, 130, 140, 145, 150, 160, 170, 180, 200, 210,
     225, 240, 260, 280, 290, 310,
@@ -30,6 +46,92 @@ export const OUTSIDE_MM: Record<DiameterSeries, Record<number, number>> = {
 }
 
 export const WIDTH_MM: Record<WidthSeries, Record<number, number>> = {
+  '18': byBore([
+    5, 5, 5, 5, 7, 7, 7, 7, 7, 7, 7, 9, 10, 10, 10, 10, 10, 13, 13, 13, 13, 13, 16, 16, 18, 18, 20, 20, 22, 22, 24, 24,
+  ]),
+  '19': byBore([
+    6, 6, 7, 7, 9, 9, 9, 10, 12, 12, 12, 13, 13, 13, 16, 16, 16, 18, 18, 18, 20, 20, 20, 22, 24, 24, 28, 28, 28, 33, 33,
+    38,
+  ]),
+  '00': byBore([
+    null,
+    7,
+    8,
+    8,
+    8,
+    8,
+    9,
+    9,
+    9,
+    10,
+    10,
+    11,
+    11,
+    11,
+    13,
+    13,
+    14,
+    14,
+    16,
+    16,
+    16,
+    18,
+    19,
+    19,
+    22,
+    22,
+    24,
+    25,
+    28,
+    31,
+    31,
+    34,
+  ]),
+  '30': byBore([...UP_TO_100MM, null, 45, 46, 52, 53, 56, 60, 67, 74, 75, 82]),
+  '31': byBore([...UP_TO_100MM.slice(0, 20), 52, null, 56, 62, 64, 68, 80, 86, 88, 96, 104, 112]),
+  '32': byBore([...UP_TO_100MM.slice(0, 18), 52.4, null, 60.3, null, 69.8, 76, 80, 88, 96, 104, 110, 112, 120, 128]),
+  'T2': byBore([
+    ...UP_TO_20MM,
+    13.25,
+    15.25,
+    16.25,
+    17.25,
+    18.25,
+    19.75,
+    20.75,
+    21.75,
+    22.75,
+    23.75,
+    24.75,
+    26.25,
+    27.25,
+    28.25,
+    30.5,
+    32.5,
+    34.5,
+    37,
+  ]),
+  'T3': byBore([
+    ...UP_TO_20MM,
+    15.25,
+    16.25,
+    18.25,
+    20.75,
+    22.75,
+    25.25,
+    27.25,
+    29.25,
+    31.5,
+    33.5,
+    36,
+    38,
+    40,
+    42.5,
+    44.5,
+    46.5,
+    null,
+    51.5,
+  ]),
   10: byBore([
     8, 8, 9, 10, 12, 12, 13, 14, 15, 16, 16, 18, 18, 18, 20, 20, 22, 22, 24, 24, 24, 26, 28, 28, 33, 33, 35, 38, 42, 46,
     46, 51,

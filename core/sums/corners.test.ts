@@ -368,7 +368,10 @@ describe('words of the right part', () => {
   })
   it('angular contact has no radial group', () => {
     figures('bearing-designation', { designation: '7208' }, { group: null })
-    refused(withChanges('bearing-designation', { designation: '7208 C3' }), /no radial clearance group such as C3/)
+    refused(
+      withChanges('bearing-designation', { designation: '7208 C3' }),
+      /angular contact ball has no radial clearance group such as C3/,
+    )
   })
   it('a feeler is for rollers with room', () => {
     const said = (changes: Record<string, unknown>) => must(withChanges('internal-clearance', changes)).notes![0]

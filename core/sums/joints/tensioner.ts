@@ -7,7 +7,7 @@ import { LOAD } from './shared.ts'
 export const tensionerSum = defineSum({
   name: 'tensioner',
   craft: 'joints',
-  title: 'Tensioner and what it loses',
+  title: 'Tensioner',
   about: 'What a hydraulic tensioner must pull, and at which pressure, so that the load is left when it lets go.',
   source: 'load loss 1.01 + d/L, a general rule; the tool maker’s figure goes before it',
   fields: {
