@@ -253,4 +253,22 @@ describe('alignment', () => {
     expect((await hot('its own outer end')).from).toBeGreaterThan(0)
     expect((await hot('not known')).width).toBeGreaterThan(0)
   })
+  it('the end that warms more rises more', async () => {
+    const [front, back] = all(await drawn('thermal-growth'), 'circle.brass')
+    expect((96 - front!.cy) / (96 - back!.cy)).toBeCloseTo(35 / 22, 6)
+  })
+  it('the mass goes where it is said, seen clockwise from nought', async () => {
+    const drawing = await drawn('trial-weight', {
+      asIs: 4,
+      asIsDeg: 0,
+      withTrial: 2,
+      withTrialDeg: 0,
+      trialG: 10,
+      trialDeg: 90,
+    })
+    const [mass] = all(drawing, 'circle.brass')
+    expect(mass!.cx).toBeCloseTo(170 + 112, 6)
+    expect(mass!.cy).toBeCloseTo(136, 6)
+    expect(label(drawing)).toBe('Put on 20.0 g at 90°')
+  })
 })

@@ -16,6 +16,7 @@ import {
   FitDrawing,
   GearsDrawing,
   GlandDrawing,
+  GrowthDrawing,
   JournalDrawing,
   LazyRunChart,
   LazyTrialChart,
@@ -32,6 +33,7 @@ import {
   StripsDrawing,
   ThreadDrawing,
   TurnDrawing,
+  VectorDrawing,
   WrenchDrawing,
 } from '#components'
 
@@ -55,6 +57,8 @@ const DRAWINGS: Record<string, Component> = {
   'press-fit': RingsDrawing,
   'shrink-fit': RingsDrawing,
   'soft-foot': FeetDrawing,
+  'thermal-growth': GrowthDrawing,
+  'trial-weight': VectorDrawing,
   'rim-and-face': AlignDrawing,
   'reverse-dials': AlignDrawing,
   'bolt-order': BoltsDrawing,
