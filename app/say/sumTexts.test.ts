@@ -6,6 +6,7 @@ import { choice, clocked, fallback, flag, list, number, optional, rows, text, wh
 import {
   carryOver,
   fromQuery,
+  neat,
   readField,
   readFields,
   readNumber,
@@ -224,4 +225,41 @@ describe('going over to inches', () => {
       ),
     ).toEqual({ ambientC: '20', interferenceUm: '1', greasedOrSealed: true })
   })
+})
+
+describe('millimetres and inches, any number of times', () => {
+  /** An input through the fields of the page, switched so often. */
+  function switched(fields: (typeof SUMS)[number]['fields'], input: Record<string, unknown>, times: number) {
+    let texts = writeFields(fields, input, 'mm')
+    let lengths: 'mm' | 'inch' = 'mm'
+    for (let i = 0; i < times; i++) {
+      const to: 'mm' | 'inch' = lengths === 'mm' ? 'inch' : 'mm'
+      texts = carryOver(fields, texts, lengths, to)
+      lengths = to
+    }
+    return readFields(fields, texts, lengths)
+  }
+  it.each(SUMS.map(sum => [sum.name, sum] as const))('%s: no figure changes', (_, sum) => {
+    const asRead = must(readFields(sum.fields, writeFields(sum.fields, sum.example, 'mm'), 'mm'))
+    for (const times of [1, 2, 5]) expect(must(switched(sum.fields, sum.example, times))).toEqual(asRead)
+  })
+  it('any size is the same size in inches', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 1000, max: 500_000 }), fc.integer({ min: 1, max: 6 }), (um, times) => {
+        expect(must(switched({ d: JOURNAL }, { d: um / 1000 }, times))).toEqual({ d: um / 1000 })
+      }),
+    )
+  })
+  it('50 H7 stays 50 H7: 25 µm wide, not 30', () => {
+    const { fields, example } = sumNamed('limits-and-fits')!
+    expect(must(switched(fields, { ...example, nominalMm: 50 }, 1))).toMatchObject({ nominalMm: 50 })
+  })
+  it.each([
+    ['1.96850393700787', '1.9685'],
+    ['-0.00787401574803', '-0.00787402'],
+    ['59.983', '59.983'],
+    ['1.968504', '1.968504'],
+    ['1 3/8"', '1 3/8"'],
+    ['', ''],
+  ])('%s is shown as %s', (text, shown) => expect(neat(text)).toBe(shown))
 })

@@ -42,11 +42,20 @@ export function readNumber(text: string, field: Measured, lengths: Lengths): Res
   return loose.ok && Math.abs(own(loose.value.value) - edge) <= 1e-6 * (high - low) ? accept(edge) : read
 }
 
-/** A figure of a field as text in the unit the screen shows. */
+/**
+ * A figure of a field as text in the unit the screen shows. In the other unit it has as many figures as read back to the very
+ * same value: switching to inches and back changes no answer.
+ */
 export function writeNumber(value: number, unit: UnitName, lengths: Lengths): string {
   const shown = shownUnit(unit, lengths)
-  return String(Number((shown === unit ? value : fromBase(toBase(value, unit), shown)).toPrecision(9)))
+  return String(
+    shown === unit ? Number(value.toPrecision(12)) : Number(fromBase(toBase(value, unit), shown).toPrecision(15)),
+  )
 }
+
+/** What a field shows of its text: a tail of figures that nobody typed is left off, and kept behind. */
+export const neat = (text: string): string =>
+  /^-?\d+\.\d{7,}$/.test(text) ? String(Number(Number(text).toPrecision(6))) : text
 
 export type Reading = { state: 'value'; value: unknown } | { state: 'empty' } | { state: 'wrong'; why: string }
 

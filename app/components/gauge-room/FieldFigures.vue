@@ -36,10 +36,10 @@ function take() {
       :key="i"
       type="button"
       class="chip figures"
-      :aria-label="`${field.label} ${i + 1}, ${one}; take away`"
+      :aria-label="`${field.label} ${i + 1}, ${neat(one)}; take away`"
       @click="emit('change', texts.toSpliced(i, 1))"
     >
-      <span class="place">{{ i + 1 }}</span>{{ one }} ✕
+      <span class="place">{{ i + 1 }}</span>{{ neat(one) }} ✕
     </button>
     <form v-if="!isFull" class="add" @submit.prevent="take">
       <input

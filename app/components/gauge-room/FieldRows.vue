@@ -73,7 +73,7 @@ const wrong = (row: Texts) =>
                 autocomplete="off"
                 :inputmode="column.type === 'number' && !column.clock ? 'decimal' : 'text'"
                 :aria-label="`${column.label}, row ${i + 1}`"
-                :value="row[key]"
+                :value="neat(String(row[key] ?? ''))"
                 :placeholder="column.optional ? '' : '–'"
                 @input="set(i, key, ($event.target as HTMLInputElement).value)"
               />

@@ -32,7 +32,7 @@ function valueOf(key: string, field: Field): string {
   const typed = String(props.texts[key] ?? '')
   const taken =
     field.type === 'number' ? writeNumber(Number(field.fallback), field.unit, system.value) : String(field.fallback)
-  return (typed || taken).replace(/^\d{5,}$/, digits => digits.replace(/\B(?=(\d{3})+$)/g, ' '))
+  return neat(typed || taken).replace(/^\d{5,}$/, digits => digits.replace(/\B(?=(\d{3})+$)/g, ' '))
 }
 const assumed = computed(() =>
   usual.value
@@ -46,7 +46,7 @@ function echo(key: string, field: Field): string {
   const text = String(props.texts[key] ?? '')
   if (field.type !== 'number' || /^\s*[-+−]?[\d.,]*\s*$/.test(text)) return ''
   const read = readNumber(text, field, system.value)
-  return read.ok ? `= ${writeNumber(read.value, field.unit, system.value)} ${unitOf(field)}` : ''
+  return read.ok ? `= ${neat(writeNumber(read.value, field.unit, system.value))} ${unitOf(field)}` : ''
 }
 const chips = (field: Field) =>
   field.type === 'choice' && field.choices.length <= 6 && field.choices.join('').length < 90
@@ -87,7 +87,7 @@ const toggle = (key: string, one: string) => {
             class="big figures"
             :inputmode="field.clock ? 'text' : 'decimal'"
             autocomplete="off"
-            :value="texts[key]"
+            :value="neat(String(texts[key] ?? ''))"
             placeholder="–"
             :aria-invalid="Boolean(errors[key])"
             :data-test="`field-${key}`"
