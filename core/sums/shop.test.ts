@@ -34,6 +34,23 @@ describe('pairs and grease', () => {
   })
 })
 
+describe('clearance of a large bearing', () => {
+  const LARGE = { kind: 'spherical roller', boreMm: 260, measuredUm: 190 }
+  it('beyond the tables the maker’s limits serve, and without them it asks for them', () => {
+    refused(withChanges('internal-clearance', LARGE), /Take the limits from the maker/)
+    expect(held('internal-clearance', 'measuredUm', { ...LARGE, minUm: 170, maxUm: 230 })).toMatchObject({
+      verdict: 'Holds',
+      source: expect.stringMatching(/maker/),
+    })
+    expect(held('internal-clearance', 'measuredUm', { ...LARGE, maxUm: 180 }).consequence).toMatch(/worn/)
+  })
+  it('within them the maker goes before, and both are said', () => {
+    const given = { measuredUm: 34, minUm: 20, maxUm: 30 }
+    expect(held('internal-clearance', 'measuredUm', given).verdict).toBe('Out')
+    expect(must(withChanges('internal-clearance', given)).notes!.join(' ')).toMatch(/before the group’s 23 to 43/)
+  })
+})
+
 describe('proving', () => {
   it('a pump by its own part, the maker’s limit before the zones', () => {
     figures('pump-vibration', {}, { zone: 'B' })

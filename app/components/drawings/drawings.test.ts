@@ -272,3 +272,16 @@ describe('alignment', () => {
     expect(label(drawing)).toBe('Put on 20.0 g at 90°')
   })
 })
+
+it('a bearing larger than the tables is drawn without what is not known', async () => {
+  const html = (
+    await drawn('internal-clearance', {
+      kind: 'spherical roller',
+      boreMm: 260,
+      measuredUm: 190,
+      minUm: 170,
+      maxUm: 230,
+    })
+  ).html()
+  expect(html).not.toMatch(/NaN|undefined|null/)
+})
