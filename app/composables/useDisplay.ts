@@ -1,4 +1,4 @@
-import { showFigure } from '~~/core/job'
+import { showFigure } from '~~/core/job/show'
 import { UNITS, type UnitName } from '~~/core/quantity'
 import type { Check } from '~~/core/sheet'
 

@@ -1,4 +1,6 @@
-import { verdictOf, type Answer } from '~~/core/sums'
+import type { Answer } from '~~/core/sums'
+// Not by the table of sums: a joint on the bench is drawn too, and must not load every sum for it.
+import { verdictOf } from '~~/core/sums/define'
 
 export interface Drawn {
   input: Record<string, unknown>

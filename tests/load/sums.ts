@@ -2,6 +2,7 @@ import type { Browser } from '@playwright/test'
 import { interact, JOINT_STIFFNESS, PATTERNS } from '../../core/joints/index.ts'
 import { chooseShims } from '../../core/stacks/index.ts'
 import { PEOPLE } from '../../demo/thornmere.ts'
+import { peopleAt } from '../api/server.ts'
 
 /** The long sums: how long they take, and whether the page goes on drawing meanwhile. */
 export type Say = (what: string, value: string, goal?: string) => void
@@ -54,7 +55,7 @@ const WATCH = `
 export async function trialInTheWorker(browser: Browser, url: string, say: Say) {
   const page = await (await browser.newContext()).newPage()
   await page.addInitScript({ content: WATCH })
-  const people = (await (await fetch(`${url}/api/sign-in`)).json()) as { id: string; name: string }[]
+  const people = await peopleAt(url)
   await page.request.post(`${url}/api/sign-in`, {
     headers: { origin: url },
     data: { person: people.find(one => one.name === PEOPLE[0]!.name)!.id, pin: PEOPLE[0]!.pin },
