@@ -2,7 +2,7 @@ import type { Plan } from '../sheet/index.ts'
 import { actOf } from './acts/index.ts'
 import { effectiveEntries } from './corrections.ts'
 import { clockOf, type AnyEntry } from './entry.ts'
-import { branchState, emptyState, isClosed, stampOf, type JobState } from './state.ts'
+import { branchState, emptyState, isClosed, stamped, type JobState } from './state.ts'
 
 /** Why an entry makes no sense where it stands, null when it does. */
 export function senseOf(plan: Plan, state: JobState, entry: AnyEntry): string | null {
@@ -23,7 +23,7 @@ function take(plan: Plan, state: JobState, entry: AnyEntry): void {
   state.count += 1
   if (clockOf(entry) === 'late' && act.live && !act.neverLate) {
     const what = act.words(plan, entry.payload)
-    const found = act.live(plan, state, entry).map((one, nth) => ({ ...stampOf(entry, state), what, why: one, nth }))
+    const found = act.live(plan, state, entry).map((one, nth) => stamped(entry, state, { what, why: one, nth }))
     state.passed.push(...found)
   }
   act.apply(state, entry, plan)

@@ -1,7 +1,7 @@
 import type { ActKind } from '../act.ts'
 import { WRITERS } from '../roles.ts'
 import { words, type Shaped } from '../shape.ts'
-import { isClosed, stampOf } from '../state.ts'
+import { isClosed, stamped } from '../state.ts'
 
 const shape = { text: words(2000) } as const
 
@@ -11,7 +11,7 @@ export const addendumWritten: ActKind<Shaped<typeof shape>> = {
   corrected: 'never',
   sense: (_, state) => (isClosed(state) ? null : 'An addendum follows the signature. Write a note instead.'),
   apply: (state, entry) => {
-    state.notes.push({ ...stampOf(entry, state), text: entry.payload.text, addendum: true })
+    state.notes.push(stamped(entry, state, { text: entry.payload.text, addendum: true }))
   },
   words: (_, { text }) => `Addendum: ${text.length > 90 ? `${text.slice(0, 90)}…` : text}`,
 }

@@ -4,7 +4,7 @@ import type { ActKind } from '../act.ts'
 import { boltCount } from '../joints.ts'
 import { HANDS } from '../roles.ts'
 import { id, optional, words, type Shaped } from '../shape.ts'
-import { stampOf, type JointState } from '../state.ts'
+import { stamped, type JointState } from '../state.ts'
 import { jointName } from '../words.ts'
 import { outOfReach, unknown } from './sense.ts'
 
@@ -44,7 +44,7 @@ export const boltPulled: ActKind<Shaped<typeof shape>> = {
     const before: JointState = state.joints.get(joint) ?? { passes: [], slackened: false, strays: [] }
     const passes = before.passes.slice()
     for (let i = 0; i < pass; i++) passes[i] ??= []
-    const pull = { ...stampOf(entry, state), bolt, torqueNm }
+    const pull = stamped(entry, state, { bolt, torqueNm })
     passes[pass - 1] = [...passes[pass - 1]!, pull]
     const { leastNm, mostNm } = wantedInPass(plan.joints.get(joint)!, pass)
     const side = torqueNm > mostNm + 1e-9 ? ('over' as const) : torqueNm < leastNm - 1e-9 ? ('under' as const) : null

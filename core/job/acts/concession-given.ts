@@ -3,7 +3,7 @@ import type { ActKind } from '../act.ts'
 import { keyOf, OWED_KINDS, owedOf, owedWords, type OwedId } from '../owed/id.ts'
 import { owedNow } from '../owed/index.ts'
 import { choice, entryId, id, optional, record, why, type Shaped } from '../shape.ts'
-import { stampOf } from '../state.ts'
+import { stamped } from '../state.ts'
 
 const shape = {
   of: record({
@@ -38,7 +38,7 @@ export const concessionGiven: ActKind<Shaped<typeof shape>> = {
     return NEVER.includes(of.kind) ? [`“${owed.what}” is a step: do it, or leave it out where the sheet allows`] : []
   },
   apply: (state, entry) => {
-    state.concessions.set(keyOf(owedOf(entry.payload.of)!), { ...stampOf(entry, state), ...entry.payload })
+    state.concessions.set(keyOf(owedOf(entry.payload.of)!), stamped(entry, state, entry.payload))
   },
   words: (plan, { of, why: reason }) => {
     const owed = owedOf(of)

@@ -3,7 +3,7 @@ import type { ActKind } from '../act.ts'
 import { keyOf, owedWords, type OwedId } from '../owed/id.ts'
 import { HANDS } from '../roles.ts'
 import { choice, id, optional, why, type Shaped } from '../shape.ts'
-import { readingKey, stampOf } from '../state.ts'
+import { readingKey, stamped } from '../state.ts'
 import { unknown } from './sense.ts'
 
 const shape = { check: optional(id), moment: optional(choice(MOMENTS)), mate: optional(id), why } as const
@@ -41,7 +41,7 @@ export const evidenceLost: ActKind<Lost> = {
       : null
   },
   apply: (state, entry) => {
-    state.evidenceLost.set(keyOf(lostOf(entry.payload)!), { ...stampOf(entry, state), ...entry.payload })
+    state.evidenceLost.set(keyOf(lostOf(entry.payload)!), stamped(entry, state, entry.payload))
   },
   words: (plan, payload) => {
     const lost = lostOf(payload)

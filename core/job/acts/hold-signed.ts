@@ -1,7 +1,7 @@
 import type { ActKind } from '../act.ts'
 import { coveredBy, holdHindrances, workOf } from '../holds.ts'
 import { id, type Shaped } from '../shape.ts'
-import { stampOf } from '../state.ts'
+import { stamped } from '../state.ts'
 import { stepName } from '../words.ts'
 import { unknown } from './sense.ts'
 
@@ -16,7 +16,7 @@ export const holdSigned: ActKind<Shaped<typeof shape>> = {
   live: (plan, state, { payload, madeBy }) => holdHindrances(plan, state, plan.steps.get(payload.step)!, madeBy),
   apply: (state, entry, plan) => {
     const step = plan.steps.get(entry.payload.step)!
-    state.holds.set(step.id, { ...stampOf(entry, state), covered: coveredBy(workOf(plan, state, step)) })
+    state.holds.set(step.id, stamped(entry, state, { covered: coveredBy(workOf(plan, state, step)) }))
   },
   words: (plan, payload) => `Hold point signed: ${stepName(plan, payload.step)}`,
 }

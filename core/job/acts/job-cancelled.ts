@@ -1,7 +1,7 @@
 import type { ActKind } from '../act.ts'
 import { partNames } from '../words.ts'
 import { why, type Shaped } from '../shape.ts'
-import { stampOf } from '../state.ts'
+import { stamped } from '../state.ts'
 import { always } from './sense.ts'
 
 const shape = { why } as const
@@ -22,7 +22,7 @@ export const jobCancelled: ActKind<Shaped<typeof shape>> = {
       : []
   },
   apply: (state, entry) => {
-    state.cancelled = { ...stampOf(entry, state), ...entry.payload }
+    state.cancelled = stamped(entry, state, entry.payload)
   },
   words: (_, payload) => `Job cancelled: ${payload.why}`,
 }

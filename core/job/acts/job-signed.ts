@@ -2,7 +2,7 @@ import type { ActKind } from '../act.ts'
 import { gateOf } from '../gate.ts'
 import { owedNow } from '../owed/index.ts'
 import { choice, optional, words, type Shaped } from '../shape.ts'
-import { stampOf } from '../state.ts'
+import { stamped } from '../state.ts'
 import { always } from './sense.ts'
 
 const shape = {
@@ -25,7 +25,7 @@ export const jobSigned: ActKind<Shaped<typeof shape>> = {
     ]
   },
   apply: (state, entry) => {
-    state.signed = { ...stampOf(entry, state), ...entry.payload }
+    state.signed = stamped(entry, state, entry.payload)
   },
   words: (_, { cured }) => `Signed; complaint cured: ${cured}`,
 }

@@ -2,7 +2,7 @@ import { clockText } from '../../marks/index.ts'
 import type { ActKind } from '../act.ts'
 import { HANDS } from '../roles.ts'
 import { degrees, id, words, type Shaped } from '../shape.ts'
-import { partState, stampOf } from '../state.ts'
+import { partState, stamped } from '../state.ts'
 import { mateName } from '../words.ts'
 import { unknown } from './sense.ts'
 
@@ -20,7 +20,7 @@ export const markMade: ActKind<Shaped<typeof shape>> = {
     return state.marks.has(mate) ? `${known.title} is marked already. Correct that mark, with the reason.` : null
   },
   apply: (state, entry) => {
-    state.marks.set(entry.payload.mate, { ...stampOf(entry, state), ...entry.payload })
+    state.marks.set(entry.payload.mate, stamped(entry, state, entry.payload))
   },
   words: (plan, { mate, deg, seenFrom, carrier }) =>
     `Mark: ${mateName(plan, mate)}, ${carrier} at ${clockText(deg)} seen from the ${seenFrom}`,

@@ -1,7 +1,7 @@
 import type { ActKind } from '../act.ts'
 import { WRITERS } from '../roles.ts'
 import { words, type Shaped } from '../shape.ts'
-import { stampOf } from '../state.ts'
+import { stamped } from '../state.ts'
 import { always } from './sense.ts'
 
 const shape = { text: words(2000) } as const
@@ -12,7 +12,7 @@ export const noteWritten: ActKind<Shaped<typeof shape>> = {
   corrected: 'replace',
   sense: always,
   apply: (state, entry) => {
-    state.notes.push({ ...stampOf(entry, state), text: entry.payload.text })
+    state.notes.push(stamped(entry, state, { text: entry.payload.text }))
   },
   words: (_, { text }) => `Note: ${text.length > 90 ? `${text.slice(0, 90)}…` : text}`,
 }

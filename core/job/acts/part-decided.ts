@@ -1,7 +1,7 @@
 import type { ActKind } from '../act.ts'
 import { HANDS } from '../roles.ts'
 import { choice, optional, refs, words, type Shaped } from '../shape.ts'
-import { CHOICES, partState, setPart, stampOf } from '../state.ts'
+import { CHOICES, partState, setPart, stamped } from '../state.ts'
 import { partNames } from '../words.ts'
 import { offParts } from './sense.ts'
 
@@ -27,7 +27,7 @@ export const partDecided: ActKind<Shaped<typeof shape>> = {
   apply: (state, entry) => {
     const { choice: chosen, why } = entry.payload
     for (const ref of entry.payload.parts)
-      setPart(state, ref, { decision: { ...stampOf(entry, state), choice: chosen, why }, returned: undefined })
+      setPart(state, ref, { decision: stamped(entry, state, { choice: chosen, why }), returned: undefined })
   },
   words: (plan, { parts, choice: chosen, why }) =>
     `Decided, ${chosen}: ${partNames(plan, parts)}${why ? `. ${why}` : ''}`,

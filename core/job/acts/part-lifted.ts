@@ -1,7 +1,7 @@
 import type { ActKind } from '../act.ts'
 import { HANDS } from '../roles.ts'
 import { id, optional, refs, words, type Shaped } from '../shape.ts'
-import { partState, setPart, stampOf } from '../state.ts'
+import { partState, setPart, stamped } from '../state.ts'
 import { partNames } from '../words.ts'
 import { knownParts, openStep, stepHindrances } from './sense.ts'
 
@@ -32,7 +32,7 @@ export const partLifted: ActKind<Shaped<typeof shape>> = {
         decision: undefined,
         returned: undefined,
         order: state.liftedCount,
-        lifted: { ...stampOf(entry, state), method: entry.payload.method },
+        lifted: stamped(entry, state, { method: entry.payload.method }),
       })
     }
   },

@@ -2,7 +2,7 @@ import { clockText } from '../../marks/index.ts'
 import type { ActKind } from '../act.ts'
 import { HANDS } from '../roles.ts'
 import { choice, degrees, id, optional, words, type Shaped } from '../shape.ts'
-import { SEVERITIES, stampOf } from '../state.ts'
+import { SEVERITIES, stamped } from '../state.ts'
 import { partName } from '../words.ts'
 import { knownParts } from './sense.ts'
 
@@ -20,7 +20,7 @@ export const partObserved: ActKind<Shaped<typeof shape>> = {
   corrected: 'replace',
   sense: (plan, _, { payload }) => knownParts(plan, [payload.part]),
   apply: (state, entry) => {
-    state.observations.push({ ...stampOf(entry, state), ...entry.payload })
+    state.observations.push(stamped(entry, state, entry.payload))
   },
   words: (plan, { part, finding, severity, deg }) =>
     `${partName(plan, part)}: ${finding} (${severity})${deg === undefined ? '' : ` at ${clockText(deg)}`}`,

@@ -1,6 +1,6 @@
 import type { ActKind } from '../act.ts'
 import { id, optional, words, type Shaped } from '../shape.ts'
-import { partState, setPart, stampOf } from '../state.ts'
+import { partState, setPart, stamped } from '../state.ts'
 import { partName } from '../words.ts'
 import { offParts } from './sense.ts'
 
@@ -21,7 +21,7 @@ export const partRenewed: ActKind<Shaped<typeof shape>> = {
       : `Decide first that ${name} is renewed.`
   },
   apply: (state, entry) => {
-    const renewed = { ...stampOf(entry, state), ...entry.payload }
+    const renewed = stamped(entry, state, entry.payload)
     state.renewals.push(renewed)
     setPart(state, entry.payload.part, { renewed })
   },

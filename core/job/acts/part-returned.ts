@@ -1,6 +1,6 @@
 import type { ActKind } from '../act.ts'
 import { id, optional, words, type Shaped } from '../shape.ts'
-import { partState, setPart, stampOf } from '../state.ts'
+import { partState, setPart, stamped } from '../state.ts'
 import { partName } from '../words.ts'
 import { offParts } from './sense.ts'
 
@@ -19,6 +19,6 @@ export const partReturned: ActKind<Shaped<typeof shape>> = {
     return away && !returned ? null : `${plan.parts.get(part)!.name} is not away: nothing came back.`
   },
   apply: (state, entry) =>
-    setPart(state, entry.payload.part, { returned: { ...stampOf(entry, state), note: entry.payload.note } }),
+    setPart(state, entry.payload.part, { returned: stamped(entry, state, { note: entry.payload.note }) }),
   words: (plan, { part, note }) => `Back: ${partName(plan, part)}${note ? `. ${note}` : ''}`,
 }

@@ -4,7 +4,7 @@ import type { ActKind } from '../act.ts'
 import { figuresPerTry, isHistory } from '../results.ts'
 import { HANDS } from '../roles.ts'
 import { choice, id, list, optional, words, type Shaped } from '../shape.ts'
-import { cellKey, readingKey, stampOf, type JobState } from '../state.ts'
+import { cellKey, readingKey, stamped, type JobState } from '../state.ts'
 import { checkName, MOMENT_WORDS, placeName } from '../words.ts'
 import { outOfReach, unknown } from './sense.ts'
 
@@ -43,7 +43,7 @@ export const readingTaken: ActKind<ReadingTaken> = {
     const { check, moment, station, plane } = entry.payload
     const key = readingKey(check, moment)
     const cells = state.readings.get(key) ?? new Map()
-    cells.set(cellKey(station, plane), { ...stampOf(entry, state), ...entry.payload })
+    cells.set(cellKey(station, plane), stamped(entry, state, entry.payload))
     state.readings.set(key, cells)
   },
   words: (plan, payload) => {

@@ -1,7 +1,7 @@
 import type { ActKind } from '../act.ts'
 import { HANDS } from '../roles.ts'
 import { id, optional, words, type Shaped } from '../shape.ts'
-import { partState, stampOf } from '../state.ts'
+import { partState, stamped } from '../state.ts'
 import { stepName } from '../words.ts'
 import { openStep, stepHindrances } from './sense.ts'
 
@@ -29,7 +29,7 @@ export const stepDone: ActKind<Shaped<typeof shape>> = {
   live: (plan, state, { payload }) => stepHindrances(plan, state, payload.step),
   apply: (state, entry, plan) => {
     const { step, note } = entry.payload
-    state.steps.set(step, { ...stampOf(entry, state), note })
+    state.steps.set(step, stamped(entry, state, { note }))
     const joint = plan.steps.get(step)!.joint
     if (joint?.act === 'slacken')
       state.joints.set(joint.id, { passes: [], slackened: true, strays: state.joints.get(joint.id)?.strays ?? [] })

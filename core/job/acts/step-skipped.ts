@@ -1,7 +1,7 @@
 import type { ActKind } from '../act.ts'
 import { HANDS } from '../roles.ts'
 import { id, why, type Shaped } from '../shape.ts'
-import { stampOf } from '../state.ts'
+import { stamped } from '../state.ts'
 import { stepName } from '../words.ts'
 import { openStep, outOfReach } from './sense.ts'
 
@@ -20,7 +20,7 @@ export const stepSkipped: ActKind<Shaped<typeof shape>> = {
   },
   live: (plan, state, { payload }) => outOfReach(plan, state, payload.step),
   apply: (state, entry) => {
-    state.steps.set(entry.payload.step, { ...stampOf(entry, state), skipped: entry.payload.why })
+    state.steps.set(entry.payload.step, stamped(entry, state, { skipped: entry.payload.why }))
   },
   words: (plan, payload) => `Left out: ${stepName(plan, payload.step)}. ${payload.why}`,
 }
