@@ -1,8 +1,5 @@
 import { accept, refuse, type Result } from '../result.ts'
-import type { VibrationZone, Zone } from './vibration.ts'
-
-const zoneOf = (value: number, limits: readonly [number, number, number]): Zone =>
-  (['A', 'B', 'C', 'D'] as const)[limits.filter(limit => value > limit + 1e-9).length]!
+import { zoneOf, type VibrationZone } from './vibration.ts'
 
 /** Categories of rotodynamic pumps (ISO 10816-7): I where reliability, availability or safety ask for more; power by the shaft. */
 export const PUMP_CATEGORIES = ['I, critical', 'II, general'] as const

@@ -17,6 +17,10 @@ export interface VibrationZone {
   limits: readonly [number, number, number]
 }
 
+/** The zone a value stands in; on a limit it is inside. */
+export const zoneOf = (value: number, limits: VibrationZone['limits']): Zone =>
+  (['A', 'B', 'C', 'D'] as const)[limits.filter(limit => value > limit + 1e-9).length]!
+
 /**
  * Zone of a vibration velocity by group and support (ISO 20816-3, r.m.s., bearing housings, non-rotating parts).
  * Refused by name: reciprocating machines, gear units, small sets and pumps, which have parts of their own; a velocity below nought.
@@ -31,6 +35,5 @@ export function vibrationZone(
     return refuse(`A ${other} is not judged by ISO 20816-3: it has a part of its own. Take the limits from the sheet.`)
   if (!(mmPerS >= 0)) return refuse('A velocity r.m.s. is not below nought.')
   const limits = ZONES[group][support]
-  const zone = (['A', 'B', 'C', 'D'] as const)[limits.filter(limit => mmPerS > limit).length]!
-  return accept({ zone, limits })
+  return accept({ zone: zoneOf(mmPerS, limits), limits })
 }

@@ -140,10 +140,8 @@ export function alignmentAnswer(
         : []),
     ],
     more: {
-      found,
       moves: moves.value,
       feet: { frontMm: feet.frontMm, backMm: feet.backMm },
-      left: { offsetMm: { up: offsetLeft('up'), right: offsetLeft('right') } },
     },
   })
 }
