@@ -19,7 +19,7 @@ const leave = () => clearError({ redirect: '/' })
         }}
       </p>
       <p v-if="!isMissing && error.message" class="soft">{{ error.message }}</p>
-      <button class="btn now" @click="leave">To the yard</button>
+      <el-button type="primary" @click="leave">To the yard</el-button>
     </section>
   </main>
 </template>

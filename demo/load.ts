@@ -2,6 +2,7 @@ import { v7 as uuid } from 'uuid'
 import { planFor, type Sheet } from '../core/sheet/index.ts'
 import type { Person } from '../shared/answers.ts'
 import type { Database, Transaction } from '../server/db/client.ts'
+import { takeLabels } from '../server/db/labels.ts'
 import { append } from '../server/db/ledger.ts'
 import { addPerson } from '../server/db/people.ts'
 import { changeSite } from '../server/db/site.ts'
@@ -31,12 +32,14 @@ async function overhaul(
   one: Overhaul,
   fitter: Person,
   lead: Person,
+  label: () => number,
 ): Promise<void> {
   const clock = workingClock(one.on)
   const worker = new Technician(
     planFor(sheet, machine.variants),
     wornFindings(one.wear, { fitter: fitter.id, lead: lead.id }),
     clock,
+    label,
   )
   worker.open(machine.tag, one.complaint)
   worker.workUntil(one.until)
@@ -93,7 +96,9 @@ export async function loadThornmere(db: Database): Promise<boolean> {
     const past = FLEET.flatMap(machine => machine.overhauls.map(one => ({ machine, one }))).sort((a, b) =>
       a.one.on.localeCompare(b.one.on),
     )
-    for (const { machine, one } of past) await overhaul(tx, machine, sheet, one, people[0]!, people[2]!)
+    let labels = 0
+    for (const { machine, one } of past) await overhaul(tx, machine, sheet, one, people[0]!, people[2]!, () => ++labels)
+    await takeLabels(tx, labels)
   })
   return true
 }

@@ -1,10 +1,12 @@
 import {
+  asksOf,
   boltCount,
   cellsOf,
   confirmationOf,
   emptyFold,
   extend,
   hindrances,
+  keyOf,
   nextStep,
   partState,
   progressOf,
@@ -14,11 +16,14 @@ import {
   type Choice,
   type EntryKind,
   type Folded,
+  type Mark,
+  type MateAnswer,
   type Payloads,
   type Role,
+  type Said,
 } from '../core/job/index.ts'
 import { fromBase } from '../core/quantity/index.ts'
-import type { Check, Moment, Plan, Ref, Step } from '../core/sheet/index.ts'
+import type { Check, Mate, Moment, Plan, Ref, Step } from '../core/sheet/index.ts'
 
 /** What the technician finds on this machine: figures, decisions, and how long a step takes. */
 export interface Findings {
@@ -51,6 +56,8 @@ export class Technician {
     readonly plan: Plan,
     readonly findings: Findings,
     readonly clock: Clock,
+    /** The next number on a tag or bag. */
+    readonly label: () => number = counter(),
   ) {}
 
   act<K extends EntryKind>(kind: K, payload: Payloads[K], role: Role = 'fitter'): AnyEntry {
@@ -95,25 +102,43 @@ export class Technician {
 
   doStep(step: Step): void {
     step.cautions?.forEach((_, caution) => this.act('caution.read', { step: step.id, caution }))
+    const { marks, evidenceLost } = this.folded.state
     for (const mate of step.marks ?? [])
-      this.act('mark.made', { mate, deg: 0, seenFrom: 'drive end', carrier: this.plan.mates.get(mate)!.mark!.method })
+      if (!marks.has(mate) && !evidenceLost.has(keyOf({ kind: 'mark', mate }))) this.mark(mate)
     if (step.station === 'decide') this.decideAll()
     for (const { check, moment } of this.plan.checksAt.get(step.id) ?? []) this.measure(check, moment)
     if (step.joint?.act === 'pull') this.pull(step.joint.id)
     if (step.hold) this.act('hold.signed', { step: step.id }, 'lead')
-    const number = this.plan.stepNumber.get(step.id)
+    this.acts(confirmationOf(this.plan, this.folded.state, step, this.said(step)))
+  }
+
+  /** A mark as a careful fitter makes it: an angle at the top, a distance as the seal happens to sit. */
+  mark(id: string): void {
+    const { rule, mark } = this.plan.mates.get(id)!
+    const where = rule.kind === 'distance' ? { mm: MARKED_MM, text: String(MARKED_MM) } : { deg: 0 }
+    this.act('mark.made', { mate: id, ...where, seenFrom: mark!.seenFrom, carrier: mark!.method })
+  }
+
+  /** Everything a step asks for, answered right. */
+  said(step: Step): Said {
+    const { bags, tags, counts, hands, mates, found } = asksOf(this.plan, this.folded.state, step)
     const { marks } = this.folded.state
-    this.acts(
-      confirmationOf(this.plan, this.folded.state, step, {
-        bag: `B${number}`,
-        tag: `T${number}`,
-        answers: part =>
-          (this.plan.matesOf.get(part) ?? []).map(({ id }) => {
-            const mark = marks.get(id)
-            return { mate: id, met: true, ...(mark ? { deg: mark.deg } : {}) }
-          }),
-      }),
-    )
+    return {
+      bags: Object.fromEntries(bags.map(({ lot }) => [lot, `B${this.label()}`])),
+      tags: Object.fromEntries(tags.map(ref => [ref, `T${this.label()}`])),
+      counts: Object.fromEntries(
+        counts.map(one => [
+          one.key,
+          one.must ??
+            (one.part
+              ? this.plan.parts.get(one.part)!.part.quantity!
+              : step.leaves!.find(debt => debt.id === one.aid)!.pieces!),
+        ]),
+      ),
+      hands: Object.fromEntries(hands.map(({ place }) => [place, place])),
+      mates: Object.fromEntries(mates.map(mate => [mate.id, rightAnswer(mate, marks.get(mate.id))])),
+      found: found?.words[0],
+    }
   }
 
   measure(check: Check, moment: Moment): void {
@@ -174,6 +199,21 @@ export class Technician {
     const { owed } = viewJob(this.plan, this.folded.state)
     return step ? hindrances(this.plan, this.folded.state, owed, step).map(one => one.text) : []
   }
+}
+
+/** Where the scribed line of a seal lies in the demo, mm from its datum. */
+const MARKED_MM = 42
+
+const counter =
+  (from = 0) =>
+  () =>
+    ++from
+
+/** How two parts are seen to stand when they stand right. */
+export function rightAnswer({ rule }: Mate, mark: Mark | undefined): Omit<MateAnswer, 'mate'> {
+  if (rule.kind === 'seen') return { say: rule.choices.find(one => one.met)!.say }
+  if (!mark) return { say: 'set without its mark' }
+  return rule.kind === 'distance' ? { mm: mark.mm!, text: String(mark.mm!) } : { deg: mark.deg! }
 }
 
 /** A figure as it would be typed into the check's field. */

@@ -35,7 +35,7 @@ export interface DemoMachine {
   name: string
   area: string
   line: string
-  variants: { faces: 'carbon' | 'hard'; injection: 'water' | 'none' }
+  variants: { faces: 'carbon' | 'hard'; flush: 'water' | 'none' }
   hoursRun: number
   hoursPerWeek: number
   overhauls: Overhaul[]
@@ -49,7 +49,7 @@ export const FLEET: DemoMachine[] = [
     name: 'Raw-juice pump',
     area: 'beet',
     line: 'line 1',
-    variants: { faces: 'carbon', injection: 'water' },
+    variants: { faces: 'carbon', flush: 'water' },
     hoursRun: 9860,
     hoursPerWeek: 82,
     overhauls: [
@@ -66,7 +66,7 @@ export const FLEET: DemoMachine[] = [
     name: 'Raw-juice pump',
     area: 'beet',
     line: 'line 2',
-    variants: { faces: 'carbon', injection: 'water' },
+    variants: { faces: 'carbon', flush: 'water' },
     hoursRun: 11240,
     hoursPerWeek: 82,
     overhauls: [
@@ -79,7 +79,7 @@ export const FLEET: DemoMachine[] = [
       {
         hours: 6060,
         on: '2025-04-08',
-        complaint: 'Juice at the drain of the seal plate',
+        complaint: 'Juice at the drain of the gland plate',
         wear: { general: 0.45, checks: { 'bush-bore': 1.1, 'sleeve-journal': 0.5 }, renewed: ['throttle-bush'] },
         cause: 'Throttle bush worn; clear water did not hold the juice back',
       },
@@ -97,7 +97,7 @@ export const FLEET: DemoMachine[] = [
     name: 'Cossette water pump',
     area: 'beet',
     line: 'diffuser',
-    variants: { faces: 'hard', injection: 'water' },
+    variants: { faces: 'hard', flush: 'water' },
     hoursRun: 5210,
     hoursPerWeek: 70,
     overhauls: [{ hours: 1200, on: '2025-05-20', complaint: 'Planned', wear: { general: 0.22 } }],
@@ -107,16 +107,16 @@ export const FLEET: DemoMachine[] = [
     name: 'Press water pump',
     area: 'beet',
     line: 'presses',
-    variants: { faces: 'hard', injection: 'none' },
+    variants: { faces: 'hard', flush: 'none' },
     hoursRun: 13020,
     hoursPerWeek: 90,
     overhauls: [
       {
         hours: 6480,
         on: '2025-06-03',
-        complaint: 'Noise at the outer end',
-        wear: { general: 0.55, checks: { 'journal-oe': 0.88, 'lift-oe': 0.7 } },
-        cause: 'Ring crept on the outer end journal',
+        complaint: 'Noise at the non-drive end',
+        wear: { general: 0.55, checks: { 'journal-nde': 0.88, 'lift-nde': 0.7 } },
+        cause: 'Ring crept on the non-drive end journal',
       },
     ],
   },
@@ -125,7 +125,7 @@ export const FLEET: DemoMachine[] = [
     name: 'Limed-juice pump',
     area: 'juice',
     line: 'main liming',
-    variants: { faces: 'hard', injection: 'water' },
+    variants: { faces: 'hard', flush: 'water' },
     hoursRun: 14700,
     hoursPerWeek: 96,
     overhauls: [
@@ -144,7 +144,7 @@ export const FLEET: DemoMachine[] = [
     name: 'Limed-juice pump',
     area: 'juice',
     line: 'standby',
-    variants: { faces: 'hard', injection: 'water' },
+    variants: { faces: 'hard', flush: 'water' },
     hoursRun: 6900,
     hoursPerWeek: 30,
     overhauls: [{ hours: 3100, on: '2025-02-25', complaint: 'Planned', wear: { general: 0.42 } }],
@@ -154,7 +154,7 @@ export const FLEET: DemoMachine[] = [
     name: 'First carbonation pump',
     area: 'juice',
     line: 'carbonation',
-    variants: { faces: 'hard', injection: 'water' },
+    variants: { faces: 'hard', flush: 'water' },
     hoursRun: 8240,
     hoursPerWeek: 88,
     overhauls: [
@@ -166,7 +166,7 @@ export const FLEET: DemoMachine[] = [
     name: 'Mud pump',
     area: 'juice',
     line: 'thickeners',
-    variants: { faces: 'hard', injection: 'water' },
+    variants: { faces: 'hard', flush: 'water' },
     hoursRun: 10350,
     hoursPerWeek: 88,
     overhauls: [
@@ -184,7 +184,7 @@ export const FLEET: DemoMachine[] = [
     name: 'Thin-juice pump',
     area: 'evaporation',
     line: 'first effect',
-    variants: { faces: 'carbon', injection: 'none' },
+    variants: { faces: 'carbon', flush: 'none' },
     hoursRun: 7420,
     hoursPerWeek: 84,
     overhauls: [{ hours: 2950, on: '2025-03-25', complaint: 'Planned', wear: { general: 0.35 } }],
@@ -194,7 +194,7 @@ export const FLEET: DemoMachine[] = [
     name: 'Thin-juice pump',
     area: 'evaporation',
     line: 'standby',
-    variants: { faces: 'carbon', injection: 'none' },
+    variants: { faces: 'carbon', flush: 'none' },
     hoursRun: 2120,
     hoursPerWeek: 22,
     overhauls: [],
@@ -204,7 +204,7 @@ export const FLEET: DemoMachine[] = [
     name: 'Condensate pump',
     area: 'evaporation',
     line: 'fourth effect',
-    variants: { faces: 'carbon', injection: 'none' },
+    variants: { faces: 'carbon', flush: 'none' },
     hoursRun: 12880,
     hoursPerWeek: 92,
     overhauls: [
@@ -216,7 +216,7 @@ export const FLEET: DemoMachine[] = [
     name: 'Wash-syrup pump',
     area: 'sugar',
     line: 'centrifugals',
-    variants: { faces: 'hard', injection: 'water' },
+    variants: { faces: 'hard', flush: 'water' },
     hoursRun: 4480,
     hoursPerWeek: 64,
     overhauls: [{ hours: 250, on: '2025-06-24', complaint: 'Planned', wear: { general: 0.25 } }],
@@ -226,7 +226,7 @@ export const FLEET: DemoMachine[] = [
     name: 'Wash-syrup pump',
     area: 'sugar',
     line: 'centrifugals',
-    variants: { faces: 'hard', injection: 'water' },
+    variants: { faces: 'hard', flush: 'water' },
     hoursRun: 8010,
     hoursPerWeek: 64,
     overhauls: [

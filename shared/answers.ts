@@ -1,4 +1,4 @@
-import type { AnyEntry, EntryKind, Role } from '../core/job/index.ts'
+import type { AnyEntry, EntryKind, Role, Standing } from '../core/job/index.ts'
 import type { Moment, Sheet, Variants } from '../core/sheet/index.ts'
 import type { NextOverhaul } from '../core/wear/next.ts'
 import type { Verdict } from '../core/verdict.ts'
@@ -95,6 +95,8 @@ export interface OpenJob {
   complaint: string
   openedAt: string
   entries: number
+  /** Where it stands; `lastBy` is a name. */
+  stands: Standing
 }
 
 /** Everything the bench of one job needs to start: machine, sheet as it was at opening, ledger, names. */
@@ -104,6 +106,8 @@ export interface JobAnswer {
   sheet: Sheet
   entries: AnyEntry[]
   people: Person[]
+  /** What earlier overhauls of this machine found last, by check; base units. */
+  last: Record<string, number>
 }
 
 export interface OpenedJob {
@@ -118,6 +122,11 @@ export interface SentEntry {
   payload: unknown
   act: string
   madeAt: string
+}
+
+/** Numbers for tags and bags, given to one device and to no other. */
+export interface LabelsAnswer {
+  numbers: number[]
 }
 
 export interface AppendAnswer {

@@ -132,6 +132,10 @@ export const siteSchema = Joi.object<{
 })
   .min(1)
   .required()
+/** Numbers for tags and bags, asked for by a device. */
+export const labelsSchema = Joi.object<{ count: number }>({
+  count: Joi.number().integer().min(1).max(50).required(),
+}).required()
 export const tagSchema = words(40).required()
 export const idSchema = uuid().required()
 export const seqSchema = Joi.number().integer().min(0).max(10_000_000).default(0)

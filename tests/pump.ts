@@ -9,7 +9,7 @@ import { planFor, type Plan, type Sheet } from '../core/sheet/index.ts'
 export const sheet = parse(
   readFileSync(new URL('../library/m14-axially-split-pump.yaml', import.meta.url), 'utf8'),
 ) as Sheet
-export const plan = planFor(sheet, { faces: 'carbon', injection: 'water' })
+export const plan = planFor(sheet, { faces: 'carbon', flush: 'water' })
 export const people = { fitter: 'rena', lead: 'odd' }
 
 export function technician(wear: Wear = { general: 0.4 }, own: Plan = plan): Technician {

@@ -1,17 +1,13 @@
 import type { InjectionKey } from 'vue'
-import { hindrances, nextStep, unmetNeeds, type Hindrance, type Settle } from '~~/core/job'
+import { hindrances, nextStep, progressOf, unmetNeeds, type Asks, type Hindrance, type Settle } from '~~/core/job'
 import type { Station, Step } from '~~/core/sheet'
 import type { Job } from '~/bench/job'
 
 /** What the middle of the bench shows. */
 export type Focus =
-  | Settle
-  | { to: 'joint'; joint: string }
-  | { to: 'fit'; step: string }
-  | { to: 'decide' }
-  | { to: 'gate' }
-  | { to: 'parts' }
-  | null
+  Settle | { to: 'joint'; joint: string } | { to: 'say' } | { to: 'decide' } | { to: 'gate' } | { to: 'parts' } | null
+
+const isAsking = ({ counts, mates, found }: Asks) => counts.length > 0 || mates.length > 0 || found !== null
 
 /** Which step is on the card and what the pad is turned to, on this screen. */
 function createBench(job: Job) {
@@ -29,6 +25,8 @@ function createBench(job: Job) {
   )
   const isReached = computed(() => step.value !== null && unmetNeeds(plan, job.state, step.value).length === 0)
 
+  const telling = createSaid(job, step, isReached)
+
   /** What the step itself wants of the pad, when nothing else was asked for. */
   const ownFocus = computed((): Focus => {
     const one = step.value
@@ -37,8 +35,10 @@ function createBench(job: Job) {
     const settle = hindered.value.map(hindrance => hindrance.settle).find(to => to.to === 'reading' || to.to === 'mark')
     if (settle && isReached.value) return settle
     if (one.station === 'decide') return { to: 'decide' }
+    if (one.joint?.act === 'pull' && progressOf(plan.joints.get(one.joint.id)!, job.state).verdict !== 'Holds')
+      return { to: 'joint', joint: one.joint.id }
+    if (one.fits?.length || one.removes?.length || isAsking(telling.asks.value)) return { to: 'say' }
     if (one.joint?.act === 'pull') return { to: 'joint', joint: one.joint.id }
-    if (one.fits?.length) return { to: 'fit', step: one.id }
     const measured = (plan.checksAt.get(one.id) ?? []).findLast(
       ({ check, moment }) => job.view.results.get(`${check.id} ${moment}`)?.value !== null,
     )
@@ -67,7 +67,19 @@ function createBench(job: Job) {
   // The step on the card once done hands it to the next one; one that was chosen stays while another step is done.
   watch(isDone, now => now && chosenStep.value === step.value?.id && choose(null))
 
-  return reactive({ step, isDone, isReached, hindered, focus, chosenFocus, look, choose, settle, openStation })
+  return reactive({
+    step,
+    isDone,
+    isReached,
+    hindered,
+    focus,
+    chosenFocus,
+    ...telling,
+    look,
+    choose,
+    settle,
+    openStation,
+  })
 }
 
 type Bench = ReturnType<typeof createBench>

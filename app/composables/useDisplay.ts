@@ -1,13 +1,11 @@
 import { showFigure } from '~~/core/job/show'
-import { UNITS, type UnitName } from '~~/core/quantity'
+import { shownUnit, type UnitName } from '~~/core/quantity'
 import type { Check } from '~~/core/sheet'
 
 /** How this screen shows figures: millimetres or inches, light or dark. Kept on the device. */
 export function useDisplay() {
   const system = useLocalStorage<'mm' | 'inch'>('needler-lengths', 'mm')
   const dark = useDark({ storageKey: 'needler-theme', valueLight: 'light' })
-
-  const isLength = (unit: UnitName) => UNITS[unit].kind === 'length'
 
   /** A base-unit value of a check as figure and unit. */
   const show = (value: number, check: Pick<Check, 'unit' | 'decimals'>) => showFigure(value, check, system.value)
@@ -18,7 +16,7 @@ export function useDisplay() {
   }
 
   /** The unit a bare number is read in. */
-  const fieldUnit = (unit: UnitName): UnitName => (isLength(unit) && system.value === 'inch' ? 'in' : unit)
+  const fieldUnit = (unit: UnitName): UnitName => shownUnit(unit, system.value)
 
   const toggleSystem = () => {
     system.value = system.value === 'mm' ? 'inch' : 'mm'

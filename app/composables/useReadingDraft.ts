@@ -1,4 +1,13 @@
-import { cellKey, figuresPerTry, readDraft, readingKey, type Cell, type CellReading } from '~~/core/job'
+import {
+  cellKey,
+  figuresPerTry,
+  leadingDigits,
+  readDraft,
+  readingKey,
+  withLeading,
+  type Cell,
+  type CellReading,
+} from '~~/core/job'
 import { parseQuantity, UNITS, type Field, type UnitName } from '~~/core/quantity'
 import type { Check, Moment } from '~~/core/sheet'
 
@@ -6,6 +15,8 @@ import type { Check, Moment } from '~~/core/sheet'
 export interface Figure {
   text: string
   value: number
+  /** Leading digits of the text that were not typed. */
+  assumed?: string
 }
 
 interface Kept {
@@ -23,7 +34,7 @@ export function useReadingDraft(
   style: Ref<NonNullable<CellReading['style']>>,
 ) {
   const job = useJob()
-  const { fieldUnit } = useDisplay()
+  const { fieldUnit, show, system } = useDisplay()
   const key = () =>
     `needler-draft-${job.id}-${readingKey(check.id, moment)}-${cellKey(cell.value.station, cell.value.plane)}`
   const draft = useLocalStorage<Kept>(key, { text: '', unit: fieldUnit(check.unit), figures: [] })
@@ -46,7 +57,15 @@ export function useReadingDraft(
       figures.value.slice(i * perTry, (i + 1) * perTry),
     ),
   )
-  const read = computed(() => (text.value.trim() ? parseQuantity(text.value, fieldOf()) : null))
+  /** Only the last figures typed: the leading ones are those of every figure inside the limits. */
+  const whole = computed(() => {
+    const lead = perTry === 1 && unit.value === fieldUnit(check.unit) ? leadingDigits(check, system.value) : null
+    const typed = text.value.trim()
+    const wanted = lead === null ? 0 : show(check.limits.min!, check).figure.length - lead.length
+    const full = lead === null ? null : withLeading(lead, wanted, typed)
+    return full === null ? { text: typed } : { text: full, assumed: lead! }
+  })
+  const read = computed(() => (whole.value.text ? parseQuantity(whole.value.text, fieldOf()) : null))
   /** What it would say if it were kept now, the figure still in the field counted in where it makes a whole try. */
   const says = computed(() => {
     const tries = rows.value.map(row => row.map(one => one.value))
@@ -60,7 +79,7 @@ export function useReadingDraft(
 
   /** Takes what is typed as the next figure; false, with the sentence, when it cannot be. */
   function take(): boolean {
-    const parsed = parseQuantity(text.value, fieldOf())
+    const parsed = parseQuantity(whole.value.text, fieldOf())
     if (!parsed.ok) {
       why.value = parsed.why
       return false
@@ -72,7 +91,7 @@ export function useReadingDraft(
     draft.value = {
       text: '',
       unit: unit.value,
-      figures: [...figures.value, { text: text.value.trim(), value: parsed.value.value }],
+      figures: [...figures.value, { ...whole.value, value: parsed.value.value }],
     }
     return true
   }
@@ -84,5 +103,5 @@ export function useReadingDraft(
     draft.value = { text: '', unit: fieldUnit(check.unit), figures: [] }
   }
 
-  return { text, figures, rows, read, unit, says, why, perTry, wanted, take, drop, clear }
+  return { text, whole, figures, rows, read, unit, says, why, perTry, wanted, take, drop, clear }
 }

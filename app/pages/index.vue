@@ -26,7 +26,11 @@ async function load() {
 }
 onMounted(load)
 
+/** A plate has no room beside the yard on a narrow screen: it lies over it. */
+const isNarrow = useMediaQuery('(max-width: 1000px)')
+const leave = () => navigateTo({ query: {} })
 const all = computed(() => areas.value.flatMap(area => area.machines))
+const plated = computed(() => all.value.find(one => one.tag === chosen.value))
 const used = (one: YardArea['machines'][number]) => (one.worst?.verdict === 'Out' ? 2 : (one.worst?.share ?? -1))
 const shown = computed(() =>
   areas.value
@@ -55,31 +59,31 @@ function showAll() {
 </script>
 
 <template>
-  <div class="yard" :class="{ aside: chosen }">
+  <div class="yard">
     <header>
       <h1>{{ site }}</h1>
       <p class="soft">{{ summary }}</p>
-      <label class="sr" for="filter">Filter</label>
-      <input id="filter" v-model="text" class="field" type="search" placeholder="tag, kind, place…" />
-      <button class="btn" :class="{ on: worstFirst }" :aria-pressed="worstFirst" @click="worstFirst = !worstFirst">
-        Worst first
-      </button>
-      <button
-        class="btn"
-        :class="{ on: only === 'due' }"
-        :aria-pressed="only === 'due'"
-        @click="only = only === 'due' ? 'all' : 'due'"
-      >
-        Due in 8 weeks
-      </button>
+      <el-input
+        id="filter"
+        v-model="text"
+        aria-label="Filter"
+        clearable
+        type="search"
+        placeholder="tag, kind, place…"
+      />
+      <el-checkbox-button v-model="worstFirst">Worst first</el-checkbox-button>
+      <el-checkbox-button v-model="only" true-value="due" false-value="all">Due in 8 weeks</el-checkbox-button>
     </header>
-    <p v-if="why" class="why say" role="alert">{{ why }} <button class="btn" @click="load">Try again</button></p>
-    <p v-else-if="loading" class="say soft">Looking round the yard…</p>
+    <p v-if="why" class="why say" role="alert">{{ why }} <el-button @click="load">Try again</el-button></p>
+    <div v-else-if="loading" class="say" role="status" aria-label="Loading machines…">
+      <p class="soft">Loading machines…</p>
+      <el-skeleton :rows="6" animated />
+    </div>
     <p v-else-if="!all.length" class="say">
       There is no machine in the yard yet. Add one from the shell: <code>./needler machine add --help</code>.
     </p>
     <p v-else-if="!shown.length" class="say">
-      Nothing in the yard fits that. <button class="btn" @click="showAll">Show all</button>
+      Nothing in the yard fits that. <el-button @click="showAll">Show all</el-button>
     </p>
     <div class="ground">
       <section v-for="area in shown" :key="area.id" :aria-label="area.name">
@@ -93,13 +97,18 @@ function showAll() {
         </ul>
       </section>
     </div>
-    <MachinePlate
-      v-if="chosen"
-      :key="chosen"
-      :tag="chosen"
-      :machine="all.find(one => one.tag === chosen)"
-      @close="navigateTo({ query: {} })"
-    />
+    <el-drawer
+      v-if="isNarrow"
+      :model-value="chosen !== null"
+      :with-header="false"
+      size="min(430px, 94vw)"
+      append-to-body
+      @close="leave"
+    >
+      <MachinePlate v-if="chosen" :key="chosen" :tag="chosen" :machine="plated" @close="leave" />
+    </el-drawer>
+    <MachinePlate v-else-if="chosen" :key="chosen" :tag="chosen" :machine="plated" @close="leave" />
+    <YardNext v-else-if="all.length" :machines="all" @choose="choose" />
   </div>
 </template>
 
@@ -107,11 +116,8 @@ function showAll() {
 .yard {
   flex: 1;
   display: grid;
-  grid-template: auto auto 1fr / 1fr;
+  grid-template: auto auto 1fr / 1fr 370px;
   align-content: start;
-}
-.yard.aside {
-  grid-template-columns: 1fr 370px;
 }
 header {
   grid-column: 1 / -1;
@@ -126,7 +132,7 @@ header {
 h1 {
   font-size: 24px;
 }
-header .field {
+header > :deep(.el-input) {
   width: 220px;
   margin-left: auto;
 }
@@ -154,15 +160,20 @@ h2 small {
 }
 ul {
   display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(146px, 1fr));
+  grid-template-columns: repeat(auto-fill, minmax(138px, 1fr));
   gap: 10px;
 }
 li {
   max-width: 210px;
 }
 @media (max-width: 1000px) {
-  .yard.aside {
+  .yard {
     grid-template-columns: 1fr;
+  }
+  .yard > :deep(.next) {
+    grid-column: 1;
+    grid-row: 2;
+    border: 0;
   }
   section {
     grid-template-columns: 1fr;
@@ -172,7 +183,7 @@ li {
     display: inline;
     margin-left: 10px;
   }
-  header .field {
+  header > :deep(.el-input) {
     margin-left: 0;
     flex: 1;
   }

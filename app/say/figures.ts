@@ -38,6 +38,6 @@ export function limitWords(
   const unit = say(0).unit
   const { min, max } = held.limits
   if (min !== undefined && max !== undefined) return `${say(min).figure} to ${say(max).figure} ${unit}`.trim()
-  if (max !== undefined) return `at most ${say(max).figure} ${unit}`.trim()
-  return min !== undefined ? `at least ${say(min).figure} ${unit}`.trim() : ''
+  if (max !== undefined) return `maximum ${say(max).figure} ${unit}`.trim()
+  return min !== undefined ? `minimum ${say(min).figure} ${unit}`.trim() : ''
 }

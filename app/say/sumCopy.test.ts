@@ -32,8 +32,8 @@ describe('a figure on the screen', () => {
       consequence: null,
     })
     expect(limitWords(held({ min: 1, max: 2 }), { value: 1, unit: 'mm', decimals: 2 }, 'mm')).toBe('1.00 to 2.00 mm')
-    expect(limitWords(held({ max: 0.254 }), { value: 1, unit: 'mm', decimals: 2 }, 'inch')).toBe('at most 0.010 in')
-    expect(limitWords(held({ min: 0.15 }), { value: 0.2, as: 'percent' }, 'mm')).toBe('at least 15.0 %')
+    expect(limitWords(held({ max: 0.254 }), { value: 1, unit: 'mm', decimals: 2 }, 'inch')).toBe('maximum 0.010 in')
+    expect(limitWords(held({ min: 0.15 }), { value: 0.2, as: 'percent' }, 'mm')).toBe('minimum 15.0 %')
     expect(limitWords(held({ max: 1 }), { value: 'words' }, 'mm')).toBe('')
   })
 })

@@ -15,5 +15,5 @@ it.each([
   [tagged, off({ renewed: { ...act, from: 'stock' } }), 'new one ready'],
   [{ keep: 'lay', renewal: 'life' }, off(), 'laid out'],
   [{ keep: 'bag', renewal: 'always' }, off(), 'scrap'],
-  [tagged, { where: 'fitted', fitted: { ...act, as: 'new', place: 'x', answers: [] } }, 'fitted, a new one'],
+  [tagged, { where: 'fitted', fitted: { ...act, as: 'new', place: 'x' } }, 'fitted, a new one'],
 ] as [typeof tagged, PartState, string][])('%j %j is %s', (part, now, words) => expect(whereIs(part, now)).toBe(words))

@@ -1,5 +1,5 @@
 import type { PartState } from '~~/core/job'
-import type { Part } from '~~/core/sheet'
+import type { Part, Sheet } from '~~/core/sheet'
 
 /** Where a part is, said the one way everywhere. */
 export function whereIs(part: Pick<Part, 'keep' | 'renewal'>, now: PartState): string {
@@ -12,3 +12,7 @@ export function whereIs(part: Pick<Part, 'keep' | 'renewal'>, now: PartState): s
   if (part.keep === 'lay') return 'laid out'
   return part.renewal === 'always' ? 'scrap' : `no ${part.keep} yet`
 }
+
+/** Where a new one comes from: its kit by name, or stock. */
+export const kitName = (sheet: Pick<Sheet, 'kits'>, kit: string | undefined): string =>
+  sheet.kits.find(one => one.id === kit)?.name.toLowerCase() ?? 'stock'

@@ -9,7 +9,7 @@ const whole = (text: string, what: string) => {
   return value
 }
 
-/** `faces=carbon,injection=water` as choices by axis. */
+/** `faces=carbon,flush=water` as choices by axis. */
 const choices = (text: string) =>
   Object.fromEntries(
     text

@@ -1,58 +1,181 @@
-import type { Mate, Plan, Ref, Step } from '../sheet/index.ts'
+import type { Debt, Mate, Plan, Ref, Step } from '../sheet/index.ts'
 import type { Act } from './entry.ts'
+import { bagsOf, inHandFor, keptBy, type InHand } from './keeping.ts'
 import { matesAsked } from './mates.ts'
-import { partState, type JobState, type MateAnswer } from './state.ts'
+import { countKey, partState, type JobState, type MateAnswer } from './state.ts'
+import { partName } from './words.ts'
 
-/** What is said when a step is confirmed, beside that it is done. */
+/** Pieces to count at a step. */
+export interface Count {
+  key: string
+  what: string
+  way: 'out' | 'in'
+  part?: Ref
+  aid?: string
+  /** An aid comes out as it went in; short of that the step is not done. */
+  must?: number
+}
+
+/** What a step asks for when it is confirmed, beside that it is done. */
+export interface Asks {
+  bags: { lot: string; parts: Ref[] }[]
+  tags: Ref[]
+  counts: Count[]
+  hands: { place: Ref; candidates: InHand[] }[]
+  mates: Mate[]
+  found: Step['found'] | null
+}
+
+/** What was said of it. What is left out is not said. */
 export interface Said {
   /** Rung of the ladder that freed it. */
   method?: string
-  /** Numbers on bag and tag; without one nothing is bagged or tagged. */
-  bag?: string
-  tag?: string
-  answers?: (part: Ref) => MateAnswer[]
+  bags?: Record<string, string>
+  tags?: Record<Ref, string>
+  counts?: Record<string, number>
+  /** By place, the part that is in the hand. */
+  hands?: Record<Ref, Ref>
+  /** Places that take another's part on purpose. */
+  swapped?: Ref[]
+  mates?: Record<string, Omit<MateAnswer, 'mate'>>
+  found?: string
 }
 
-/** Parts this step takes off that are kept in a bag, or under a tag. */
-export const keptBy = (plan: Plan, step: Step, way: 'bag' | 'tag'): Ref[] =>
-  (step.removes ?? []).filter(ref => {
-    const { part } = plan.parts.get(ref)!
-    return part.keep === way && part.renewal !== 'always'
+/** Places a step fills that are empty. */
+const emptyPlaces = (plan: Plan, state: JobState, step: Step): Ref[] =>
+  (step.fits ?? []).filter(place => {
+    const { part } = plan.parts.get(place)!
+    return ![...plan.parts.values()].some(one => {
+      const now = partState(state, one.ref)
+      return one.part.id === part.id && (now.where === 'on' ? one.ref === place : now.fitted?.place === place)
+    })
   })
 
-/** The parts a step fits that are still off, in order, each with the questions asked as it goes on. */
-export function refitsOf(plan: Plan, state: JobState, step: Step): { part: Ref; asked: Mate[] }[] {
-  const fits = (step.fits ?? []).filter(ref => partState(state, ref).where === 'off')
-  return fits.map((part, i) => ({ part, asked: matesAsked(plan, state, part, fits.slice(0, i)) }))
+const aidsPaidBy = (plan: Plan, step: Step): Debt[] =>
+  plan.sheet.steps.flatMap(one => (one.leaves ?? []).filter(debt => debt.until === step.id && debt.pieces))
+
+function countsOf(plan: Plan, state: JobState, step: Step): Count[] {
+  const parts = (refs: readonly Ref[] | undefined, way: 'out' | 'in') =>
+    (refs ?? []).flatMap((part): Count[] => {
+      const one = plan.parts.get(part)!
+      return one.part.quantity ? [{ key: countKey(part, way), what: one.name, way, part }] : []
+    })
+  return [
+    ...parts(step.removes, 'out'),
+    ...parts(step.fits, 'in'),
+    ...(step.leaves ?? []).flatMap((debt): Count[] =>
+      debt.pieces ? [{ key: countKey(debt.id, 'in'), what: debt.what, way: 'in', aid: debt.id }] : [],
+    ),
+    ...aidsPaidBy(plan, step).map((debt): Count => ({
+      key: countKey(debt.id, 'out'),
+      what: debt.what,
+      way: 'out',
+      aid: debt.id,
+      must: state.counts.get(countKey(debt.id, 'in'))?.n ?? debt.pieces!,
+    })),
+  ].filter(one => one.must !== undefined || !state.counts.has(one.key))
 }
 
+/** What a step asks for in a state. */
+export function asksOf(plan: Plan, state: JobState, step: Step, said: Said = {}): Asks {
+  const lifts = (step.removes ?? []).filter(ref => partState(state, ref).where !== 'off')
+  const places = emptyPlaces(plan, state, step)
+  const own = places.filter(place => (said.hands?.[place] ?? place) === place)
+  return {
+    bags: bagsOf(plan, step)
+      .map(bag => ({ ...bag, parts: bag.parts.filter(ref => lifts.includes(ref)) }))
+      .filter(bag => bag.parts.length),
+    tags: keptBy(plan, step, 'tag').filter(ref => lifts.includes(ref)),
+    counts: countsOf(plan, state, step),
+    hands: places.flatMap(place => {
+      const candidates = inHandFor(plan, state, place)
+      return candidates ? [{ place, candidates }] : []
+    }),
+    mates: matesAsked(plan, state, step, own),
+    found: step.found ?? null,
+  }
+}
+
+/** What is wrong with a count of pieces that must come out as they went in; null when nothing is. */
+export const countFault = ({ what, must }: Count, n: number | undefined): string | null =>
+  must === undefined || n === undefined || n === must
+    ? null
+    : n < must
+      ? `${what}: ${must} went in, ${n} came out. ${must - n} still in: find ${must - n > 1 ? 'them' : 'it'} before going on.`
+      : `${what}: ${must} went in, ${n} came out. Count again.`
+
+/** What is still to be said before a step is confirmed, and what contradicts itself, as sentences. Empty: it may be. */
+export function lacks(plan: Plan, asks: Asks, said: Said): string[] {
+  const name = (ref: Ref) => partName(plan, ref)
+  return [
+    ...asks.tags.filter(ref => !said.tags?.[ref]?.trim()).map(ref => `Give the tag of ${name(ref)}.`),
+    ...asks.bags.filter(bag => !said.bags?.[bag.lot]?.trim()).map(bag => `Give the bag of ${name(bag.parts[0]!)}.`),
+    ...asks.counts.flatMap(count => {
+      const n = said.counts?.[count.key]
+      return n === undefined ? [`Count ${count.way}: ${count.what}.`] : (countFault(count, n) ?? [])
+    }),
+    ...asks.hands.flatMap(({ place }) => {
+      const part = said.hands?.[place]
+      if (!part) return [`Say which one is in the hand for ${name(place)}.`]
+      return part === place || said.swapped?.includes(place) ? [] : [`${name(part)} is in the hand for ${name(place)}.`]
+    }),
+    ...asks.mates.filter(mate => !said.mates?.[mate.id]).map(mate => `Say how it stands: ${mate.title}.`),
+    ...(asks.found && !said.found?.trim() ? [`Write what was found. ${asks.found.ask}`] : []),
+  ]
+}
+
+/** What of a step's questions the ledger does not answer yet; `found` comes with the step itself. Sentences. */
+export function unsaid(plan: Plan, state: JobState, step: Step, found: string | undefined): string[] {
+  const asks = asksOf(plan, state, step)
+  const counts = Object.fromEntries(
+    asks.counts.flatMap(one => {
+      const counted = state.counts.get(one.key)
+      return counted ? [[one.key, counted.n]] : []
+    }),
+  )
+  return lacks(plan, { ...asks, bags: [], tags: [], hands: [] }, { counts, ...(found ? { found } : {}) })
+}
+
+const act = <A extends Act>(one: A): Act => one
+
 /**
- * What confirming a step is made of, in order: its parts lifted, bagged and tagged, its parts refitted with the answers
- * on how they stand, and the step done. Kept whole or not at all.
+ * What confirming a step is made of, in order: its parts lifted, counted, bagged and tagged, its places filled and counted,
+ * how they stand, and the step done. Kept whole or not at all.
  */
 export function confirmationOf(plan: Plan, state: JobState, step: Step, said: Said): Act[] {
+  const asks = asksOf(plan, state, step, said)
   const lifts = (step.removes ?? []).filter(ref => partState(state, ref).where !== 'off')
-  const keeps = (way: 'bag' | 'tag') => keptBy(plan, step, way).filter(ref => lifts.includes(ref))
-  const [bag, tag] = [said.bag?.trim(), said.tag?.trim()]
+  const counts = (way: 'out' | 'in') =>
+    asks.counts.flatMap(({ key, part, aid, way: its }) => {
+      const n = said.counts?.[key]
+      if (n === undefined || its !== way) return []
+      return [act({ kind: 'pieces.counted', payload: { ...(part ? { part } : { aid }), way, n } })]
+    })
+  const label = (text: string | undefined) => text?.trim() ?? ''
   return [
     ...(lifts.length
       ? [
-          {
-            kind: 'part.lifted' as const,
+          act({
+            kind: 'part.lifted',
             payload: { parts: lifts, step: step.id, ...(said.method ? { method: said.method } : {}) },
-          },
+          }),
         ]
       : []),
-    ...(bag && keeps('bag').length ? [{ kind: 'part.bagged' as const, payload: { parts: keeps('bag'), bag } }] : []),
-    ...(tag && keeps('tag').length ? [{ kind: 'part.tagged' as const, payload: { parts: keeps('tag'), tag } }] : []),
-    ...refitsOf(plan, state, step).map(({ part, asked }) => ({
-      kind: 'part.refitted' as const,
-      payload: {
-        part,
-        step: step.id,
-        answers: (said.answers?.(part) ?? []).filter(one => asked.some(mate => mate.id === one.mate)),
-      },
-    })),
-    { kind: 'step.done' as const, payload: { step: step.id } },
+    ...counts('out'),
+    ...asks.bags
+      .filter(({ lot }) => label(said.bags?.[lot]))
+      .map(({ lot, parts }) => act({ kind: 'part.bagged', payload: { parts, bag: label(said.bags?.[lot]) } })),
+    ...asks.tags
+      .filter(part => label(said.tags?.[part]))
+      .map(part => act({ kind: 'part.tagged', payload: { part, tag: label(said.tags?.[part]) } })),
+    ...emptyPlaces(plan, state, step).map(place =>
+      act({ kind: 'part.refitted', payload: { part: said.hands?.[place] ?? place, step: step.id, place } }),
+    ),
+    ...counts('in'),
+    ...asks.mates.flatMap(({ id }) => {
+      const answer = said.mates?.[id]
+      return answer ? [act({ kind: 'mate.answered', payload: { mate: id, ...answer } })] : []
+    }),
+    act({ kind: 'step.done', payload: { step: step.id, ...(said.found?.trim() ? { note: said.found.trim() } : {}) } }),
   ]
 }

@@ -19,19 +19,24 @@ export {
   type Draft,
 } from './results.ts'
 export { keyOf, obligations, owedWords, type Obligation, type OwedId, type Settle } from './owed/index.ts'
-export { mateMet, matesAsked, mateAnswer } from './mates.ts'
-export { confirmationOf, keptBy, refitsOf, type Said } from './confirm.ts'
+export { answerText, markText, mateMet, missedBy, toleranceDegOf } from './mates.ts'
+export { asksOf, confirmationOf, countFault, lacks, type Asks, type Count, type Said } from './confirm.ts'
+export { bagRefusal, keptBy, partUnder, tagRefusal, type InHand } from './keeping.ts'
+export { doubtOf, leadingDigits, widthOf, withLeading } from './doubt.ts'
 export { hindrances, unmetNeeds, stepsLeft, nextStep, type Hindrance } from './steps.ts'
 export { holdStands, holdHindrances } from './holds.ts'
 export { gateOf, type Gate } from './gate.ts'
 export { trayOf, type Tray, type TrayItem } from './tray.ts'
 export { progressOf, boltCount } from './joints.ts'
+export { shoppingOf, type Wanted, type WantedFrom } from './shopping.ts'
+export { standingOf, type Standing } from './standing.ts'
 export { viewJob, type JobView, type StationView } from './view.ts'
 export {
   partState,
   readingKey,
   cellKey,
   cautionKey,
+  countKey,
   isClosed,
   CHOICES,
   SEVERITIES,

@@ -1,34 +1,106 @@
-import { marksMeet } from '../marks/index.ts'
-import type { Mate, Plan, Ref } from '../sheet/index.ts'
-import { partState, type JobState, type MateAnswer } from './state.ts'
+import { clockText, missOf } from '../marks/index.ts'
+import { fixed, parseQuantity } from '../quantity/index.ts'
+import type { Mate, Plan, Ref, Step } from '../sheet/index.ts'
+import { partState, type JobState, type Mark, type MateAnswer } from './state.ts'
 
-/** Whether a fitted part stands the way its mark asks. The one rule for refit, gate and record. */
-export function mateMet(mate: Mate, mark: { deg: number } | undefined, answer: MateAnswer): boolean {
-  if (mate.rule.kind !== 'aligned' || answer.deg === undefined || !mark) return answer.met
-  const { deg = 0, toleranceDeg = 5, symmetry } = mate.rule
-  return marksMeet(answer.deg - mark.deg, { deg, toleranceDeg, symmetry }).meets
+type MarkAt = Pick<Mark, 'deg' | 'mm'>
+
+/** How far a part stands from its mark: degrees for an angle, millimetres for a distance; null where there is no such figure. */
+export function missedBy({ rule }: Mate, mark: MarkAt | undefined, answer: MateAnswer): number | null {
+  if (rule.kind === 'aligned' && mark?.deg !== undefined && answer.deg !== undefined)
+    return missOf(answer.deg - mark.deg, { deg: rule.deg ?? 0, symmetry: rule.symmetry })
+  if (rule.kind === 'distance' && mark?.mm !== undefined && answer.mm !== undefined)
+    return Math.abs(answer.mm - mark.mm)
+  return null
+}
+
+/** An aligned mark with nothing said of it may stand this far off, degrees. */
+const USUAL_TOLERANCE_DEG = 5
+/** Angles and decimals that meet on paper meet. */
+const EDGE = 1e-9
+
+/**
+ * Whether two parts stand the way their rule asks. The one rule for pad, gate and record. Where the mark was lost, what
+ * was written of how it was set stands for it.
+ */
+export function mateMet(mate: Mate, mark: MarkAt | undefined, answer: MateAnswer): boolean {
+  const { rule } = mate
+  if (answer.notYet) return false
+  if (rule.kind === 'seen') return rule.choices.some(one => one.met && one.say === answer.say)
+  const missed = missedBy(mate, mark, answer)
+  if (missed === null) return rule.kind === 'free' || Boolean(answer.say)
+  const tolerance = rule.kind === 'distance' ? rule.toleranceMm : toleranceDegOf(mate)
+  return missed <= tolerance + EDGE
+}
+
+/** How far an aligned mark may stand off, degrees. */
+export const toleranceDegOf = ({ rule }: Mate): number =>
+  (rule.kind === 'aligned' ? rule.toleranceDeg : undefined) ?? USUAL_TOLERANCE_DEG
+
+/** Whether both sides are where they belong, one of them put back, so that it can be seen how they stand. */
+export function canBeSeen(state: JobState, mate: Mate, also: readonly Ref[] = []): boolean {
+  const sides = [mate.a, mate.b]
+  const isThere = (ref: Ref) => {
+    const { where, fitted } = partState(state, ref)
+    return also.includes(ref) || where === 'on' || fitted?.place === ref
+  }
+  return sides.every(isThere) && sides.some(ref => also.includes(ref) || partState(state, ref).where === 'fitted')
 }
 
 /**
- * What is asked when a part goes back: its mates whose other side is there already, so each is asked when its second
- * part goes on. `also` names parts that go back before it in the same act.
+ * What is asked at a step: the mates the sheet keeps for it, and those whose second part goes on with it. Each once;
+ * what cannot be seen yet, because its other part is off, is asked when that goes on. `fits` are the places the step
+ * fills with their own parts.
  */
-export function matesAsked(plan: Plan, state: JobState, part: Ref, also: readonly Ref[] = []): Mate[] {
-  return (plan.matesOf.get(part) ?? []).filter(mate => {
-    const other = mate.a === part ? mate.b : mate.a
-    return mate.rule.kind !== 'free' && (also.includes(other) || partState(state, other).where !== 'off')
-  })
+export function matesAsked(plan: Plan, state: JobState, step: Step, fits: readonly Ref[] = step.fits ?? []): Mate[] {
+  return plan.sheet.mates.filter(
+    mate =>
+      mate.rule.kind !== 'free' &&
+      (mate.asked ? mate.asked === step.id : [mate.a, mate.b].some(ref => fits.includes(ref))) &&
+      canBeSeen(state, mate, fits) &&
+      !state.mates.has(mate.id),
+  )
 }
 
-/** The newest answer on a mate among the parts that are fitted; null while none is. */
-export function mateAnswer(plan: Plan, state: JobState, mate: Mate): (MateAnswer & { part: Ref }) | null {
-  return (
-    [mate.a, mate.b]
-      .flatMap(part => {
-        const fitted = partState(state, part).fitted
-        const answer = fitted?.answers.find(one => one.mate === mate.id)
-        return answer ? [{ ...answer, part, n: fitted!.n }] : []
-      })
-      .sort((a, b) => b.n - a.n)[0] ?? null
-  )
+/**
+ * Whether the parts of a mark have parted, so that a mark made now would say nothing. The step that is to make the mark
+ * keeps it possible: parts that lifted together are still one, until that step is done.
+ */
+export function hasParted(plan: Plan, state: JobState, mate: Mate): boolean {
+  const [a, b] = [partState(state, mate.a), partState(state, mate.b)]
+  if (a.where === 'on' && b.where === 'on') return false
+  const marking = plan.sheet.steps.find(step => step.marks?.includes(mate.id))
+  if (!marking || state.steps.has(marking.id)) return true
+  if (a.where === 'fitted' || b.where === 'fitted') return true
+  if (a.where === 'off' && b.where === 'off') return a.lifted?.entry !== b.lifted?.entry
+  const still = a.where === 'on' ? mate.a : mate.b
+  return !marking.removes?.includes(still)
+}
+
+/** What was typed for a distance comes to the figure that was sent with it, inside what can be believed; else why not. */
+export function typedMm({ title, rule }: Mate, { mm, text = '' }: Pick<MateAnswer, 'mm' | 'text'>): string | null {
+  if (rule.kind !== 'distance') return null
+  const read = parseQuantity(text, { kind: 'length', span: rule.span, label: title })
+  if (!read.ok) return read.why
+  return mm !== undefined && Math.abs(read.value.value - mm) < 1e-9 * Math.max(1, Math.abs(mm))
+    ? null
+    : `${title}: “${text}” and the figure sent with it differ. Type it again.`
+}
+
+/** A mark in words: with what, where, and from which end or datum. */
+export function markText(
+  plan: Plan,
+  { mate, deg, mm, carrier, seenFrom }: Pick<Mark, 'mate' | 'deg' | 'mm' | 'carrier' | 'seenFrom'>,
+): string {
+  const from = plan.mates.get(mate)?.mark?.from
+  return mm !== undefined
+    ? `${carrier}, ${fixed(mm, 2)} mm from ${from ?? 'its datum'}`
+    : `${carrier} at ${clockText(deg!, 1)} seen from the ${seenFrom}`
+}
+
+/** An answer in words. */
+export function answerText({ deg, mm, say, notYet }: MateAnswer): string {
+  if (notYet) return 'not to be seen yet'
+  if (deg !== undefined) return `stands at ${clockText(deg, 1)}`
+  return mm !== undefined ? `stands at ${fixed(mm, 2)} mm` : (say ?? '')
 }

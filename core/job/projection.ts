@@ -24,7 +24,7 @@ export interface Projection {
 
 export function projectJob(plan: Plan, state: JobState): Projection {
   const readings = [...checkResults(plan, state).values()].flatMap((result): Projection['readings'] => {
-    if (result.value === null || result.missing.length) return []
+    if (result.value === null || result.scatter || result.missing.length) return []
     const [least, greatest] = result.span ?? [result.value, result.value]
     return [
       {

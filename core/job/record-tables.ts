@@ -100,9 +100,32 @@ const TABLES = [
     rows: record => record.marks,
     columns: [
       { head: 'Mark', width: 5, cell: row => text(row.title) },
-      { head: 'Where', width: 4, cell: row => text(row.where) },
-      { head: 'Made as', width: 4, cell: row => text(row.carrier) },
-      { head: 'At build', width: 2, cell: row => text(row.met) },
+      { head: 'Made', width: 6, cell: row => text(row.made) },
+      { head: 'At build', width: 4, cell: row => text(row.stands) },
+      by(),
+    ],
+  }),
+  table({
+    title: 'How parts stand to each other',
+    rows: record => record.mates,
+    columns: [
+      { head: 'What', width: 5, cell: row => text(row.title) },
+      { head: 'Seen', width: 6, cell: row => text(row.stands) },
+      { head: 'Wanted', width: 2, cell: row => text(row.met) },
+      by(),
+    ],
+  }),
+  table({
+    title: 'Pieces counted',
+    rows: record => record.counted,
+    columns: [
+      { head: 'What', width: 6, cell: row => text(row.what) },
+      { head: 'Way', width: 2, cell: row => text(row.way) },
+      {
+        head: 'Pieces',
+        width: 2,
+        cell: row => figures(row.of === null || row.of === row.n ? String(row.n) : `${row.n} of ${row.of}`),
+      },
       by(),
     ],
   }),
@@ -113,7 +136,7 @@ const TABLES = [
       { head: 'Joint', width: 3, cell: row => text(row.title) },
       { head: 'Wanted', width: 3, cell: row => text(row.wanted) },
       {
-        head: 'Last pass, N·m by bolt',
+        head: 'Last pass, N·m by bolt; set: wrench set and clicked',
         width: 5,
         cell: row => ({ ...figures(row.torques), small: row.putRight.map(one => `Put right: ${one}`) }),
       },
@@ -181,7 +204,10 @@ const TABLES = [
       {
         head: 'Step',
         width: 8,
-        cell: row => ({ text: row.title, small: row.skipped ? [`left out: ${row.skipped}`] : [] }),
+        cell: row => ({
+          text: row.title,
+          small: [...(row.found ? [`found: ${row.found}`] : []), ...(row.skipped ? [`left out: ${row.skipped}`] : [])],
+        }),
       },
       by(),
     ],

@@ -25,7 +25,7 @@ function overhaul() {
   worker.act('note.written', { text: 'Clear water pressure low' })
   worker.workUntil('look-seal')
   worker.act('part.observed', {
-    part: 'rotary-face',
+    part: 'rotating-face',
     finding: 'track wider than the face',
     severity: 'worn',
     deg: 75,
@@ -53,7 +53,7 @@ describe('the record', () => {
     expect(record.compared.map(one => one.title)).toEqual([
       'End float',
       'Lift, drive end',
-      'Lift, outer end',
+      'Lift, non-drive end',
       'Gap between hubs',
     ])
     expect(record.compared[0]).toMatchObject({ moved: 'away from the limit' })
@@ -86,12 +86,15 @@ describe('the record', () => {
   })
   it('says of each mark where it was, and that it was met', () => {
     expect(record.marks).toHaveLength(7)
-    expect(record.marks.every(one => one.met === 'met')).toBe(true)
-    expect(record.marks[0]!.where).toBe('12:00 seen from the drive end')
+    expect(record.mates.every(one => one.met === 'met')).toBe(true)
+    expect(record.marks[0]!.made).toBe('paint line at 12:00 seen from the drive end')
+    expect(record.marks.find(one => one.title.startsWith('Seal line, lower'))!.made).toBe(
+      'scribed line, 42.00 mm from the chamber face',
+    )
   })
   it('has every joint with its torques by bolt', () => {
-    expect(record.joints.map(one => one.verdict)).toEqual(['Holds', 'Holds', 'Holds', 'Holds'])
-    expect(record.joints.find(one => one.title.startsWith('Seal plate'))!.torques).toBe(
+    expect(record.joints.map(one => one.verdict)).toEqual(['Holds', 'Holds', 'Holds', 'Holds', 'Holds'])
+    expect(record.joints.find(one => one.title.startsWith('Gland plate'))!.torques).toBe(
       '1: 42.0, 2: 42.0, 3: 42.0, 4: 42.0, 5: 42.0, 6: 42.0',
     )
   })
@@ -105,7 +108,7 @@ describe('the record', () => {
       }),
     ])
     expect(record.notes.map(one => one.text)).toEqual(['Clear water pressure low'])
-    expect(record.findings[0]).toMatchObject({ part: 'Rotary face', where: '2:30 seen from the drive end' })
+    expect(record.findings[0]).toMatchObject({ part: 'Rotating face', where: '2:30 seen from the drive end' })
   })
   it('has words for every kind of entry', () => {
     const kinds = new Map(worker.folded.entries.map(one => [one.kind, one]))
@@ -126,9 +129,9 @@ describe('what is shown', () => {
   const check = (id: string) => plan.checks.get(id)!
   it.each([
     ['float', '0.05 to 0.30 mm'],
-    ['lift-de', '0.12 mm at most'],
+    ['lift-de', 'maximum 0.12 mm'],
     ['test-pressure', '5.7 to 6.5 bar'],
-    ['warm-de', '75 °C at most'],
+    ['warm-de', 'maximum 75 °C'],
   ])('limits of %s', (id, words) => expect(showLimits(check(id))).toBe(words))
   it('values, with their spread where there is one', () => {
     expect(showValue(check('float'), { value: 0.2, span: null })).toBe('0.20 mm')
@@ -137,7 +140,7 @@ describe('what is shown', () => {
     )
     expect(showValue(check('test-pressure'), { value: 0.6, span: null })).toBe('6.0 bar')
     expect(showValue(check('float'), { value: 0.254, span: null }, 'inch')).toBe('0.010 in')
-    expect(showValue(check('test-pressure'), { value: 0.6, span: null }, 'inch')).toBe('6.0 bar')
+    expect(showValue(check('test-pressure'), { value: 0.6, span: null }, 'inch')).toBe('87 psi')
     expect(showLimits(check('journal-de'), 'inch')).toBe('2.3623 to 2.3630 in')
     expect(showValue(check('float'), { value: null, span: null })).toBe('not measured')
   })
@@ -156,7 +159,7 @@ describe('projections', () => {
   it('hold what sits in each place and what was taken from stock', () => {
     expect(projection.fitted.find(one => one.partRef === 'throttle-bush')).toMatchObject({ asNew: true })
     expect(projection.fitted.find(one => one.partRef === 'hub')).toMatchObject({ asNew: false })
-    expect(projection.movements.find(one => one.partRef === 'injection-washers')).toMatchObject({
+    expect(projection.movements.find(one => one.partRef === 'flush-washers')).toMatchObject({
       quantity: 2,
       takenFrom: 'seal-kit',
     })

@@ -9,14 +9,14 @@ import { clockOf, timeOf, type AnyEntry } from './entry.ts'
 import { fold } from './fold.ts'
 import { holdStands } from './holds.ts'
 import { progressOf } from './joints.ts'
-import { mateAnswer, mateMet } from './mates.ts'
+import { answerText, markText, mateMet } from './mates.ts'
 import { owedOf, owedWords } from './owed/index.ts'
 import type { Role } from './roles.ts'
 import { showLimits, showValue } from './show.ts'
 import { partState, readingKey, type JobState, type Stamp } from './state.ts'
 import { viewJob } from './view.ts'
 import { lostOf } from './acts/evidence-lost.ts'
-import { MOMENT_WORDS, partName, STATION_WORDS } from './words.ts'
+import { aidName, MOMENT_WORDS, partName, STATION_WORDS } from './words.ts'
 
 /** Who did something, in which role and when; `clock` says where the time they gave is not the one shown. */
 export interface Signed {
@@ -56,9 +56,11 @@ export interface JobRecord {
     decision: string
     wentBack: string
   })[]
-  marks: (Signed & { title: string; where: string; carrier: string; met: string })[]
+  marks: (Signed & { title: string; made: string; stands: string })[]
+  mates: (Signed & { title: string; stands: string; met: string })[]
+  counted: (Signed & { what: string; way: string; n: number; of: number | null })[]
   joints: { title: string; wanted: string; torques: string; verdict: Verdict; putRight: string[] }[]
-  steps: (Signed & { station: string; title: string; skipped: string | null })[]
+  steps: (Signed & { station: string; title: string; found: string | null; skipped: string | null })[]
   holds: (Signed & { title: string; stands: string })[]
   cautions: (Signed & { step: string; caution: string })[]
   findings: (Signed & { part: string; finding: string; where: string })[]
@@ -107,6 +109,13 @@ export function recordOf(
     when: timeOf(entry),
     clock: clock(entry),
   })
+  /** What a concession on a reading lets pass: the figure, and what it was held against. */
+  const conceded = ({ check, moment }: { check?: string; moment?: string }) => {
+    const result = check && moment ? results.get(readingKey(check, moment)) : undefined
+    return result?.value == null
+      ? ''
+      : `: ${showValue(result.check, result, system)}, limit ${showLimits(result.check, system)}`
+  }
   const measured = [...results.values()].filter(one => one.value !== null)
   return {
     title: plan.sheet.title,
@@ -137,7 +146,7 @@ export function recordOf(
       source: result.check.source,
       verdict: result.judgement.verdict,
       consequence: result.consequence,
-      working: result.working,
+      working: result.working(system),
       history: result.history,
       ...by(takenBy(state, result.check, result.moment)),
     })),
@@ -161,14 +170,19 @@ export function recordOf(
       }),
     marks: [...state.marks].map(([id, mark]) => {
       const mate = plan.mates.get(id)!
-      const answer = mateAnswer(plan, state, mate)
-      return {
-        title: mate.title,
-        where: `${clockText(mark.deg)} seen from the ${mark.seenFrom}`,
-        carrier: mark.carrier,
-        met: answer ? (mateMet(mate, mark, answer) ? 'met' : 'not met') : 'not refitted',
-        ...by(mark),
-      }
+      const answer = state.mates.get(id)
+      return { title: mate.title, made: markText(plan, mark), stands: answer ? answerText(answer) : '', ...by(mark) }
+    }),
+    mates: plan.sheet.mates.flatMap(mate => {
+      const answer = state.mates.get(mate.id)
+      if (!answer) return []
+      const met = answer.notYet ? 'open' : mateMet(mate, state.marks.get(mate.id), answer) ? 'met' : 'not met'
+      return [{ title: mate.title, stands: answerText(answer), met, ...by(answer) }]
+    }),
+    counted: [...state.counts].map(([key, one]) => {
+      const [what, way] = [key.slice(0, key.lastIndexOf(' ')), key.slice(key.lastIndexOf(' ') + 1)]
+      const part = plan.parts.get(what)
+      return { what: part?.name ?? aidName(plan, what), way, n: one.n, of: part?.part.quantity ?? null, ...by(one) }
     }),
     joints: plan.sheet.joints
       .filter(joint => state.joints.get(joint.id)?.passes.length || state.joints.get(joint.id)?.strays.length)
@@ -179,7 +193,7 @@ export function recordOf(
           wanted: `${fixed(wanted.targetNm, 0)} N·m, ${fixed(wanted.leastNm, 0)} to ${fixed(wanted.mostNm, 0)}, ${joint.pattern}, ${joint.passes.length} passes`,
           torques: [...pulled]
             .sort((a, b) => a.bolt - b.bolt)
-            .map(one => `${one.bolt}: ${fixed(one.torqueNm, 1)}`)
+            .map(one => `${one.bolt}: ${fixed(one.torqueNm, 1)}${one.how === 'clicked' ? ' set' : ''}`)
             .join(', '),
           verdict,
           putRight: state.joints
@@ -194,7 +208,13 @@ export function recordOf(
         .filter(step => step.station === station && state.steps.has(step.id))
         .map(step => {
           const done = state.steps.get(step.id)!
-          return { station: STATION_WORDS[station], title: step.title, skipped: done.skipped ?? null, ...by(done) }
+          return {
+            station: STATION_WORDS[station],
+            title: step.title,
+            found: done.note ?? null,
+            skipped: done.skipped ?? null,
+            ...by(done),
+          }
         }),
     ),
     holds: plan.sheet.steps.flatMap(step => {
@@ -221,7 +241,7 @@ export function recordOf(
       ...by(one),
     })),
     concessions: [...state.concessions.values()].map(one => ({
-      what: owedWords(plan, owedOf(one.of)!),
+      what: `${owedWords(plan, owedOf(one.of)!)}${conceded(one.of)}`,
       why: one.why,
       ...by(one),
     })),

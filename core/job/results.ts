@@ -1,8 +1,10 @@
 import { endFloat, lift, reduceRoundPart, reduceRunout, reduceTries } from '../gauging/index.ts'
-import { fixed } from '../quantity/index.ts'
+import { displayLength, fixed, type LengthSystem } from '../quantity/index.ts'
 import { MOMENTS, type Check, type Moment, type Plan } from '../sheet/index.ts'
 import { judge, type Judgement, type WorkingLine } from '../verdict.ts'
 import { worseEnd } from '../fits/index.ts'
+import { widthOf } from './doubt.ts'
+import { showFigure } from './show.ts'
 import { cellKey, readingKey, renewedAt, type CellReading, type JobState } from './state.ts'
 import { placeName } from './words.ts'
 
@@ -23,14 +25,18 @@ export interface CheckResult {
   judgement: Judgement
   /** The sentence on what being out does, where it is thin or out. */
   consequence: string | null
-  working: WorkingLine[]
-  notes: string[]
+  /** How it was worked out, and what is to be known of it, in the display's units. */
+  working: (system?: LengthSystem) => WorkingLine[]
+  notes: (system?: LengthSystem) => string[]
   missing: Cell[]
+  /** Least and greatest of tries that disagree: then nothing is judged, and their mean means nothing. */
+  scatter: [number, number] | null
   owed: boolean
   /** Taken of a part that has been renewed since: kept and shown, and nothing rests on it. */
   history: boolean
 }
 
+const NOTHING = () => []
 const OPEN: Judgement = { verdict: 'Open', share: null, side: null }
 
 export function cellsOf(check: Check): Cell[] {
@@ -50,9 +56,10 @@ export const isHistory = (state: JobState, check: Check, cell: Pick<CellReading,
 interface Reduced {
   value: number
   span?: [number, number]
-  working: WorkingLine[]
-  notes: string[]
+  working: CheckResult['working']
+  notes: CheckResult['notes']
   judgement?: Judgement
+  scatter?: [number, number]
 }
 
 /** What of a reading is worked on, kept or still on the pad. */
@@ -72,37 +79,65 @@ export function figureOf(check: Check, cell: Pick<Taken, 'style'>, row: readonly
   return row[0]!
 }
 
-/** The width that the spread of tries is held against. */
-const widthOf = ({ limits: { min, max } }: Check) => (min !== undefined && max !== undefined ? max - min : max)
+/** Figures of a check as its working writes them. */
+const writer =
+  (check: Check, system: LengthSystem = 'mm') =>
+  (value: number) =>
+    showFigure(value, check, system).figure
 
-function reduceCell(check: Check, cell: Taken): { mean: number; line: WorkingLine; notes: string[] } {
-  const show = (value: number) => fixed(value, check.decimals)
+/** A difference too small for the check's own unit, with its unit. */
+function small(mm: number, system: LengthSystem = 'mm'): string {
+  const { figure, unit } =
+    system === 'inch' ? displayLength(mm, 'inch', 3, 'thou') : { figure: fixed(mm * 1000, 1), unit: 'µm' }
+  return `${figure} ${unit}`
+}
+
+interface ReducedCell {
+  mean: number
+  line: (system?: LengthSystem) => WorkingLine
+  notes: (system?: LengthSystem) => string[]
+  scatter?: [number, number]
+}
+
+function reduceCell(check: Check, cell: Taken): ReducedCell {
+  const what = placeName(cell)
   const figures = cell.tries.map(row => figureOf(check, cell, row))
   const tries = reduceTries(figures, { tolerance: widthOf(check) })
-  if (!tries.ok) return { mean: Number.NaN, line: { what: placeName(cell), sum: '', gives: '' }, notes: [tries.why] }
+  if (!tries.ok) return { mean: Number.NaN, line: () => ({ what, sum: '', gives: '' }), notes: () => [tries.why] }
   const { mean, range, count, measureAgain, furthest } = tries.value
-  const pair = (row: number[], i: number) =>
-    check.kind === 'endFloat'
-      ? `|${show(row[0]!)} − ${show(row[1]!)}| = ${show(figures[i]!)}`
-      : check.kind === 'lift' && cell.style !== 'travels'
-        ? `|${show(row[0]!)} − ${show(row[1]!)}| = ${show(figures[i]!)}`
-        : check.kind === 'lift'
+  const isPair = check.kind === 'endFloat' || check.kind === 'lift'
+  const isSum = check.kind === 'lift' && cell.style === 'travels'
+  return {
+    mean,
+    line: system => {
+      const show = writer(check, system)
+      const pair = (row: number[], i: number) =>
+        isSum
           ? `${show(row[0]!)} + ${show(row[1]!)} = ${show(figures[i]!)}`
-          : show(row[0]!)
-  const sum = count === 1 ? pair(cell.tries[0]!, 0) : `(${figures.map(show).join(' + ')}) / ${count}`
-  const pairs =
-    count > 1 && (check.kind === 'endFloat' || check.kind === 'lift') ? `${cell.tries.map(pair).join('; ')}. ` : ''
-  const notes = measureAgain
-    ? [
-        `${placeName(cell) || 'The tries'}: ${count} tries spread over ${show(range)} mm${furthest === null ? '' : `; try ${furthest + 1} stands furthest off`}. Measure again.`,
-      ]
-    : []
-  return { mean, line: { what: placeName(cell) || 'Mean of the tries', sum: pairs + sum, gives: show(mean) }, notes }
+          : isPair
+            ? `|${show(row[0]!)} − ${show(row[1]!)}| = ${show(figures[i]!)}`
+            : show(row[0]!)
+      const sum = count === 1 ? pair(cell.tries[0]!, 0) : `(${figures.map(show).join(' + ')}) / ${count}`
+      const pairs = count > 1 && isPair ? `${cell.tries.map(pair).join('; ')}. ` : ''
+      return {
+        what: what || 'Mean of the tries',
+        sum: pairs + sum,
+        gives: measureAgain ? 'tries disagree' : show(mean),
+      }
+    },
+    notes: (system = 'mm') => {
+      if (!measureAgain) return []
+      const { figure, unit } = showFigure(range, check, system)
+      const odd = furthest === null ? '' : `; try ${furthest + 1} stands furthest off`
+      return [`${what || 'The tries'}: ${count} tries spread over ${figure} ${unit}${odd}. Measure again.`]
+    },
+    ...(measureAgain ? { scatter: [Math.min(...figures), Math.max(...figures)] } : {}),
+  }
 }
 
 function reduceSingle(check: Check, cells: Taken[]): Reduced {
-  const { mean, line, notes } = reduceCell(check, cells[0]!)
-  return { value: mean, working: [line], notes }
+  const { mean, line, notes, scatter } = reduceCell(check, cells[0]!)
+  return { value: mean, working: system => [line(system)], notes, scatter }
 }
 
 function reduceRound(check: Check, cells: Taken[]): Reduced {
@@ -110,37 +145,38 @@ function reduceRound(check: Check, cells: Taken[]): Reduced {
   const part = reduceRoundPart(
     each.map(({ cell, mean }) => ({ station: cell.station ?? '', plane: cell.plane ?? '', mm: mean })),
   )
-  if (!part.ok) return { value: Number.NaN, working: [], notes: [part.why] }
+  if (!part.ok) return { value: Number.NaN, working: () => [], notes: () => [part.why] }
   const { meanMm, leastMm, greatestMm, taperUm, barrelUm, outOfRoundUm, stations } = part.value
-  const um = (value: number) => `${fixed(value, 1)} µm`
-  const show = (value: number) => fixed(value, check.decimals)
   const ends = [stations[0]!, stations.at(-1)!]
-  const working: WorkingLine[] = [
-    ...each.map(one => one.line),
-    ...stations.map(one => ({
-      what: `${one.station || 'Station'}, mean`,
-      sum: 'mean of its planes',
-      gives: show(one.meanMm),
-    })),
-    ...(taperUm === null
-      ? []
-      : [{ what: 'Taper', sum: `${show(ends[0]!.meanMm)} − ${show(ends[1]!.meanMm)}`, gives: um(taperUm) }]),
-    ...(barrelUm === null
-      ? []
-      : [{ what: barrelUm >= 0 ? 'Barrel' : 'Waist', sum: 'middle − mean of the ends', gives: um(barrelUm) }]),
-    {
-      what: 'Out of round, worst',
-      sum: 'greatest − least of one station',
-      gives: outOfRoundUm === null ? 'open: one plane only' : um(outOfRoundUm),
-    },
-  ]
-  const judgement = worseEnd(leastMm, greatestMm, check.limits)
   return {
     value: meanMm,
     span: [leastMm, greatestMm],
-    working,
-    judgement,
-    notes: [...each.flatMap(one => one.notes), 'Two-point readings miss odd lobes.'],
+    judgement: worseEnd(leastMm, greatestMm, check.limits),
+    scatter: each.find(one => one.scatter)?.scatter,
+    working: system => {
+      const show = writer(check, system)
+      const um = (value: number) => small(value / 1000, system)
+      return [
+        ...each.map(one => one.line(system)),
+        ...stations.map(one => ({
+          what: `${one.station || 'Station'}, mean`,
+          sum: 'mean of its planes',
+          gives: show(one.meanMm),
+        })),
+        ...(taperUm === null
+          ? []
+          : [{ what: 'Taper', sum: `${show(ends[0]!.meanMm)} − ${show(ends[1]!.meanMm)}`, gives: um(taperUm) }]),
+        ...(barrelUm === null
+          ? []
+          : [{ what: barrelUm >= 0 ? 'Barrel' : 'Waist', sum: 'middle − mean of the ends', gives: um(barrelUm) }]),
+        {
+          what: 'Out of round, worst',
+          sum: 'greatest − least of one station',
+          gives: outOfRoundUm === null ? 'open: one plane only' : um(outOfRoundUm),
+        },
+      ]
+    },
+    notes: system => [...each.flatMap(one => one.notes(system)), 'Two-point readings miss odd lobes.'],
   }
 }
 
@@ -150,12 +186,15 @@ function reduceSweeps(check: Check, cells: Taken[]): Reduced {
   const worst = Math.max(...good.map(one => one.tirUm)) / 1000
   return {
     value: worst,
-    working: good.map(one => ({
-      what: placeName(one.cell) || 'Sweep',
-      sum: `greatest − least; first harmonic ${fixed(one.eccentricityUm, 1)} µm, high spot ${fixed(one.highSpotDeg, 0)}° on, form ${fixed(one.formErrorUm, 1)} µm`,
-      gives: `${fixed(one.tirUm, 1)} µm`,
-    })),
-    notes: [
+    working: system => {
+      const um = (value: number) => small(value / 1000, system)
+      return good.map(one => ({
+        what: placeName(one.cell) || 'Sweep',
+        sum: `greatest − least; first harmonic ${um(one.eccentricityUm)}, high spot ${fixed(one.highSpotDeg, 0)}° on, form ${um(one.formErrorUm)}`,
+        gives: um(one.tirUm),
+      }))
+    },
+    notes: () => [
       ...sweeps.flatMap(({ run }) => (run.ok ? [] : [run.why])),
       ...(good.some(one => one.coarse) ? ['Fewer than 8 readings can take three lobes for a bend.'] : []),
     ],
@@ -183,7 +222,9 @@ const missingOf = (check: Check, cells: ReadonlyMap<string, Taken> | undefined) 
 type Standing = Pick<CheckResult, 'missing' | 'owed' | 'history'>
 
 function finish(check: Check, moment: Moment, reduced: Reduced | null, stands: Standing): CheckResult {
-  const judged = reduced && !stands.missing.length ? (reduced.judgement ?? judge(reduced.value, check.limits)) : OPEN
+  const scatter = reduced?.scatter ?? null
+  const judged =
+    reduced && !scatter && !stands.missing.length ? (reduced.judgement ?? judge(reduced.value, check.limits)) : OPEN
   return {
     check,
     moment,
@@ -191,8 +232,9 @@ function finish(check: Check, moment: Moment, reduced: Reduced | null, stands: S
     span: reduced?.span ?? null,
     judgement: judged,
     consequence: consequenceOf(check, judged),
-    working: reduced?.working ?? [],
-    notes: reduced?.notes ?? [],
+    working: reduced?.working ?? NOTHING,
+    notes: reduced?.notes ?? NOTHING,
+    scatter,
     ...stands,
   }
 }
@@ -212,7 +254,10 @@ function measured(plan: Plan, state: JobState, check: Check, moment: Moment): Ch
 }
 
 /** A reading still on the pad. */
-export interface Draft extends Pick<CheckResult, 'value' | 'judgement' | 'consequence' | 'working' | 'notes'> {
+export interface Draft extends Pick<
+  CheckResult,
+  'value' | 'judgement' | 'consequence' | 'working' | 'notes' | 'scatter'
+> {
   /** Every try as one figure. */
   figures: number[]
   range: number
@@ -229,7 +274,7 @@ export function readDraft(check: Check, taken: Taken): Draft {
   const whole = { ...taken, tries: taken.tries.filter(row => row.length === per) }
   const figures = whole.tries.map(row => figureOf(check, whole, row))
   const tries = figures.length ? reduceTries(figures, { tolerance: widthOf(check) }) : null
-  const { value, judgement, consequence, working, notes } = finish(
+  const { value, judgement, consequence, working, notes, scatter } = finish(
     check,
     check.at[0]!.moment,
     figures.length && check.kind !== 'clearance' ? reducerOf(check)(check, [whole]) : null,
@@ -242,6 +287,7 @@ export function readDraft(check: Check, taken: Taken): Draft {
     consequence,
     working,
     notes,
+    scatter,
     figures,
     range: spread?.range ?? 0,
     again: spread?.measureAgain ? { furthest: spread.furthest } : null,
@@ -259,7 +305,7 @@ function newestUpTo(
   return (
     upTo
       .map(one => results.get(readingKey(check, one)))
-      .find(one => one && one.value !== null && !one.missing.length && counts(one)) ?? null
+      .find(one => one && one.value !== null && !one.scatter && !one.missing.length && counts(one)) ?? null
   )
 }
 
@@ -276,7 +322,6 @@ function clearance(results: Map<string, CheckResult>, state: JobState, check: Ch
   const [innerLeast, innerGreatest] = inner.span ?? [inner.value!, inner.value!]
   const least = outerLeast - innerGreatest
   const greatest = outerGreatest - innerLeast
-  const show = (value: number) => fixed(value, check.decimals)
   return finish(
     check,
     moment,
@@ -284,16 +329,20 @@ function clearance(results: Map<string, CheckResult>, state: JobState, check: Ch
       value: outer.value! - inner.value!,
       span: [least, greatest],
       judgement: worseEnd(least, greatest, check.limits),
-      working: [
-        {
-          what: 'Mean',
-          sum: `${show(outer.value!)} − ${show(inner.value!)}`,
-          gives: show(outer.value! - inner.value!),
-        },
-        { what: 'Least', sum: `${show(outerLeast)} − ${show(innerGreatest)}`, gives: show(least) },
-        { what: 'Greatest', sum: `${show(outerGreatest)} − ${show(innerLeast)}`, gives: show(greatest) },
-      ],
-      notes: [],
+      working: system => {
+        const show = writer(check, system)
+        const less = (what: string, one: number, other: number, gives: number) => ({
+          what,
+          sum: `${show(one)} − ${show(other)}`,
+          gives: show(gives),
+        })
+        return [
+          less('Mean', outer.value!, inner.value!, outer.value! - inner.value!),
+          less('Least', outerLeast, innerGreatest, least),
+          less('Greatest', outerGreatest, innerLeast, greatest),
+        ]
+      },
+      notes: NOTHING,
     },
     { missing: [], owed, history: outer.history || inner.history },
   )

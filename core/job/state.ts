@@ -17,8 +17,8 @@ export type Choice = (typeof CHOICES)[number]
 export const SEVERITIES = ['sound', 'worn', 'damaged'] as const
 export type Severity = (typeof SEVERITIES)[number]
 
-/** How a mating rule was answered when the part went back. */
-export type MateAnswer = Payloads['part.refitted']['answers'][number]
+/** How two parts that must meet were seen to stand. */
+export type MateAnswer = Payloads['mate.answered']
 
 /** `off` is in the tray; a part renewed or decided away lies there until its successor is fitted. */
 export interface PartState {
@@ -32,7 +32,7 @@ export interface PartState {
   returned?: Stamp & { note?: string }
   /** The new one that is in hand or fitted. */
   renewed?: Stamp & { from: string; batch?: string }
-  fitted?: Stamp & { as: 'same' | 'new'; place: Ref; answers: MateAnswer[] }
+  fitted?: Stamp & { as: 'same' | 'new'; place: Ref }
 }
 
 export type Observation = Stamp & Payloads['part.observed']
@@ -43,6 +43,7 @@ export type CellReading = Stamp & Payloads['reading.taken']
 export interface BoltPull extends Stamp {
   bolt: number
   torqueNm: number
+  how: 'read' | 'clicked'
 }
 
 export interface JointState {
@@ -69,6 +70,10 @@ export interface JobState {
   /** Every new part taken, in order; one is one movement of stock. */
   renewals: (Stamp & Payloads['part.renewed'])[]
   marks: Map<string, Mark>
+  /** Newest answer on how two parts stand to each other; gone once one of them is off again. */
+  mates: Map<string, Stamp & MateAnswer>
+  /** Pieces counted, by what and which way. */
+  counts: Map<string, Stamp & { n: number }>
   /** By check and moment, then by station and plane. */
   readings: Map<string, Map<string, CellReading>>
   joints: Map<string, JointState>
@@ -86,6 +91,8 @@ export interface JobState {
 
 export const readingKey = (check: string, moment: string) => `${check} ${moment}`
 export const cellKey = (station?: string, plane?: string) => `${station ?? ''}/${plane ?? ''}`
+/** What was counted, a part or an aid put in for the time being, and whether out of the machine or into it. */
+export const countKey = (what: string, way: 'out' | 'in') => `${what} ${way}`
 export const cautionKey = (step: string, caution: number) => `${step} ${caution}`
 
 /** A job with nothing in its ledger. */
@@ -101,6 +108,8 @@ export function emptyState(): JobState {
     liftedCount: 0,
     renewals: [],
     marks: new Map(),
+    mates: new Map(),
+    counts: new Map(),
     readings: new Map(),
     joints: new Map(),
     observations: [],
@@ -122,6 +131,8 @@ export function branchState(state: JobState): JobState {
     parts: new Map(state.parts),
     renewals: [...state.renewals],
     marks: new Map(state.marks),
+    mates: new Map(state.mates),
+    counts: new Map(state.counts),
     readings: new Map([...state.readings].map(([key, cells]) => [key, new Map(cells)])),
     joints: new Map(state.joints),
     observations: [...state.observations],

@@ -12,6 +12,9 @@ export interface Hindrance {
 export const unmetNeeds = (plan: Plan, state: JobState, step: Step): Step[] =>
   (step.needs ?? []).filter(id => !state.steps.has(id)).map(id => plan.steps.get(id)!)
 
+/** Owed of a step, and no hindrance to it. */
+const WITH_IT: readonly Obligation['kind'][] = ['keep', 'step', 'mate']
+
 /**
  * What stands between now and a step: steps before it, cautions unread, evidence owed,
  * decisions and new parts missing, a joint not pulled, and for the step that shuts the case everything the gate names.
@@ -32,8 +35,9 @@ export function hindrances(plan: Plan, state: JobState, owed: readonly Obligatio
   )
   const destroys = new Set((step.destroys ?? []).map(one => keyOf({ kind: 'reading', ...one })))
   const destroyed = owed.filter(o => destroys.has(o.key))
-  // What waits for the parts this step fits is settled before it; a tag or bag does not hold up the hand that fits.
-  const own = owed.filter(o => o.step === step.id && o.kind !== 'keep' && o.kind !== 'step')
+  // What waits for the parts this step fits is settled before it; a tag or bag does not hold up the hand that fits, and
+  // how parts stand is said with the step itself.
+  const own = owed.filter(o => o.step === step.id && !WITH_IT.includes(o.kind))
   const gate = step.closes
     ? owed.filter(o => o.blocks === 'cover' && !(o.id.kind === 'step' && o.id.step === step.id))
     : []

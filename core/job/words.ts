@@ -24,6 +24,10 @@ export const checkName = (plan: Plan, id: string) => plan.checks.get(id)?.title 
 export const mateName = (plan: Plan, id: string) => plan.mates.get(id)?.title ?? id
 export const jointName = (plan: Plan, id: string) => plan.joints.get(id)?.title ?? id
 
+/** Something put in for the time being, as the step that leaves it says. */
+export const aidName = (plan: Plan, id: string) =>
+  plan.sheet.steps.flatMap(step => step.leaves ?? []).find(debt => debt.id === id)?.what ?? id
+
 /** A few parts by name, many by the first and their number. */
 export const partNames = (plan: Plan, refs: readonly Ref[]) =>
   refs.length > 2

@@ -42,3 +42,4 @@ export {
   type JointFilling,
 } from './elastic.ts'
 export { stretchPerNewton, tensionerPullN, type StudLength } from './stretch.ts'
+export { torqueDoubt, torqueText, WRENCH_UNITS, WRENCH_UNIT_WORDS, type WrenchUnit } from './doubt.ts'

@@ -14,11 +14,11 @@ export interface JointPlan {
 export interface Pull {
   bolt: number
   torqueNm: number
+  /** The wrench was set to this and clicked, rather than read. */
+  how?: 'read' | 'clicked'
 }
 
-export interface PulledBolt {
-  bolt: number
-  torqueNm: number
+export interface PulledBolt extends Pull {
   verdict: Verdict
 }
 
@@ -57,9 +57,9 @@ function readPass(plan: JointPlan, order: readonly number[], pass: number, pulls
   const first = [...new Set(pulls.map(pull => pull.bolt))]
   const strayedAt = first.findIndex((bolt, i) => bolt !== order[i])
   const pulled = first.map((bolt): PulledBolt => {
-    const { torqueNm } = pulls.findLast(pull => pull.bolt === bolt)!
+    const { torqueNm, how } = pulls.findLast(pull => pull.bolt === bolt)!
     const { verdict } = judge(torqueNm, { min: leastNm, max: mostNm, best: targetNm, warningShare: 0 })
-    return { bolt, torqueNm, verdict }
+    return { bolt, torqueNm, how, verdict }
   })
   return {
     pulled,

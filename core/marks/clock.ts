@@ -16,9 +16,9 @@ export function fromOtherEnd(deg: number): number {
   return withinTurn(-deg)
 }
 
-/** An angle as a clock place, to the nearest five minutes: 75 → `2:30`, 0 → `12:00`. */
-export function clockText(deg: number): string {
-  const minutes = (Math.round((withinTurn(deg) * 2) / 5) * 5) % 720
+/** An angle as a clock place, to the nearest five minutes or as fine as asked: 75 → `2:30`, 0 → `12:00`. */
+export function clockText(deg: number, toMinutes = 5): string {
+  const minutes = (Math.round((withinTurn(deg) * 2) / toMinutes) * toMinutes) % 720
   return `${Math.floor(minutes / 60) || 12}:${String(minutes % 60).padStart(2, '0')}`
 }
 
@@ -30,6 +30,24 @@ export function parseClock(text: string): Result<number> {
   if (!match || hour < 1 || hour > 12 || minute > 59)
     return refuse(`“${text}” is not a clock place. Write it from 1 to 12, such as 2:30; 12 is top.`)
   return accept((hour % 12) * 30 + minute / 2)
+}
+
+/**
+ * Reads a place on a dial as it is written: a clock place (`2`, `2:20`) or an angle (`70°`, `70 deg`, or a bare figure above
+ * twelve). Degrees clockwise from top. Refused: anything else.
+ */
+export function parseDial(text: string): Result<number> {
+  const angle = /^\s*(\d{1,3}(?:[.,]\d+)?)\s*(°|deg|degrees)?\s*$/i.exec(text)
+  const figure = Number(angle?.[1]?.replace(',', '.'))
+  if (angle && (angle[2] || figure > 12)) {
+    return figure <= 360
+      ? accept(withinTurn(figure))
+      : refuse(`“${text.trim()}” is more than one turn. Write it from 0° to 360°, or as a clock place such as 2:20.`)
+  }
+  const clock = parseClock(text)
+  return clock.ok
+    ? clock
+    : refuse(`“${text.trim()}” is not on the dial. Write a clock place such as 2:20, or an angle such as 70°.`)
 }
 
 /** Smallest angle between two directions, 0 to 180 degrees. */

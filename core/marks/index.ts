@@ -1,4 +1,4 @@
-export { withinTurn, fromOtherEnd, clockText, parseClock, angleBetween } from './clock.ts'
+export { withinTurn, fromOtherEnd, clockText, parseClock, parseDial, angleBetween } from './clock.ts'
 export { gearMesh, toothMeeting, type GearMesh, type ToothMeeting } from './gears.ts'
 export { chainMarks, marksMeet, missOf, type ChainedMarks, type MarkRule } from './chain.ts'
 export { turnFor, type Hand, type Sense } from './turning.ts'

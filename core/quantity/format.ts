@@ -1,8 +1,30 @@
 import { fromBase } from './parse.ts'
 import type { UnitName } from './units.ts'
 
-/** Whether the screen speaks millimetres or inches. Only lengths change; torque figures follow the wrench. */
+/** Whether the screen speaks millimetres or inches, and with it newton metres or foot-pounds, bar or psi, and so on. */
 export type LengthSystem = 'mm' | 'inch'
+
+/** What a unit is shown as when the screen speaks inches, and how many decimals more that wants to say as much. */
+const INCH_UNITS: Partial<Record<UnitName, readonly [UnitName, number]>> = {
+  'mm': ['in', 1],
+  'N·m': ['lbf·ft', 0],
+  'N': ['lbf', 0],
+  'kN': ['lbf', -3],
+  'bar': ['psi', -1],
+  'MPa': ['psi', -2],
+  '°C': ['°F', 0],
+  'K': ['Δ°F', 0],
+  'kg': ['lb', 0],
+  'mm/s': ['in/s', 1],
+}
+
+/** The unit a figure is shown and typed in: its own, or the one of the inch world. */
+export const shownUnit = (unit: UnitName, system: LengthSystem): UnitName =>
+  system === 'inch' ? (INCH_UNITS[unit]?.[0] ?? unit) : unit
+
+/** Decimals that say in the shown unit as much as these do in the figure's own; never less than none. */
+export const shownDecimals = (unit: UnitName, decimals: number, system: LengthSystem): number =>
+  system === 'inch' ? Math.max(0, decimals + (INCH_UNITS[unit]?.[1] ?? 0)) : decimals
 
 /** How a length field is shown in inches: decimal inch, thou for fits, or the nearest 1/64 for stock sizes. */
 export type InchStyle = 'decimal' | 'thou' | 'fraction'

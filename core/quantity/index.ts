@@ -4,6 +4,8 @@ export {
   formatInchFraction,
   displayLength,
   fixed,
+  shownDecimals,
+  shownUnit,
   type LengthSystem,
   type InchStyle,
   type LengthDisplay,

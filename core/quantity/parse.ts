@@ -21,8 +21,8 @@ export interface Quantity {
   unit: UnitName
 }
 
-const NUMBER = String.raw`[+-]?(?:\d+[\s-]+\d+/\d+|\d+/\d+|[\d.,]*\d[\d.,]*)`
-const SHAPE = new RegExp(String.raw`^(${NUMBER})\s*(.*)$`, 'u')
+const NUMBER = String.raw`[+-]?(?:\d+[\s-]+\d+/\d+|\d+/\d+|[\d.,]*\d[\d.,]*(?:e[+-]?\d{1,2}(?![\d.,]))?)`
+const SHAPE = new RegExp(String.raw`^(${NUMBER})\s*(.*)$`, 'iu')
 
 const squeeze = (text: string) => text.toLowerCase().replace(/\s+/g, '')
 
@@ -73,7 +73,12 @@ const KIND_WORDS: Record<Kind, string> = {
 }
 
 /** Decimal readings of a figure: one when it is plain, two when a comma may be decimal or thousands. */
-function readFigure(figure: string): Result<number[]> {
+function readFigure(written: string): Result<number[]> {
+  const [figure = '', power] = written.toLowerCase().split('e')
+  if (power !== undefined) {
+    const read = readFigure(figure)
+    return read.ok ? accept(read.value.map(one => Number(`${one}e${power}`))) : read
+  }
   const body = figure.replace(/^[+-]/, '')
   const sign = figure.startsWith('-') ? -1 : 1
   const fraction = /^(?:(\d+)[\s-]+)?(\d+)\/(\d+)$/.exec(body)

@@ -33,6 +33,8 @@ describe('worked cases', () => {
 describe('what people write', () => {
   it.each([
     ['59.983', length, 59.983],
+    ['1e-3 in', length, 0.0254],
+    ['1.5E3', length, 1500],
     ['−0.02', length, -0.02],
     ['+0,5', length, 0.5],
     ['1-3/8 in', length, 34.925],
@@ -63,7 +65,7 @@ describe('what people write', () => {
     ['9'.repeat(60), length, 'too long'],
     ['1/0', length, 'nothing'],
     ['NaN', length, 'not a figure'],
-    ['1e3', length, 'not a unit'],
+    ['1e3.5', length, 'not a unit'],
   ] as [string, Field, string][])('refuses %s', (text, field, wanted) => expect(value(text, field)).toContain(wanted))
 
   it('lets the span settle a comma that could be either', () => {

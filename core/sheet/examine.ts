@@ -41,9 +41,10 @@ const RULES: Rule[] = [
         .filter(debt => !steps.has(debt.until))
         .map(debt => `step ${step.id} leaves ${debt.id} until an unknown step ${debt.until}`),
     ]),
-    ...sheet.mates.flatMap(mate =>
-      [mate.a, mate.b].filter(ref => !parts.has(ref)).map(ref => `mate ${mate.id} names an unknown part ${ref}`),
-    ),
+    ...sheet.mates.flatMap(mate => [
+      ...[mate.a, mate.b].filter(ref => !parts.has(ref)).map(ref => `mate ${mate.id} names an unknown part ${ref}`),
+      ...(mate.asked && !steps.has(mate.asked) ? [`mate ${mate.id} is asked at an unknown step ${mate.asked}`] : []),
+    ]),
     ...sheet.checks.flatMap(check => [
       ...check.at
         .filter(({ step }) => !steps.has(step))
@@ -83,6 +84,35 @@ const RULES: Rule[] = [
     sheet.mates
       .filter(mate => mate.mark && !sheet.steps.some(step => step.marks?.includes(mate.id)))
       .map(mate => `no step makes the mark of ${mate.id}`),
+  ({ sheet }) =>
+    sheet.mates.flatMap(({ id, rule, mark }) => [
+      ...(rule.kind === 'seen' && !(rule.choices.some(one => one.met) && rule.choices.some(one => !one.met))
+        ? [`mate ${id} can only be answered one way`]
+        : []),
+      ...((rule.kind === 'aligned' || rule.kind === 'distance') && !mark
+        ? [`mate ${id} has no mark to be held against`]
+        : []),
+      ...(rule.kind === 'distance' && mark && !mark.from
+        ? [`the mark of ${id} does not say where its distance is from`]
+        : []),
+    ]),
+  // What is asked later than its second part goes on is asked when that is there.
+  ({ sheet, steps, fittedBy }) =>
+    sheet.mates.flatMap(mate =>
+      mate.asked && steps.has(mate.asked)
+        ? [mate.a, mate.b]
+            .map(ref => fittedBy.get(ref)?.id)
+            .filter(id => id && id !== mate.asked && !stepsBefore(steps, mate.asked!).has(id))
+            .map(id => `mate ${mate.id} is asked at ${mate.asked}, which does not come after ${id}`)
+        : [],
+    ),
+  // Parts that can be taken for each other must be told apart when they are off.
+  ({ sheet, removedBy }) =>
+    sheet.parts
+      .filter(
+        part => part.places?.length && part.keep === 'lay' && placesOf(part).some(({ ref }) => removedBy.has(ref)),
+      )
+      .map(part => `part ${part.id} has several places and is laid out with nothing to tell them apart`),
   ({ sheet }) =>
     sheet.checks
       .filter(check => check.limits.min === undefined && check.limits.max === undefined)

@@ -121,10 +121,10 @@ describe('examination', () => {
 describe('variants', () => {
   it('are every combination of choices', () => expect(everyVariant(sheet)).toHaveLength(4))
   it('leave out what does not apply, and what points to it', () => {
-    const plan = planFor(sheet, { injection: 'none' })
+    const plan = planFor(sheet, { flush: 'none' })
     expect(plan.steps.has('pipe-off')).toBe(false)
     expect(plan.steps.get('leak-test')!.needs).toEqual(['plate-pull'])
-    expect(plan.variants).toEqual({ faces: 'carbon', injection: 'none' })
+    expect(plan.variants).toEqual({ faces: 'carbon', flush: 'none' })
   })
 })
 

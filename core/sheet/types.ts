@@ -92,6 +92,8 @@ export interface Part {
   stock?: string
   /** Parts of one group look alike and are kept apart. */
   lookalike?: string
+  /** Small parts that may share a bag; what comes off in one step, where nothing is said. */
+  lot?: string
   massKg?: number
   /** How it is kept when off: small parts are bagged, the rest tagged or laid out. */
   keep: 'bag' | 'tag' | 'lay'
@@ -104,16 +106,25 @@ export interface Mate {
   title: string
   a: Ref
   b: Ref
-  rule:
-    | { kind: 'aligned'; deg?: number; toleranceDeg?: number; symmetry?: number }
-    | { kind: 'statement'; ask: string }
-    | { kind: 'free'; why: string }
+  rule: MateRule
   carriedBy: 'mark' | 'pin' | 'key' | 'shape'
-  /** A mark that the technician makes before the parts part. */
-  mark?: { method: string; on: string; seenFrom: string; lost?: MayGiveUp }
+  /** A mark that the technician makes before the parts part. `from` is the datum that a distance is taken from. */
+  mark?: { method: string; on: string; seenFrom: string; from?: string; lost?: MayGiveUp }
+  /** The step at which it can be seen how they stand, where that is later than the second part going on. */
+  asked?: string
   wrong: string
   when?: When
 }
+
+/**
+ * How two parts must stand to each other. `aligned` and `distance` are held against the mark that was made; `seen` asks
+ * for what is seen and knows which answer meets; `free` says that any way will do, so that silence never means it.
+ */
+export type MateRule =
+  | { kind: 'aligned'; deg?: number; toleranceDeg?: number; symmetry?: number }
+  | { kind: 'distance'; toleranceMm: number; span: [number, number] }
+  | { kind: 'seen'; ask: string; choices: { say: string; met: boolean }[] }
+  | { kind: 'free'; why: string }
 
 /** Who may say, in writing, that something is left out or cannot be had; nobody where it is not said. */
 export type MayGiveUp = 'fitter' | 'lead'
@@ -214,13 +225,23 @@ export interface Step {
   joint?: { id: string; act: 'slacken' | 'pull' }
   lubricants?: { on: string; medium: string }[]
   /** Debts this step leaves: something loose, parked or put in for the time being, until a later step. */
-  leaves?: { id: string; what: string; until: string }[]
+  leaves?: Debt[]
+  /** What is looked at in passing and written down; the words are offered, others may be typed. */
+  found?: { ask: string; words: string[] }
   /** A second pair of eyes signs here. */
   hold?: boolean
   /** The case is shut by this step: the gate must be open. */
   closes?: boolean
   skip?: MayGiveUp
   when?: When
+}
+
+/** Something loose, parked or put in for the time being. Pieces are counted in here, and out at the step that pays it. */
+export interface Debt {
+  id: string
+  what: string
+  until: string
+  pieces?: number
 }
 
 export interface Kit {

@@ -20,7 +20,7 @@ export interface AxialSet {
  * Where the growth counts from. A shaft held in the driven machine pushes the rotor toward its outer stop; a rotor held at its
  * own outer end grows toward the drive end. Not known: the worse counts at both stops.
  */
-export const HELD_BY = ['the driven machine', 'its own outer end', 'not known'] as const
+export const HELD_BY = ['the driven machine', 'its own non-drive end', 'not known'] as const
 export type HeldBy = (typeof HELD_BY)[number]
 
 export interface AxialMargins {
@@ -58,9 +58,11 @@ export function axialSet({
   if (!(couplingFloatMm >= 0 && shaftLengthMm >= 0)) return refuse('Float and length are not below nought.')
   const growthMm = (((STEEL_UM_PER_M_K * shaftLengthMm) / 1000) * warmerK) / 1000
   const cold = { outer: setMm - couplingFloatMm - stopOuterMm, drive: stopDriveMm - (setMm + couplingFloatMm) }
-  const toDrive = { 'the driven machine': -growthMm, 'its own outer end': growthMm, 'not known': Math.abs(growthMm) }[
-    heldBy
-  ]
+  const toDrive = {
+    'the driven machine': -growthMm,
+    'its own non-drive end': growthMm,
+    'not known': Math.abs(growthMm),
+  }[heldBy]
   const toOuter = heldBy === 'not known' ? Math.abs(growthMm) : -toDrive
   const centreMm = (stopOuterMm + stopDriveMm) / 2
   return accept({

@@ -185,7 +185,7 @@ describe('axial set', () => {
     couplingFloatMm: 2,
     shaftLengthMm: 1000,
     warmerK: 50,
-    heldBy: 'its own outer end',
+    heldBy: 'its own non-drive end',
   } as const
   it('cold and hot margins', () =>
     expect(must(axialSet(set))).toMatchObject({

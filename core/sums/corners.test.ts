@@ -242,7 +242,7 @@ describe('directions are asked', () => {
       outer: value('magnetic-centre', 'hotOuterMm', { heldBy }),
       drive: value('magnetic-centre', 'hotDriveMm', { heldBy }),
     })
-    const [driven, own, unknown] = ['the driven machine', 'its own outer end', 'not known'].map(grow)
+    const [driven, own, unknown] = ['the driven machine', 'its own non-drive end', 'not known'].map(grow)
     expect(unknown!.outer).toBeCloseTo(Math.min(driven!.outer, own!.outer), 9)
     expect(unknown!.drive).toBeCloseTo(Math.min(driven!.drive, own!.drive), 9)
     // Left out is not known.

@@ -1,11 +1,12 @@
-import { and, asc, desc, eq, isNotNull, isNull } from 'drizzle-orm'
+import { and, asc, desc, eq, isNotNull, isNull, ne } from 'drizzle-orm'
 import { v7 as uuid } from 'uuid'
+import { emptyFold, extend, standingOf, type Standing } from '../../core/job/index.ts'
 import type { JobAnswer, OpenJob, PastJob, Person } from '../../shared/answers.ts'
 import type { Database, Transaction } from './client.ts'
 import { appendIn, entriesAfter } from './ledger.ts'
 import { everybody } from './people.ts'
-import { equipment, job } from './schema.ts'
-import { newestSheet, sheetOf } from './sheets.ts'
+import { equipment, job, reading } from './schema.ts'
+import { newestSheet, planOf, sheetOf } from './sheets.ts'
 
 export type JobRow = typeof job.$inferSelect
 
@@ -27,27 +28,60 @@ export async function jobWithLedger(db: Database, id: string): Promise<(JobAnswe
         sheet: await sheetOf(tx, row.sheetId, row.sheetVersion),
         entries: await entriesAfter(tx, id, 0),
         people: await everybody(tx),
+        last: await lastFigures(tx, row),
       }
     },
     { isolationLevel: 'repeatable read', accessMode: 'read only' },
   )
 }
 
+/** The newest figure of every check, of the overhauls before this one. */
+async function lastFigures(db: Database | Transaction, { id, equipmentTag }: JobRow): Promise<Record<string, number>> {
+  const rows = await db
+    .selectDistinctOn([reading.checkId], { check: reading.checkId, value: reading.value })
+    .from(reading)
+    .where(and(eq(reading.equipmentTag, equipmentTag), ne(reading.jobId, id), eq(reading.stands, true)))
+    .orderBy(asc(reading.checkId), desc(reading.takenAt))
+  return Object.fromEntries(rows.map(one => [one.check, one.value]))
+}
+
 export async function openJobs(db: Database): Promise<OpenJob[]> {
-  return db
-    .select({
-      id: job.id,
-      number: job.number,
-      tag: job.equipmentTag,
-      name: equipment.name,
-      complaint: job.complaint,
-      openedAt: job.openedAt,
-      entries: job.lastSeq,
-    })
+  const rows = await db
+    .select({ job, name: equipment.name })
     .from(job)
     .innerJoin(equipment, eq(equipment.tag, job.equipmentTag))
     .where(and(isNull(job.signedAt), isNull(job.cancelledAt)))
     .orderBy(asc(job.number))
+  const names = new Map((await everybody(db)).map(one => [one.id, one.name]))
+  return Promise.all(
+    rows.map(async ({ job: row, name }) => {
+      const stands = await standingNow(db, row)
+      return {
+        id: row.id,
+        number: row.number,
+        tag: row.equipmentTag,
+        name,
+        complaint: row.complaint,
+        openedAt: row.openedAt,
+        entries: row.lastSeq,
+        stands: { ...stands, lastBy: names.get(stands.lastBy) ?? 'somebody no longer here' },
+      }
+    }),
+  )
+}
+
+/** Where jobs stood at a place in their ledger: it may be thrown away at any time, and never holds for a longer ledger. */
+const stood = new Map<string, { seq: number; stands: Standing }>()
+const MOST_KEPT = 500
+
+async function standingNow(db: Database, row: JobRow): Promise<Standing> {
+  const known = stood.get(row.id)
+  if (known?.seq === row.lastSeq) return known.stands
+  const plan = await planOf(db, row)
+  const stands = standingOf(plan, extend(plan, emptyFold(), await entriesAfter(db, row.id, 0)))
+  if (stood.size >= MOST_KEPT) stood.clear()
+  stood.set(row.id, { seq: row.lastSeq, stands })
+  return stands
 }
 
 export async function pastJobs(db: Database, tag: string): Promise<PastJob[]> {

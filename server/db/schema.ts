@@ -5,6 +5,7 @@ import {
   integer,
   jsonb,
   pgEnum,
+  pgSequence,
   pgTable,
   primaryKey,
   serial,
@@ -21,6 +22,9 @@ const moment = () => timestamp({ withTimezone: true, mode: 'string', precision: 
 
 export const role = pgEnum('role', ROLES)
 export const verdict = pgEnum('verdict', VERDICTS)
+
+/** Numbers for tags and bags, over the whole site: given out once. */
+export const labelNumber = pgSequence('label_number')
 
 /** One row: what a site says of itself. */
 export const site = pgTable('site', {

@@ -1,3 +1,4 @@
+import dayjs from 'dayjs'
 import pdfmake from 'pdfmake'
 import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces'
 import { recordTables, type JobRecord, type RecordTable, type Signed } from '../../core/job/index.ts'
@@ -44,7 +45,8 @@ async function prepare(): Promise<void> {
   })
 }
 
-const dateTime = (iso: string) => (iso ? `${iso.slice(0, 10)} ${iso.slice(11, 16)} UTC` : '')
+/** Site time: the server stands on the site. */
+const dateTime = (iso: string) => (iso ? dayjs(iso).format('D MMM YYYY, HH:mm') : '')
 const signature = ({ who, role, when, clock }: Signed) =>
   [who && (role ? `${who}, ${role}` : who), dateTime(when), clock && `clock: ${clock}`].filter(Boolean).join('\n')
 

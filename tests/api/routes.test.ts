@@ -28,6 +28,7 @@ const TABLE: Record<string, 'open' | readonly Role[]> = {
   'POST /api/jobs/[id]/entries': WRITERS,
   'GET /api/jobs/[id]/stream': ROLES,
   'GET /api/jobs/[id]/record.pdf': ROLES,
+  'POST /api/labels': ['fitter', 'lead'],
   'GET /api/sums': ROLES,
   'POST /api/sums/[name]': ROLES,
 }

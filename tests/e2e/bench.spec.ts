@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { changePerson, openBench, openJob, signIn, workUntil } from './hands.ts'
+import { changePerson, find, openBench, openJob, setDial, signIn, workUntil } from './hands.ts'
 
 const pad = (page: import('@playwright/test').Page) => page.getByRole('region', { name: 'Gauge pad' })
 
@@ -48,7 +48,8 @@ test('what is done without the network goes when it is back', async ({ page, con
 test('wrong input is refused in words and keeps what was typed', async ({ page }) => {
   await signIn(page)
   await openBench(page, 'P-214B')
-  await page.getByRole('region', { name: 'Owed' }).getByText('Journal, drive end, 6 readings').click()
+  await find(page, 'journal, drive end reading')
+  await expect(pad(page).getByRole('heading', { level: 2 })).toHaveText('Journal, drive end')
   const field = page.locator('#figure')
   const says = pad(page).getByRole('alert')
   for (const [typed, words] of [
@@ -77,12 +78,10 @@ test('wrong input is refused in words and keeps what was typed', async ({ page }
   }
   await page.locator('[data-test=keep]').click()
   await expect(says).toContainText('try 3 stands furthest off')
-  await expect(pad(page).getByRole('button', { name: 'Keep all the same' })).toBeVisible()
+  await expect(pad(page).getByRole('button', { name: 'Keep them, they scatter' })).toBeVisible()
 
   // A step before its needs says why not, and its confirm does nothing.
-  await page.keyboard.press('/')
-  await page.getByPlaceholder('machine, job, step, part, reading').fill('lift out the rotor')
-  await page.keyboard.press('Enter')
+  await find(page, 'lift out the rotor')
   await expect(page.locator('[data-step=rotor-out]')).toBeVisible()
   await expect(page.getByRole('list', { name: 'Before this step' })).toContainText('First: Take off both bearing caps')
   await page
@@ -136,9 +135,7 @@ test('undo takes back a whole act: lifted, bagged and done together', async ({ p
 test('millimetres and inches everywhere, by key', async ({ page }) => {
   await signIn(page)
   await openBench(page, 'P-310')
-  await page.keyboard.press('/')
-  await page.getByPlaceholder('machine, job, step, part, reading').fill('journal, drive end reading')
-  await page.keyboard.press('Enter')
+  await find(page, 'journal, drive end reading')
   await expect(pad(page).locator('[data-test=big]')).toContainText('mm')
   await pad(page).getByRole('heading').click()
   await page.keyboard.press('i')
@@ -175,11 +172,29 @@ test('a match-mark is seen from either end', async ({ page }) => {
   await signIn(page)
   await openJob(page, 'P-530', 'Planned')
   await page.getByRole('region', { name: 'Owed' }).getByText('Coupling hub to shaft').click()
-  await pad(page).getByRole('button', { name: '3', exact: true }).click()
-  await pad(page).getByRole('button', { name: 'Other end' }).click()
-  await expect(pad(page).getByRole('button', { name: '9', exact: true })).toHaveAttribute('aria-pressed', 'true')
+  const dial = pad(page).locator('[data-test=dial]')
+  // It starts empty, and says so when it is pressed on.
+  await expect(dial).toHaveAttribute('aria-valuetext', 'not set')
   await pad(page).locator('[data-test=mark]').click()
-  await expect(pad(page)).toContainText('at 3:00 seen from the drive end')
+  await expect(pad(page).getByRole('alert')).toContainText('2:20 or 70°')
+  // To the minute by typing, to the degree by keys, anywhere by a touch.
+  await setDial(page, '2:20')
+  await expect(dial).toHaveAttribute('aria-valuetext', '2:20, 70 degrees')
+  await setDial(page, '71°')
+  await dial.press('ArrowLeft')
+  await expect(dial).toHaveAttribute('aria-valuetext', '2:20, 70 degrees')
+  await pad(page).getByRole('button', { name: 'From the other end' }).click()
+  await expect(dial).toHaveAttribute('aria-valuetext', '9:40, 290 degrees')
+  await pad(page).getByRole('button', { name: 'From the other end' }).click()
+  const box = (await dial.boundingBox())!
+  await page.mouse.move(box.x + box.width / 2, box.y + 12)
+  await page.mouse.down()
+  await page.mouse.move(box.x + box.width - 12, box.y + box.height / 2, { steps: 4 })
+  await page.mouse.up()
+  await expect(dial).toHaveAttribute('aria-valuetext', '3:00, 90 degrees')
+  await setDial(page, '2:20')
+  await pad(page).locator('[data-test=mark]').click()
+  await expect(pad(page)).toContainText('paint line at 2:20 seen from the drive end')
 })
 
 test('a press meant for what stood there before does nothing', async ({ page }) => {

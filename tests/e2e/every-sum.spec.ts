@@ -1,6 +1,6 @@
 import { expect, test, type Page } from '@playwright/test'
 import { CRAFT_TITLES, CRAFTS, sumsOf } from '../../core/sums/index.ts'
-import { signIn } from './hands.ts'
+import { choose, select, signIn } from './hands.ts'
 
 const give = (page: Page) => page.getByRole('region', { name: 'What you give' })
 const get = (page: Page) => page.getByRole('region', { name: 'What you get' })
@@ -48,10 +48,10 @@ test('lifting: the hook carries all, a choked sling keeps less, and the plan is 
   await page.goto('/gauge-room/rigging?sum=lift-plan')
   await expect(value(page, 'item2Percent')).toContainText('93')
   await expect(verdict(page, 'item2Percent')).toContainText('Thin')
-  await page.getByLabel('Carries, row 2').selectOption('a choked leg')
+  await select(page, 'Carries, row 2', 'a choked leg')
   await expect(value(page, 'item2Percent')).toContainText('116')
   await expect(get(page)).toContainText('Overloaded: it may part without warning')
-  await page.getByLabel('Carries, row 2').selectOption('the whole load')
+  await select(page, 'Carries, row 2', 'the whole load')
   await expect(value(page, 'item2Percent')).toContainText('153')
   await field(page, 'fromVerticalDeg').fill('61')
   await expect(verdict(page, 'fromVerticalDeg')).toContainText('Out')
@@ -77,7 +77,7 @@ test('proving: a run is logged in its own unit, and what does not apply is not a
   await page.goto('/gauge-room/proving?sum=run-record')
   await expect(value(page, 'last')).toContainText('°C')
   await page.getByRole('button', { name: 'Change these' }).click()
-  await give(page).getByRole('button', { name: 'vibration, mm/s' }).click()
+  await choose(give(page), 'vibration, mm/s')
   await expect(value(page, 'last')).toContainText('mm/s')
   await expect(field(page, 'ambient')).toBeHidden()
   await expect(value(page, 'rise')).toBeHidden()
@@ -90,7 +90,7 @@ test('joints: both ways of the sum from one torque, and the lubricant said loudl
   await page.goto('/gauge-room/joints?sum=preload')
   await expect(value(page, 'preloadFrictionN')).toContainText('30 866')
   await expect(get(page)).toContainText('half as much load again')
-  await give(page).getByRole('button', { name: 'moly or copper paste' }).click()
+  await choose(give(page), 'moly or copper paste')
   await field(page, 'torqueNm').fill('125 ft-lb')
   await expect(page.locator('[data-test=echo-torqueNm]')).toContainText('= 169.477')
   await expect(verdict(page, 'proofMostPercent')).toContainText('Out')
@@ -104,10 +104,10 @@ test('joints: both ways of the sum from one torque, and the lubricant said loudl
 test('joints: a split line crosses from side to side', async ({ page }) => {
   await signIn(page)
   await page.goto('/gauge-room/joints?sum=bolt-order')
-  await give(page).getByRole('button', { name: 'along a split line' }).click()
+  await choose(give(page), 'along a split line')
   await expect(page.locator('[data-test=why-not]')).toContainText('Say how many bolts a side has')
   await field(page, 'along').fill('5')
-  await give(page).getByRole('button', { name: 'middle outwards' }).click()
+  await choose(give(page), 'middle outwards')
   await expect(page.getByRole('img', { name: 'middle outwards: 3 8 2 9 4 7 5 6 10 1' })).toBeVisible()
 })
 
@@ -116,9 +116,9 @@ test('marks: which way round, silence is not a yes', async ({ page }) => {
   await page.goto('/gauge-room/marks?sum=facing')
   await expect(verdict(page, 'wrongCount')).toContainText('Out')
   await expect(get(page)).toContainText('Lip seal: pressure lifts the lip')
-  await page.getByLabel('It stands so, row 1').selectOption('yes')
+  await select(page, 'It stands so, row 1', 'yes')
   await expect(verdict(page, 'wrongCount')).toContainText('Open')
-  await page.getByLabel('It stands so, row 3').selectOption('yes')
+  await select(page, 'It stands so, row 3', 'yes')
   await expect(verdict(page, 'wrongCount')).toContainText('Holds')
 })
 
@@ -126,7 +126,7 @@ test('seals: wear on one side of a slot tells which way it turned', async ({ pag
   await signIn(page)
   await page.goto('/gauge-room/seals?sum=drive-wear')
   await expect(value(page, 'turned')).toHaveText('clockwise')
-  await give(page).getByRole('button', { name: 'part that drives' }).click()
+  await choose(give(page), 'part that drives')
   await expect(value(page, 'turned')).toHaveText('anticlockwise')
   await expect(
     page.getByRole('img', { name: 'Slot worn on its clockwise side: it turned anticlockwise' }),
@@ -138,7 +138,7 @@ test('readings: what was written, in every unit it is met in', async ({ page }) 
   await page.goto('/gauge-room/gauging?sum=quantities')
   await field(page, 'text').fill('225 ft-lb')
   await expect(page.locator('[data-test=why-not]')).toContainText('unit of torque')
-  await give(page).getByLabel('It is a').selectOption('torque')
+  await select(page, 'It is a', 'torque')
   await expect(value(page, 'value')).toContainText('305.059')
   await expect(page.locator('[data-test="value-kgf·m"]')).toContainText('31.107')
   await field(page, 'text').fill('1.234,5 Nm')

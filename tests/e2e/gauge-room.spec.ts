@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs'
 import { expect, test, type Page } from '@playwright/test'
-import { openJob, signIn, workUntil } from './hands.ts'
+import { choose, select, openJob, signIn, workUntil } from './hands.ts'
 
 /** Sums on their own: only what a person can see and touch. */
 const give = (page: Page) => page.getByRole('region', { name: 'What you give' })
@@ -113,7 +113,7 @@ test('rolling bearing: what its name says, then what is left of its clearance', 
 test('joints: orders compared side by side, in a worker', async ({ page }) => {
   await openSum(page, 'joints', 'elastic-interaction')
   await fill(page, { bolts: '16' })
-  await give(page).getByRole('button', { name: 'four tools at once' }).click()
+  await choose(give(page), 'four tools at once')
   const ways = get(page).getByRole('list', { name: 'Ways people do it' })
   await expect(ways.getByRole('listitem')).toHaveCount(4)
   await expect(ways).toContainText('four bolts a quarter turn apart rise together')
@@ -191,14 +191,14 @@ test('seals: a ring that is stretched on a turning shaft, and why a seal failed'
   await expect(verdict(page, 'squeeze')).toContainText('Holds')
   await expect(get(page)).toContainText('Fitted wet, with what the sheet names')
   await page.getByRole('button', { name: 'Change these' }).click()
-  await give(page).getByRole('button', { name: 'rotary' }).click()
+  await choose(give(page), 'rotary')
   await expect(verdict(page, 'stretch')).toContainText('Out')
   await expect(get(page)).toContainText('A stretched ring on a turning shaft heats, grips and burns')
   await page.getByRole('link', { name: 'Why it failed' }).click()
   await expect(value(page, 'likely')).toHaveText('O-ring worn or set')
   await expect(value(page, 'advice')).toContainText('keep the faces')
-  await give(page).getByLabel('Faces').selectOption('heat checks')
-  await give(page).getByRole('button', { name: 'sound' }).click()
+  await select(page, 'Faces', 'heat checks')
+  await choose(give(page), 'sound')
   await expect(value(page, 'likely')).toHaveText('Dry running, or face hung up on its sleeve')
   await expect(page.getByText('+ faces: heat checks').first()).toBeVisible()
 })
@@ -238,8 +238,8 @@ test('readings: a shaft along its stations, and a bath that is too long', async 
 test('a sum is found by its name', async ({ page }) => {
   await signIn(page)
   await page.keyboard.press('/')
-  await page.getByRole('dialog').getByRole('searchbox').fill('locknut')
-  await page.getByRole('button', { name: /Locknut by its slots/ }).click()
+  await page.getByPlaceholder('machine, job, step, part, reading').fill('locknut')
+  await page.locator('.hit').filter({ hasText: 'Locknut by its slots' }).click()
   await expect(page).toHaveURL(/rollers\?sum=locknut-slots/)
   await expect(value(page, 'leavesMm')).toContainText('0.110')
 })

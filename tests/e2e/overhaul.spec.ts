@@ -15,7 +15,7 @@ test('a pump goes from make safe to a signed record', async ({ page }) => {
   for (const words of [
     'Isolate and prove dead',
     'End float',
-    'Seal line on the lower joint face',
+    'Seal line, lower joint face',
     'Throttle bush bore, 6 readings',
   ])
     await expect(reasons).toContainText(words)
@@ -52,7 +52,7 @@ test('a pump goes from make safe to a signed record', async ({ page }) => {
   await expect(gate).toContainText('Gate open: sign')
   await changePerson(page, 'O. Hallam')
   await gate.click()
-  await page.getByRole('button', { name: 'yes', exact: true }).click()
+  await page.locator('.el-radio-button').filter({ hasText: /^yes$/ }).click()
   await page.getByLabel('What caused it?').fill('Throttle bush worn past its limit')
   await page.locator('[data-test=sign]').click()
   await expect(gate).toContainText('Signed')
@@ -74,7 +74,7 @@ test('a pump goes from make safe to a signed record', async ({ page }) => {
     'Out',
     'always new',
     'new, from',
-    'Cap to block, drive end',
+    'Cap to housing, drive end',
     'punch dots across the joint',
     'Case joint, 12 × M20',
     'star, 3 passes',

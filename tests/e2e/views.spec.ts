@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright'
 import { expect, test, type Page } from '@playwright/test'
-import { openBench, signIn } from './hands.ts'
+import { find, openBench, signIn } from './hands.ts'
 
 async function gaugeRoom(page: Page, path: string) {
   await signIn(page)
@@ -30,7 +30,7 @@ const VIEWS: Record<string, (page: Page) => Promise<void>> = {
   'bench in measure': async page => {
     await signIn(page)
     await openBench(page, 'P-214B')
-    await page.getByRole('region', { name: 'Owed' }).getByText('Journal, drive end, 6 readings').click()
+    await find(page, 'journal, drive end reading')
     await page.locator('#figure').fill('60.012')
   },
   'bench in decide': async page => {
@@ -111,8 +111,10 @@ for (const [name, visit] of Object.entries(VIEWS)) {
       expect(wide).toBeLessThanOrEqual(0)
       const small = await page.evaluate(() =>
         [...document.querySelectorAll<HTMLElement>('button, a.btn, input, select, textarea')].flatMap(one => {
-          // A choice list is pressed anywhere on its frame; the input in it only listens.
-          const { width: w, height: h } = (one.closest('.el-select__wrapper') ?? one).getBoundingClientRect()
+          // A field is pressed anywhere on its frame, a choice on its word; the input in it only listens.
+          const frame = one.closest('.el-select__wrapper, .el-input__wrapper, .el-radio-button, .el-segmented__item')
+          const box = frame ?? one.closest('.el-checkbox, .el-checkbox-button, .quantity') ?? one
+          const { width: w, height: h } = box.getBoundingClientRect()
           return w > 0 && h > 0 && (h < 43.5 || w < 43.5)
             ? [`${one.innerText || one.id || one.ariaLabel} ${Math.round(w)}×${Math.round(h)}`]
             : []

@@ -13,14 +13,15 @@ watch(
 
 <template>
   <section ref="pad" class="card pad" aria-label="Gauge pad">
-    <button
+    <el-button
       v-if="bench.chosenFocus && focus?.to !== 'reading'"
-      class="btn plain back"
+      text
+      class="back"
       aria-label="Back to the step"
       @click="bench.look(null)"
     >
       ✕
-    </button>
+    </el-button>
     <GaugePad
       v-if="focus?.to === 'reading'"
       :key="`${focus.check} ${focus.moment}`"
@@ -29,7 +30,8 @@ watch(
     />
     <MarkPad v-else-if="focus?.to === 'mark'" :key="focus.mate" :mate="focus.mate" />
     <JointPad v-else-if="focus?.to === 'joint'" :key="focus.joint" :joint="focus.joint" />
-    <FitPad v-else-if="focus?.to === 'fit'" :key="focus.step" :step="focus.step" />
+    <SayPad v-else-if="focus?.to === 'say'" :key="bench.step?.id" />
+    <MatePad v-else-if="focus?.to === 'mate'" :key="focus.mate" :mate="focus.mate" />
     <DecidePad v-else-if="focus?.to === 'decide'" />
     <PartPad v-else-if="focus?.to === 'part'" :key="focus.part" :part="focus.part" />
     <PartsPad v-else-if="focus?.to === 'parts'" />

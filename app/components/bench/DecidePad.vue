@@ -4,6 +4,12 @@ import { CHOICES, partState, readingKey, type Choice } from '~~/core/job'
 /** Every part that is off: the readings propose, the technician decides, always-new parts decide themselves. */
 const job = useJob()
 const why = ref<string | null>(null)
+/** Measured, or something written of it: nobody decides for what nobody looked at. */
+const isLookedAt = (ref: string) =>
+  job.state.observations.some(one => one.part === ref) ||
+  job.plan.sheet.checks.some(
+    check => check.of[0] === ref && job.view.results.get(readingKey(check.id, 'inspect'))?.value != null,
+  )
 const rows = computed(() =>
   [...job.plan.parts.values()].flatMap(one => {
     const now = partState(job.state, one.ref)
@@ -18,7 +24,7 @@ const rows = computed(() =>
         ...one,
         now,
         bad,
-        proposal: bad ? ('renew' as const) : ('reuse' as const),
+        proposal: bad ? ('renew' as const) : isLookedAt(one.ref) ? ('reuse' as const) : null,
         always: one.part.renewal === 'always',
         choice: one.part.renewal === 'always' ? ('renew' as const) : now.decision?.choice,
       },
@@ -26,6 +32,7 @@ const rows = computed(() =>
   }),
 )
 const open = computed(() => rows.value.filter(one => !one.choice))
+const proposed = computed(() => open.value.filter(one => one.proposal))
 const toFetch = computed(() => rows.value.filter(one => one.choice === 'renew' && !one.now.renewed))
 const sourceOf = (kit?: string) => job.plan.sheet.kits.find(one => one.id === kit)?.name ?? 'stock'
 const resting = useRest(() => rows.value.map(one => one.ref).join())
@@ -36,9 +43,9 @@ const decide = (parts: string[], choice: Choice, reason?: string) => {
   why.value = job.act({ kind: 'part.decided', payload: { parts, choice, ...(reason ? { why: reason } : {}) } })
 }
 function proposeAll() {
-  const good = open.value.filter(one => one.proposal === 'reuse').map(one => one.ref)
+  const good = proposed.value.filter(one => one.proposal === 'reuse').map(one => one.ref)
   if (good.length) decide(good, 'reuse')
-  for (const one of open.value) decide([one.ref], 'renew', `${one.bad!.title} is out`)
+  for (const one of proposed.value) decide([one.ref], 'renew', `${one.bad!.title} is out`)
 }
 function fetchAll() {
   why.value = job.act(
@@ -54,12 +61,12 @@ function fetchAll() {
   <PadFrame title="Decide" :why="why">
     <p class="soft">{{ counted(open.length, 'part') }} to decide, {{ toFetch.length }} new to take.</p>
     <div class="acts">
-      <button v-if="open.length" class="btn" data-test="propose" :disabled="resting" @click="proposeAll">
-        Take the proposals for the rest
-      </button>
-      <button v-if="toFetch.length" class="btn" data-test="fetch" :disabled="resting" @click="fetchAll">
+      <el-button v-if="proposed.length" data-test="propose" :disabled="resting" @click="proposeAll">
+        Take the proposals for the {{ proposed.length }} looked at
+      </el-button>
+      <el-button v-if="toFetch.length" data-test="fetch" :disabled="resting" @click="fetchAll">
         Take the {{ toFetch.length }} new parts
-      </button>
+      </el-button>
     </div>
     <ul tabindex="0" aria-label="Parts to decide">
       <li v-for="one in rows" :key="one.ref">
@@ -74,26 +81,27 @@ function fetchAll() {
                 ? `In the ${sourceOf(one.part.kit).toLowerCase()}`
                 : 'Not in a kit: from stock'
           }}</small>
-          <button
+          <el-button
             v-if="(one.choice === 'send out' || one.choice === 'rework') && !one.now.returned"
-            class="btn"
             @click="back(one.ref)"
           >
             It is back
-          </button>
+          </el-button>
         </div>
-        <div v-if="!one.always" class="choices" role="group" :aria-label="one.name">
-          <button
+        <el-radio-group
+          v-if="!one.always"
+          :model-value="one.choice ?? ''"
+          :aria-label="one.name"
+          @change="choice => decide([one.ref], choice as Choice)"
+        >
+          <el-radio-button
             v-for="choice in CHOICES"
             :key="choice"
-            class="btn"
-            :class="{ on: one.choice === choice, hint: !one.choice && one.proposal === choice }"
-            :aria-pressed="one.choice === choice"
-            @click="decide([one.ref], choice)"
+            :value="choice"
+            :class="{ hint: !one.choice && one.proposal === choice }"
+            >{{ choice }}</el-radio-button
           >
-            {{ choice }}
-          </button>
-        </div>
+        </el-radio-group>
       </li>
     </ul>
   </PadFrame>
@@ -125,20 +133,7 @@ small {
   display: block;
   font-size: 15px;
 }
-.choices {
-  display: flex;
-  gap: 5px;
-}
-.choices .btn {
-  padding: 0 9px;
-  min-height: 44px;
-  font-size: 16px;
-}
-.choices .on {
-  background: #1f3a68;
-  color: #fff;
-}
-.choices .hint {
-  border-bottom: 4px solid var(--brass);
+li :deep(.el-radio-button__inner) {
+  padding: 4px 9px;
 }
 </style>

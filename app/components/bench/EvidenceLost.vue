@@ -6,6 +6,8 @@ import type { MayGiveUp } from '~~/core/sheet'
 const props = defineProps<{ lost: Omit<Payloads['evidence.lost'], 'why'>; by?: MayGiveUp }>()
 const job = useJob()
 const session = useSessionStore()
+/** A reading can't be measured, a mark can't be made. */
+const CANNOT = props.lost.mate ? "Can't be marked" : "Can't be measured"
 const asking = ref(false)
 const reason = ref('')
 const why = ref<string | null>(null)
@@ -17,20 +19,20 @@ function ask() {
 function give() {
   why.value = reason.value.trim()
     ? job.act({ kind: 'evidence.lost', payload: { ...props.lost, why: reason.value.trim() } })
-    : 'Say why it cannot be had.'
+    : 'Say why not.'
 }
 </script>
 
 <template>
   <template v-if="by">
-    <button v-if="!asking" class="btn" @click="ask">
-      {{ isMine ? 'It cannot be had' : 'It cannot be had: a lead says so' }}
-    </button>
+    <el-button v-if="!asking" @click="ask">
+      {{ isMine ? CANNOT : `${CANNOT}: a lead says so` }}
+    </el-button>
     <form v-else class="lost" @submit.prevent="give">
-      <label class="label" for="lost">Why can it not be had? It stays on the record.</label>
-      <input id="lost" v-model="reason" class="field" maxlength="400" />
+      <label class="label" for="lost">Why not? It stays on the record.</label>
+      <el-input id="lost" v-model="reason" maxlength="400" />
       <p v-if="why" class="why" role="alert">{{ why }}</p>
-      <button class="btn danger" type="submit">Record as lost</button>
+      <el-button type="danger" native-type="submit">Record as lost</el-button>
     </form>
   </template>
 </template>

@@ -17,7 +17,8 @@ const groups = computed(() =>
 const conceding = ref<Obligation | null>(null)
 const reason = ref('')
 const why = ref<string | null>(null)
-const cured = ref<'yes' | 'no' | 'not known yet' | null>(null)
+const CURED = ['yes', 'no', 'not known yet'] as const
+const cured = ref<(typeof CURED)[number] | undefined>()
 const cause = useLocalStorage(`needler-cause-${job.id}`, '')
 
 function concede() {
@@ -80,58 +81,46 @@ function sign() {
     </template>
     <form v-else-if="cancelling" class="sign" @submit.prevent="cancel">
       <label class="label" for="cancel">Why is the job cancelled? It stays on the record, and ends here.</label>
-      <textarea id="cancel" v-model="reason" class="field" rows="3" maxlength="400" />
+      <el-input id="cancel" v-model="reason" type="textarea" :rows="3" maxlength="400" />
       <div class="row">
-        <button class="btn danger" type="submit">Cancel the job</button>
-        <button class="btn" type="button" @click="leave">Leave it</button>
+        <el-button type="danger" native-type="submit">Cancel the job</el-button>
+        <el-button @click="leave">Cancel</el-button>
       </div>
     </form>
     <form v-else-if="gate.open && gate.guards === 'hand-back'" class="sign" @submit.prevent="sign">
       <p><strong>Reported:</strong> {{ job.state.opened?.payload.complaint || 'nothing' }}</p>
       <fieldset>
         <legend class="label">Is it cured?</legend>
-        <div class="row">
-          <button
-            v-for="answer in ['yes', 'no', 'not known yet'] as const"
-            :key="answer"
-            type="button"
-            class="btn"
-            :class="{ on: cured === answer }"
-            :aria-pressed="cured === answer"
-            @click="cured = answer"
-          >
-            {{ answer }}
-          </button>
-        </div>
+        <el-radio-group v-model="cured" aria-label="Is it cured?">
+          <el-radio-button v-for="answer in CURED" :key="answer" :value="answer">{{ answer }}</el-radio-button>
+        </el-radio-group>
       </fieldset>
       <label class="label" for="cause">What caused it?</label>
-      <textarea id="cause" v-model="cause" class="field" rows="2" maxlength="400" />
+      <el-input id="cause" v-model="cause" type="textarea" :rows="2" maxlength="400" />
       <p class="soft">
         The record says what was done. It does not certify the machine as safe; that stays with your site's own
         procedure.
       </p>
-      <button v-if="may('job.signed')" class="btn now" data-test="sign" type="submit" :disabled="resting">
+      <el-button v-if="may('job.signed')" type="primary" native-type="submit" data-test="sign" :disabled="resting">
         Sign as {{ session.person?.name }}
-      </button>
-      <button v-else class="btn" type="button" @click="session.changing = true">
-        A lead signs: change who is here
-      </button>
+      </el-button>
+      <el-button v-else @click="session.changing = true"> A lead signs: change who is here </el-button>
     </form>
     <template v-else-if="gate.open">
       <p>Everything that had to be true before the cover is.</p>
-      <button class="btn now" @click="bench.choose(job.plan.closing!.step.id)">
+      <el-button type="primary" @click="bench.choose(job.plan.closing!.step.id)">
         {{ job.plan.closing!.step.title }}
-      </button>
+      </el-button>
     </template>
     <form v-else-if="conceding" class="sign" @submit.prevent="concede">
       <p>
         <strong>{{ conceding.what }}</strong>. {{ conceding.why }}.
       </p>
       <label class="label" for="concession">Why may it pass? The concession stays on the record.</label>
-      <textarea id="concession" v-model="reason" class="field" rows="3" maxlength="400" />
+      <el-input id="concession" v-model="reason" type="textarea" :rows="3" maxlength="400" />
       <div class="row">
-        <button class="btn now" type="submit">Give the concession</button>
-        <button class="btn" type="button" @click="leave">Leave it</button>
+        <el-button type="primary" native-type="submit">Give the concession</el-button>
+        <el-button @click="leave">Cancel</el-button>
       </div>
     </form>
     <div v-else class="scroll" tabindex="0" role="group" aria-label="Reasons">
@@ -146,21 +135,21 @@ function sign() {
             <span
               >{{ one.what }}<small v-if="one.kind !== 'step'" class="soft">{{ one.why }}</small>
             </span>
-            <button v-if="may('concession.given') && one.kind !== 'step'" class="btn" @click="conceding = one">
+            <el-button v-if="may('concession.given') && one.kind !== 'step'" size="small" @click="conceding = one">
               Concede
-            </button>
-            <button class="btn" @click="bench.settle(one.settle)">Go</button>
+            </el-button>
+            <el-button size="small" @click="bench.settle(one.settle)">Go</el-button>
           </li>
         </ul>
       </section>
     </div>
-    <button
+    <el-button
       v-if="may('job.cancelled') && !job.isClosed && !cancelling && !conceding && !job.view.tray.off.length"
-      class="btn end"
+      class="end"
       @click="cancelling = true"
     >
       Cancel the job
-    </button>
+    </el-button>
   </PadFrame>
 </template>
 
@@ -189,10 +178,6 @@ small {
   display: block;
   font-size: 15px;
 }
-li .btn {
-  min-height: 44px;
-  padding: 0 14px;
-}
 .sign {
   display: grid;
   gap: 9px;
@@ -206,10 +191,6 @@ fieldset {
   display: flex;
   gap: 8px;
   flex-wrap: wrap;
-}
-.row .on {
-  background: #1f3a68;
-  color: #fff;
 }
 .end {
   align-self: flex-start;

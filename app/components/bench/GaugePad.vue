@@ -1,134 +1,78 @@
 <script setup lang="ts">
-import {
-  cellKey,
-  cellsOf,
-  isHistory,
-  readDraft,
-  readingKey,
-  showLimits,
-  unmetNeeds,
-  MOMENT_WORDS,
-  type Cell,
-  type Payloads,
-} from '~~/core/job'
-import { fixed } from '~~/core/quantity'
+import { readingKey, showLimits, MOMENT_WORDS, type Cell } from '~~/core/job'
 import type { Moment } from '~~/core/sheet'
 
 /** One reading being taken: figures in, working, limit, verdict and consequence out. All of them are the core's. */
 const props = defineProps<{ check: string; moment: Moment }>()
 const job = useJob()
 const bench = useBench()
-const { show, fieldUnit, system } = useDisplay()
+const { show, fieldUnit, system, text: sayFigure } = useDisplay()
 const check = job.plan.checks.get(props.check)!
-const result = computed(() => job.view.results.get(readingKey(check.id, props.moment))!)
-const cells = cellsOf(check)
-const at = check.at.find(one => one.moment === props.moment)!
-const isRenewedAt = at.renewed
-/** What has to be done before this can be measured at all. */
-const before = computed(() => unmetNeeds(job.plan, job.state, job.plan.steps.get(at.step)!))
-/** What fills a place. Of a part renewed since, it fills it no more where the new one is measured. */
-const taken = (cell: Cell) => {
-  const entry = job.state.readings.get(readingKey(check.id, props.moment))?.get(cellKey(cell.station, cell.plane))
-  return entry && !(isRenewedAt && isHistory(job.state, check, entry)) ? entry : undefined
-}
-const isMissing = (cell: Cell) =>
-  result.value.missing.some(one => one.station === cell.station && one.plane === cell.plane)
-const firstOpen = () => cells.find(isMissing)
-const cell = shallowRef<Cell>(firstOpen() ?? cells[0]!)
-const style = useLocalStorage<'signed readings' | 'travels'>('needler-lift-style', 'signed readings')
-const draft = useReadingDraft(check, props.moment, cell, style)
+const one = useReading(check, props.moment)
+const { result, before, cells, cell, draft, lead, says, entered, isRead, isOpen, isFull, disagree, doubt } = one
+const { correcting, moving, reason } = one
 const resting = useRest(() => `${props.check} ${props.moment}`)
 const working = ref(false)
-const correcting = ref(false)
-const reason = ref('')
-const entered = computed(() => taken(cell.value))
-const isRead = computed(() => entered.value !== undefined && !correcting.value)
-const open = computed(() => !isRead.value && check.kind !== 'clearance')
-const field = useTemplateRef<HTMLInputElement>('field')
+const field = useTemplateRef<{ focus: () => void; select: () => void }>('field')
 
-/** What stands on the pad, kept or not: one reading of one place, said by the rule that judges the kept ones. */
-const says = computed(() => (isRead.value ? readDraft(check, entered.value!) : draft.says.value))
 const figures = computed(() => says.value.figures)
-const tries = computed(
-  () => readDraft(check, { style: style.value, tries: draft.rows.value.map(row => row.map(one => one.value)) }).figures,
-)
 /** A check worked out from others, and one whose every place is in, is shown whole. */
 const isWhole = computed(() => check.kind === 'clearance' || (result.value.missing.length === 0 && isRead.value))
 const judged = computed(() => (isWhole.value ? result.value.judgement : says.value.judgement))
 const consequence = computed(() => (isWhole.value ? result.value.consequence : says.value.consequence))
-const unit = computed(() => (open.value ? draft.unit.value : fieldUnit(check.unit)))
-const shownValue = computed(() => (check.kind === 'clearance' ? result.value.value : says.value.value))
-const big = computed(() => (shownValue.value === null ? '–' : show(shownValue.value, check).figure))
-const full = computed(
-  () => draft.figures.value.length >= draft.wanted && draft.figures.value.length % draft.perTry === 0,
+const unit = computed(() => (isOpen.value ? draft.unit.value : fieldUnit(check.unit)))
+const value = computed(() => (check.kind === 'clearance' ? result.value.value : says.value.value))
+/** The mean of tries that disagree means nothing: then what stands is from where to where. */
+const scatter = computed(() => (isWhole.value ? result.value.scatter : says.value.scatter))
+const big = computed(() =>
+  value.value === null
+    ? '–'
+    : scatter.value
+      ? scatter.value.map(end => show(end, check).figure).join(' … ')
+      : show(value.value, check).figure,
 )
 const found = computed(() =>
   props.moment === 'asLeft' ? job.view.results.get(readingKey(check.id, 'asFound')) : undefined,
 )
-const askAgain = computed(() => says.value.again !== null && !isRead.value)
-const hint = computed(() =>
-  draft.perTry === 2
-    ? ['one way', 'the other way'][draft.figures.value.length % 2]
-    : draft.perTry > 2
-      ? `reading ${(draft.figures.value.length % draft.perTry) + 1} of ${draft.perTry}`
-      : '',
+const last = computed(() => job.about.last[check.id])
+const ghost = computed(() =>
+  found.value?.value != null
+    ? { value: found.value.value, text: `as found ${show(found.value.value, check).figure}` }
+    : last.value !== undefined
+      ? { value: last.value, text: `last overhaul ${show(last.value, check).figure}` }
+      : null,
 )
+const minus = computed(() => check.span[0] < 0)
+const shown = computed(() => ({
+  share:
+    judged.value.share === null
+      ? ''
+      : judged.value.share > 10
+        ? 'More than ten times the allowance is gone. '
+        : `${Math.round(judged.value.share * 100)} % of the allowance is gone. `,
+}))
+const hint = computed(() => {
+  const at = draft.figures.value.length
+  if (draft.perTry === 2) return `Next: ${['one way', 'the other way'][at % 2]}`
+  if (draft.perTry > 2) return `Next: reading ${(at % draft.perTry) + 1} of ${draft.perTry}`
+  return draft.wanted > 1 && at < draft.wanted ? `Try ${at + 1} of ${draft.wanted}` : ''
+})
 const fit = computed(() => (check.fit && result.value.span ? { ...check.fit, span: result.value.span } : null))
+const stillWanted = computed(() => Math.ceil((draft.wanted - draft.figures.value.length) / draft.perTry))
+const cellVerdict = (place: Cell) => one.taken(place) && one.verdictOf(place)
 
-function enter() {
-  if (draft.text.value.trim()) draft.take()
-  else if (full.value) keep(false)
+function retype() {
+  doubt.value = null
+  field.value?.select()
 }
-function keep(allTheSame: boolean) {
-  if (draft.text.value.trim() && !draft.take()) return
-  if (!full.value) {
-    const short = Math.ceil((draft.wanted - draft.figures.value.length) / draft.perTry)
-    draft.why.value =
-      draft.perTry > 1
-        ? `${counted(short, 'more try', 'more tries')} of ${draft.perTry} figures wanted.`
-        : `${counted(short, 'more try', 'more tries')} wanted.`
-    return
-  }
-  if (askAgain.value && !allTheSame) {
-    const odd = says.value.again!.furthest
-    draft.why.value = `The tries spread over ${fixed(says.value.range, check.decimals)} mm${odd === null ? '' : `, and try ${odd + 1} stands furthest off`}: more than a quarter of the tolerance. Touch that try to take it away and measure again.`
-    return
-  }
-  const payload: Payloads['reading.taken'] = {
-    check: check.id,
-    moment: props.moment,
-    ...(cell.value.station ? { station: cell.value.station } : {}),
-    ...(cell.value.plane ? { plane: cell.value.plane } : {}),
-    tries: draft.rows.value.map(row => row.map(one => one.value)),
-    texts: draft.rows.value.map(row => row.map(one => one.text)),
-    unit: draft.unit.value,
-    instrument: check.instrument,
-    ...(check.kind === 'lift' ? { style: style.value } : {}),
-  }
-  draft.why.value = correcting.value
-    ? reason.value.trim()
-      ? job.act({
-          kind: 'entry.corrected',
-          payload: { target: entered.value!.entry, why: reason.value.trim(), replacement: payload },
-        })
-      : 'Say why the first reading is corrected.'
-    : job.act({ kind: 'reading.taken', payload })
-  if (draft.why.value) return
-  draft.clear()
-  correcting.value = false
-  reason.value = ''
-  const next = firstOpen()
-  if (next) cell.value = next
-  else if (!bench.isDone && bench.hindered.some(one => one.settle.to === 'reading')) bench.look(null)
-  void nextTick(() => field.value?.focus({ preventScroll: true }))
+function take(isSure = false) {
+  const typed = draft.text.value.trim()
+  if (!typed && !isFull.value)
+    draft.why.value = `${counted(stillWanted.value, 'more try', 'more tries')} wanted. Type the figure, then Take.`
+  else one.take(isSure)
+  void nextTick(() => (draft.why.value && typed ? field.value?.select() : field.value?.focus()))
 }
-onMounted(() => field.value?.focus({ preventScroll: true }))
-const cellName = (one: Cell) => [one.station, one.plane].filter(Boolean).join(' ')
-const tryText = (one: number) => show(one, check).figure
-function goTo(place: Cell) {
-  cell.value = place
-  correcting.value = false
-}
+onMounted(() => field.value?.focus())
 </script>
 
 <template>
@@ -136,139 +80,130 @@ function goTo(place: Cell) {
     <div class="reading">
       <h2>{{ check.title }}</h2>
       <p class="soft">
-        {{ MOMENT_WORDS[moment] }}<template v-if="cell.station">, {{ cell.station }} station</template>
-        <template v-if="cell.plane">, plane {{ cell.plane }}</template
+        {{ MOMENT_WORDS[moment]
+        }}<template v-if="cell.station"
+          >, <b>{{ cell.station }}</b></template
+        >
+        <template v-if="cell.plane"
+          >, <b>plane {{ cell.plane }}</b></template
         >. {{ check.instrument }}
       </p>
       <p v-if="check.how" class="soft how">{{ check.how }}</p>
-      <form v-if="open" class="take" @submit.prevent="enter">
-        <label class="sr" for="figure">{{ check.title }}, figure in {{ unit }}</label>
-        <input
-          id="figure"
+      <form v-if="isOpen" class="take" @submit.prevent="take()">
+        <QuantityField
           ref="field"
           v-model="draft.text.value"
-          class="big figures"
-          inputmode="decimal"
-          autocomplete="off"
-          :placeholder="shownValue === null ? '–' : big"
-          :style="{ width: `${Math.max(3, (draft.text.value || big).length)}ch` }"
-          data-test="big"
+          name="figure"
+          big
+          :label="`${check.title}, figure`"
+          :unit="unit"
+          :lead="draft.text.value && !draft.whole.value.assumed && draft.text.value.length > 2 ? null : lead"
+          :placeholder="lead ? '··' : value === null ? '–' : big"
         />
-        <span class="unit">{{ unit }}</span>
       </form>
-      <p v-else class="big figures" :class="{ none: shownValue === null }" data-test="big">
-        {{ big }}<span class="unit">{{ unit }}</span>
+      <p v-else class="big figures" :class="{ none: value === null }" data-test="big">
+        {{ big }} <span class="unit">{{ fieldUnit(check.unit) }}</span>
       </p>
-      <p v-if="open && hint" class="soft">Next: {{ hint }}</p>
-      <div v-if="isRead ? figures.length > 1 : draft.figures.value.length" class="tries">
-        <template v-if="isRead">
-          <span v-for="(one, i) in figures" :key="i" class="try figures">{{ tryText(one) }}</span>
-        </template>
-        <template v-else-if="draft.perTry === 1">
-          <button
-            v-for="(one, i) in tries"
-            :key="i"
-            class="try figures"
-            :class="{ odd: askAgain && says.again?.furthest === i }"
-            :aria-label="`Try ${i + 1}, ${tryText(one)}; take away`"
-            @click="draft.drop(i)"
-          >
-            {{ tryText(one) }} ✕
-          </button>
-        </template>
-        <template v-else>
-          <button
-            v-for="(one, i) in draft.figures.value"
-            :key="i"
-            class="try figures"
-            :aria-label="`Figure ${i + 1}; take its try away`"
-            @click="draft.drop(i)"
-          >
-            {{ tryText(one.value) }}
-          </button>
-        </template>
-      </div>
-      <p v-if="figures.length > 1 && says.value !== null" class="soft">
-        {{ counted(figures.length, 'try', 'tries') }}, range {{ fixed(says.range * 1000, 0) }} µm. Mean
-        {{ tryText(says.value) }}.
+      <p v-if="isOpen && hint" class="hint">{{ hint }}</p>
+      <ReadingTries
+        :draft="draft"
+        :kept="isRead ? figures : null"
+        :odd="disagree ? (says.again?.furthest ?? null) : null"
+        :check="check"
+      />
+      <p v-if="figures.length > 1 && value !== null" class="soft">
+        {{ counted(figures.length, 'try', 'tries') }}, spread {{ sayFigure(says.range, check) }}.
+        {{ scatter ? 'They disagree: no mean is made of them.' : `Mean ${show(says.value!, check).figure}.` }}
       </p>
       <p v-if="result.history" class="why">
         Read of the part that was renewed: it stays on the record, and nothing rests on it.
       </p>
     </div>
-    <KeyPad v-if="open" v-model="draft.text.value" :sign="draft.perTry > 1" />
+    <KeyPad v-if="isOpen" v-model="draft.text.value" :sign="minus" :replace="draft.why.value !== null" />
     <div class="under">
-      <div v-if="cells.length > 1" class="cells" role="group" aria-label="Places to measure">
-        <button
-          v-for="one in cells"
-          :key="cellName(one)"
-          class="btn"
-          :class="{ on: one === cell }"
-          :aria-pressed="one === cell"
-          @click="goTo(one)"
+      <div v-if="cells.length > 1" class="cells">
+        <p v-if="moving" class="label">Touch the place it belongs to.</p>
+        <el-radio-group
+          :model-value="cells.indexOf(cell)"
+          aria-label="Places to measure"
+          @change="at => one.goTo(cells[at as number]!)"
         >
-          <VerdictMark :verdict="taken(one) ? 'Holds' : 'Open'" :word="false" />{{ cellName(one) }}
-        </button>
+          <el-radio-button
+            v-for="(place, i) in cells"
+            :key="i"
+            :value="i"
+            :disabled="moving && Boolean(one.taken(place))"
+          >
+            <VerdictMark v-if="cellVerdict(place)" :verdict="cellVerdict(place)!" :word="false" />
+            {{ [place.station, place.plane].filter(Boolean).join(' ') }}
+            <b v-if="one.taken(place)" class="figures">{{ one.figureAt(place) }}</b>
+          </el-radio-button>
+        </el-radio-group>
       </div>
       <ReadingBand
         :limits="check.limits"
-        :value="shownValue"
+        :value="scatter ? null : value"
         :others="figures.length > 1 ? figures : []"
         :verdict="judged.verdict"
         :decimals="show(0, check).figure.split('.')[1]?.length ?? 0"
-        :scale="one => Number(show(one, check).figure)"
-        :ghost="
-          found?.value != null ? { value: found.value, text: `as found ${show(found.value, check).figure}` } : null
-        "
+        :scale="figure => Number(show(figure, check).figure)"
+        :ghost="ghost"
       />
       <div class="verdict">
         <VerdictMark class="word" :verdict="judged.verdict" />
         <p>
-          <template v-if="judged.share !== null"
-            >{{ Math.round(judged.share * 100) }} % of the allowance is gone. </template
-          >Limit {{ showLimits(check, system) }}, {{ check.source }}.
+          {{ shown.share }}Limit {{ showLimits(check, system) }}, {{ check.source }}.
           <strong v-if="consequence">{{ consequence }}.</strong>
         </p>
       </div>
       <FitBar v-if="fit" :fit="fit" />
       <ol v-if="working" class="working figures">
-        <li v-for="(line, i) in result.working" :key="i">
+        <li v-for="(line, i) in result.working(system)" :key="i">
           <span>{{ line.what }}</span>
           <span>{{ line.sum }}</span>
           <b>{{ line.gives }}</b>
         </li>
-        <li v-for="note in result.notes" :key="note">
+        <li v-for="note in result.notes(system)" :key="note">
           <em>{{ note }}</em>
         </li>
       </ol>
       <div v-if="correcting">
         <label class="label" for="reason">Why is it corrected?</label>
-        <input id="reason" v-model="reason" class="field" maxlength="400" />
+        <el-input id="reason" v-model="reason" maxlength="400" />
       </div>
-      <p v-if="draft.why.value" class="why" role="alert">{{ draft.why.value }}</p>
-      <p v-else-if="open && before.length" class="soft" data-test="not-yet">
-        Cannot be measured yet. First: {{ before[0]!.title }}.
+      <div v-if="doubt" class="doubt" role="alert">
+        <p>{{ doubt }}</p>
+        <el-button type="primary" data-test="sure" @click="take(true)">It is what it shows</el-button>
+        <el-button @click="retype">Type it again</el-button>
+      </div>
+      <p v-else-if="draft.why.value" class="why" role="alert">{{ draft.why.value }}</p>
+      <p v-else-if="isOpen && before.length" class="soft" data-test="not-yet">
+        Can't be measured yet. First: {{ before[0]!.title }}.
       </p>
       <div class="pad-acts">
-        <template v-if="open && !before.length">
-          <button
-            v-if="draft.text.value.trim() || !full"
-            class="btn now"
+        <template v-if="isOpen && !before.length && !doubt">
+          <el-button
+            v-if="draft.text.value.trim() || !isFull"
+            type="primary"
+            class="go"
             data-test="take"
             :disabled="resting"
-            @click="enter"
+            @click="take()"
           >
             Take
-          </button>
-          <button v-else class="btn now" data-test="keep" :disabled="resting" @click="keep(false)">
+          </el-button>
+          <el-button v-else type="primary" class="go" data-test="keep" :disabled="resting" @click="take()">
             {{ correcting ? 'Keep as correction' : result.missing.length > 1 ? 'Keep, next place' : 'Keep' }}
-          </button>
+          </el-button>
+          <el-button v-if="disagree && isFull" @click="one.keep(true)">Keep them, they scatter</el-button>
         </template>
-        <button v-if="askAgain && full" class="btn" @click="keep(true)">Keep all the same</button>
-        <button v-if="isRead && entered && !job.isClosed" class="btn" @click="correcting = true">Correct it</button>
-        <button v-if="correcting" class="btn" @click="correcting = false">Leave it</button>
-        <button v-if="bench.chosenFocus" class="btn" @click="bench.look(null)">Back</button>
-        <button class="btn" :aria-expanded="working" @click="working = !working">Working</button>
+        <template v-if="isRead && entered && !job.isClosed">
+          <el-button @click="correcting = true">Correct it</el-button>
+          <el-button v-if="cells.length > 1" :aria-pressed="moving" @click="moving = !moving">Wrong place</el-button>
+        </template>
+        <el-button v-if="correcting" @click="one.leave()">Cancel</el-button>
+        <el-button v-if="bench.chosenFocus" @click="bench.look(null)">Back</el-button>
+        <el-button :aria-expanded="working" @click="working = !working">Working</el-button>
         <EvidenceLost v-if="result.missing.length" :lost="{ check: check.id, moment }" :by="check.lost" />
       </div>
     </div>
@@ -278,114 +213,79 @@ function goTo(place: Cell) {
 <style scoped>
 .gauge {
   display: grid;
-  grid-template-columns: 1fr auto;
-  gap: 6px 14px;
+  grid-template-columns: minmax(0, 1fr) auto;
+  gap: 6px 16px;
+  align-content: start;
 }
-.under {
-  grid-column: 1 / -1;
+.reading {
   display: grid;
-  gap: 6px;
+  gap: 4px;
+  align-content: start;
 }
 h2 {
   font-size: 22px;
 }
-.how {
-  font-size: 15px;
-}
 .big {
-  font-size: 54px;
+  font-size: clamp(42px, 4.6vw, 60px);
+  line-height: 1.05;
   font-weight: 500;
-  line-height: 1.1;
-  letter-spacing: -0.04em;
-  margin: 0;
-  overflow-wrap: anywhere;
 }
-.unit {
-  font: 600 22px var(--heads);
+.big .unit {
+  font: 500 24px var(--heads);
   color: var(--soft);
-  margin-left: 8px;
-  letter-spacing: 0;
 }
-.big.none,
-.big::placeholder {
-  color: var(--steel-ink);
-  opacity: 1;
+.none {
+  color: var(--soft);
 }
-.take {
-  display: flex;
-  align-items: baseline;
+.hint {
+  font: 600 19px var(--heads);
+  color: var(--brass-ink);
 }
-.take .big {
-  max-width: calc(100% - 50px);
-  min-width: 0;
-  border: 0;
-  border-bottom: 3px solid var(--brass);
-  background: none;
-  padding: 0;
-  outline: none;
-}
-.take .big:focus-visible {
-  border-bottom-width: 5px;
-}
-.tries {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 6px;
-  margin-top: 6px;
-}
-.try {
-  border: 1px solid var(--line);
-  background: var(--chalk);
-  border-radius: 4px;
-  padding: 4px 9px;
-  font-size: 17px;
-  min-height: 44px;
-  display: inline-flex;
-  align-items: center;
-}
-button.try {
-  cursor: pointer;
-}
-.try.odd {
-  border: 2px solid var(--out);
-}
-.cells {
+.under {
+  grid-column: 1 / -1;
   display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(74px, 1fr));
-  gap: 5px;
+  gap: 7px;
 }
-.cells .btn {
-  min-height: 46px;
-  padding: 0 4px;
+.cells b {
+  margin-left: 6px;
+  font-weight: 400;
   font-size: 15px;
-  gap: 4px;
 }
 .verdict {
   display: flex;
-  gap: 12px;
+  gap: 14px;
+  align-items: center;
 }
 .verdict .word {
-  font: 600 26px var(--heads);
-  align-self: flex-start;
+  font-size: 24px;
 }
-.working {
-  font-size: 14px;
-  max-height: 150px;
-  overflow: auto;
+.doubt {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  align-items: center;
+  border-left: 5px solid var(--thin);
+  background: var(--brass-wash);
+  padding: 8px 12px;
+}
+.doubt p {
+  flex: 1 1 100%;
+  font-size: 18px;
 }
 .working li {
-  display: flex;
-  gap: 12px;
-  justify-content: space-between;
+  display: grid;
+  grid-template-columns: 1fr 2fr auto;
+  gap: 10px;
   border-top: 1px solid var(--line);
   padding: 3px 0;
+  font-size: 15px;
 }
 .working em {
+  grid-column: 1 / -1;
   font-family: var(--words);
 }
-@media (max-width: 560px) {
-  .gauge {
-    grid-template-columns: 1fr;
-  }
+.pad-acts .go {
+  flex: 1;
+  min-height: 56px;
 }
 </style>

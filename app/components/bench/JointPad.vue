@@ -1,26 +1,63 @@
 <script setup lang="ts">
-import { PATTERN_REASONS } from '~~/core/joints'
+import {
+  PATTERN_REASONS,
+  torqueDoubt,
+  torqueText,
+  WRENCH_UNITS,
+  WRENCH_UNIT_WORDS,
+  type WrenchUnit,
+} from '~~/core/joints'
 import { progressOf } from '~~/core/job'
-import { fixed, parseQuantity } from '~~/core/quantity'
+import { parseQuantity, UNITS } from '~~/core/quantity'
 import { judge } from '~~/core/verdict'
 
-/** One joint pulled in order, in passes; the figure is read, judged and kept bolt by bolt. */
+/**
+ * One joint torqued in passes, bolt by bolt: the wrench set once a pass and clicked, or read off each time. Any bolt can be
+ * said; one out of its turn is named before it is kept.
+ */
 const props = defineProps<{ joint: string }>()
 const job = useJob()
+const may = useMay()
+const { fieldUnit } = useDisplay()
 const joint = job.plan.joints.get(props.joint)!
 const progress = computed(() => progressOf(joint, job.state))
+const MODES = [
+  { value: 'clicked', label: 'Set and clicked' },
+  { value: 'read', label: 'Read off' },
+] as const
+const how = useLocalStorage<'clicked' | 'read'>('needler-wrench-how', 'clicked')
+const chosenUnit = useLocalStorage<WrenchUnit | ''>('needler-wrench-unit', '')
+const unit = computed({
+  get: (): WrenchUnit => chosenUnit.value || (fieldUnit('N·m') as WrenchUnit),
+  set: one => {
+    chosenUnit.value = one
+  },
+})
+/** What the wrench was set to, in this pass and for no other. */
+const set = useLocalStorage<{ pass: number; nm: number; text: string } | null>(
+  `needler-wrench-${job.id}-${joint.id}`,
+  null,
+  { serializer: { read: text => JSON.parse(text), write: one => JSON.stringify(one) } },
+)
 const text = useLocalStorage(`needler-bolt-${job.id}-${joint.id}`, '')
 const why = ref<string | null>(null)
-const field = useTemplateRef<HTMLInputElement>('field')
-const read = computed(() => (text.value.trim() ? parseQuantity(text.value, fieldOf()) : null))
-const value = computed(() => (read.value?.ok ? read.value.value.value : null))
-const begun = computed(() => job.state.joints.get(joint.id)?.passes.some(pass => pass.length))
+const doubt = ref<{ ask: string; other: WrenchUnit | null } | null>(null)
+const chosen = ref<number | null>(null)
+const field = useTemplateRef<{ focus: () => void; select: () => void }>('field')
+
+const pass = computed(() => progress.value.pass)
+const bolt = computed(() => chosen.value ?? progress.value.next)
+const isOutOfTurn = computed(() => chosen.value !== null && chosen.value !== progress.value.next)
+const setNow = computed(() => (how.value === 'clicked' && set.value?.pass === pass.value ? set.value : null))
+const begun = computed(() => job.state.joints.get(joint.id)?.passes.some(one => one.length))
 const limits = computed(() => ({
   min: progress.value.wanted.leastNm,
   max: progress.value.wanted.mostNm,
   best: progress.value.wanted.targetNm,
   warningShare: 0,
 }))
+const read = computed(() => (text.value.trim() ? parseQuantity(text.value, fieldOf(unit.value)) : null))
+const value = computed(() => setNow.value?.nm ?? (read.value?.ok ? read.value.value.value : null))
 const verdict = computed(() => (value.value === null ? ('Open' as const) : judge(value.value, limits.value).verdict))
 const newest = computed(() => progress.value.pulled.slice(-2).toReversed())
 /** The turns after the next one. */
@@ -28,35 +65,72 @@ const then = computed(() => {
   const { order, next } = progress.value
   return next === null ? [] : order.slice(order.indexOf(next) + 1, order.indexOf(next) + 4)
 })
+const say = (nm: number) => torqueText(nm, unit.value)
+/** One press, one bolt: a second press on the same spot does nothing until the next one stands there. */
+const resting = useRest(() => `${pass.value} ${bolt.value} ${setNow.value?.nm}`)
 
-function fieldOf() {
-  return { kind: 'torque' as const, span: [joint.targetNm * 0.02, joint.targetNm * 3] as const, label: joint.title }
+function fieldOf(as: WrenchUnit) {
+  return {
+    kind: 'torque' as const,
+    unit: as,
+    span: [joint.targetNm * 0.02, joint.targetNm * 3] as const,
+    label: joint.title,
+  }
 }
-function keep(bolt = progress.value.next) {
-  const parsed = parseQuantity(text.value, fieldOf())
-  why.value = parsed.ok ? null : parsed.why
-  if (!parsed.ok || bolt === null || progress.value.pass === null) return
+const focus = () => void nextTick(() => field.value?.focus())
+function refuse(words: string) {
+  why.value = words
+  void nextTick(() => field.value?.select())
+}
+
+/** The figure in the field, once it is sure: in the wrench's unit, or the one it must have been in. */
+function figure(as: WrenchUnit, isSure: boolean): { nm: number; text: string } | null {
+  const parsed = parseQuantity(text.value, fieldOf(as))
+  if (!parsed.ok) {
+    refuse(parsed.why)
+    return null
+  }
+  const typed = Number(text.value.replace(',', '.'))
+  doubt.value = isSure || Number.isNaN(typed) ? null : torqueDoubt(typed, as, progress.value.wanted)
+  if (doubt.value) return null
+  const given = UNITS[parsed.value.unit] ? parsed.value.unit : as
+  return {
+    nm: parsed.value.value,
+    text: Number.isNaN(typed) ? text.value.trim() : `${typed} ${WRENCH_UNIT_WORDS[given as WrenchUnit] ?? given}`,
+  }
+}
+function take(as: WrenchUnit = unit.value, isSure = false) {
+  const got = figure(as, isSure)
+  if (!got || pass.value === null) return
+  if (as !== unit.value) unit.value = as
+  text.value = ''
+  if (how.value === 'clicked') set.value = { pass: pass.value, ...got }
+  else keep(got, 'read')
+}
+function keep(got: { nm: number; text: string }, way: 'read' | 'clicked') {
+  if (bolt.value === null || pass.value === null) return
   why.value = job.act({
     kind: 'bolt.pulled',
-    payload: {
-      joint: joint.id,
-      pass: progress.value.pass,
-      bolt,
-      torqueNm: parsed.value.value,
-      text: text.value.trim(),
-    },
+    payload: { joint: joint.id, pass: pass.value, bolt: bolt.value, torqueNm: got.nm, text: got.text, how: way },
   })
-  if (!why.value) text.value = ''
-  void nextTick(() => field.value?.focus({ preventScroll: true }))
+  if (why.value) return
+  chosen.value = null
+  if (way === 'read') focus()
+}
+function choose(one: number) {
+  if (progress.value.next === null) return
+  chosen.value = one === progress.value.next ? null : one
 }
 const slacken = () => {
   why.value = job.act({ kind: 'joint.slackened', payload: { joint: joint.id } })
+  chosen.value = null
 }
-onMounted(() => field.value?.focus({ preventScroll: true }))
+onMounted(focus)
 watch(
   text,
   () => {
     why.value = null
+    doubt.value = null
   },
   { flush: 'sync' },
 )
@@ -66,9 +140,8 @@ watch(
   <PadFrame :why="why">
     <template #title>
       {{ joint.title
-      }}<template v-if="progress.pass"
-        >, pass {{ progress.pass }} of {{ joint.passes.length }}: to
-        {{ Math.round(joint.passes[progress.pass - 1]! * 100) }} %</template
+      }}<template v-if="pass">
+        · pass {{ pass }} of {{ joint.passes.length }}, {{ Math.round(joint.passes[pass - 1]! * 100) }} %</template
       >
     </template>
     <p class="soft">
@@ -78,47 +151,89 @@ watch(
       }}{{ begun ? '' : `: ${PATTERN_REASONS[joint.pattern]}` }}.
     </p>
     <div class="work">
-      <BoltRing :joint="joint" :progress="progress" />
-      <div>
-        <template v-if="progress.next">
-          <p class="next" data-test="bolt" :data-bolt="progress.next" :data-target="progress.wanted.targetNm">
-            Bolt {{ progress.next }} <span v-if="then.length" class="then soft">then {{ then.join(', ') }}</span>
+      <BoltRing :joint="joint" :progress="progress" :chosen="chosen" @choose="choose" />
+      <div v-if="bolt !== null" class="do">
+        <p class="next" data-test="bolt" :data-bolt="bolt" :data-target="progress.wanted.targetNm">
+          Bolt {{ bolt }} <span v-if="then.length && !isOutOfTurn" class="then soft">then {{ then.join(', ') }}</span>
+        </p>
+        <p class="soft">
+          <span class="figures">{{ say(progress.wanted.leastNm) }}</span> to
+          <span class="figures">{{ say(progress.wanted.mostNm) }}</span>
+        </p>
+        <div v-if="isOutOfTurn" class="turn" role="alert">
+          It is the turn of bolt {{ progress.next }}. Kept out of turn, the joint has to be slackened and begun again.
+          <el-button size="small" @click="chosen = null">Bolt {{ progress.next }} instead</el-button>
+        </div>
+        <template v-if="setNow">
+          <el-button
+            type="primary"
+            class="click"
+            data-test="clicked"
+            :disabled="resting || !may('bolt.pulled')"
+            @click="keep(setNow, 'clicked')"
+          >
+            Bolt {{ bolt }} clicked
+          </el-button>
+          <p>
+            Wrench set to <b class="figures">{{ setNow.text }}</b>
+            <el-button text @click="set = null">Set it again</el-button>
           </p>
-          <p class="soft">
-            wanted <span class="figures">{{ fixed(progress.wanted.targetNm, 1) }}</span> N·m,
-            <span class="figures"
-              >{{ fixed(progress.wanted.leastNm, 1) }} to {{ fixed(progress.wanted.mostNm, 1) }}</span
-            >
-          </p>
-          <form @submit.prevent="keep()">
-            <label class="sr" for="torque">Torque of bolt {{ progress.next }}, N·m</label>
-            <input
-              id="torque"
-              ref="field"
-              v-model="text"
-              class="field figures"
-              inputmode="decimal"
-              autocomplete="off"
-              placeholder="N·m"
-            />
-            <button class="btn now" data-test="pull" type="submit">Keep</button>
-          </form>
         </template>
-        <p v-else-if="progress.verdict === 'Holds'" class="whole">
+        <form v-else @submit.prevent="take()">
+          <QuantityField
+            ref="field"
+            v-model="text"
+            name="torque"
+            :label="how === 'clicked' ? 'The wrench is set to' : `Torque of bolt ${bolt}`"
+            :unit="WRENCH_UNIT_WORDS[unit]"
+            :placeholder="how === 'clicked' ? 'wrench set to' : 'as read'"
+          />
+          <el-button type="primary" data-test="pull" native-type="submit" :disabled="resting">
+            {{ how === 'clicked' ? 'It is set' : `Keep bolt ${bolt}` }}
+          </el-button>
+        </form>
+        <KeyPad v-if="!setNow" v-model="text" :replace="why !== null" />
+      </div>
+      <div v-else class="do">
+        <p v-if="progress.verdict === 'Holds'" class="whole">
           <VerdictMark verdict="Holds" /> every bolt in order and in its span.
         </p>
-        <ul class="newest">
-          <li v-for="one in newest" :key="one.bolt">
-            <span class="figures">{{ one.bolt }}</span>
-            <span class="figures">{{ fixed(one.torqueNm, 1) }}</span>
-            <VerdictMark :verdict="one.verdict" :word="false" />
-          </li>
-        </ul>
-        <button v-if="begun && !job.isClosed" class="btn" @click="slacken">Slacken and start again</button>
+        <el-button v-else-if="begun && !job.isClosed" type="primary" @click="slacken">
+          Slacken and start again
+        </el-button>
       </div>
     </div>
-    <ReadingBand v-if="progress.next" :limits="limits" :value="value" :verdict="verdict" :decimals="0" />
+    <div v-if="doubt" class="doubt" role="alert">
+      <p>{{ doubt.ask }}</p>
+      <el-button v-if="doubt.other" type="primary" data-test="other-unit" @click="take(doubt.other, true)">
+        It was {{ text }} {{ WRENCH_UNIT_WORDS[doubt.other] }}
+      </el-button>
+      <el-button data-test="sure" @click="take(unit, true)">It is {{ text }} {{ WRENCH_UNIT_WORDS[unit] }}</el-button>
+      <el-button @click="doubt = null">Type it again</el-button>
+    </div>
+    <ReadingBand
+      v-if="bolt !== null"
+      :limits="limits"
+      :value="value"
+      :verdict="verdict"
+      :decimals="0"
+      :scale="nm => Number(torqueText(nm, unit).split(' ')[0])"
+    />
     <p v-for="fault in progress.faults" :key="fault" class="why" role="alert">{{ fault }}</p>
+    <div class="foot">
+      <el-segmented v-model="how" :options="[...MODES]" aria-label="How the wrench is used" />
+      <el-segmented
+        v-model="unit"
+        :options="WRENCH_UNITS.map(one => ({ value: one, label: WRENCH_UNIT_WORDS[one] }))"
+        aria-label="Unit of the wrench"
+      />
+      <span v-for="one in newest" :key="one.bolt" class="kept figures">
+        <VerdictMark :verdict="one.verdict" :word="false" />{{ one.bolt }}: {{ say(one.torqueNm) }}
+      </span>
+      <el-button v-if="begun && bolt !== null && !job.isClosed" text @click="slacken"
+        >Slacken and start again</el-button
+      >
+    </div>
   </PadFrame>
 </template>
 
@@ -129,34 +244,49 @@ watch(
   gap: 14px;
   align-items: start;
 }
+.do {
+  display: grid;
+  gap: 6px;
+  align-content: start;
+}
 .next {
   font: 600 44px/1 var(--heads);
 }
+.do .click {
+  min-height: 76px;
+  font-size: 26px;
+}
 form {
   display: grid;
-  grid-template-columns: 1fr auto;
-  gap: 8px;
-  margin: 6px 0;
-}
-form .field {
-  font-size: 24px;
-  min-width: 0;
-}
-.newest {
-  flex: none;
-}
-.newest li {
-  display: flex;
-  gap: 16px;
-  border-top: 1px solid var(--line);
-  padding: 4px 2px;
+  gap: 6px;
 }
 .then {
   font: 400 16px var(--words);
 }
-.newest + .btn {
-  width: 100%;
-  margin-top: 4px;
+.turn,
+.doubt {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  align-items: center;
+  border-left: 5px solid var(--thin);
+  background: var(--brass-wash);
+  padding: 6px 10px;
+}
+.doubt p {
+  flex: 1 1 100%;
+}
+.foot {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 14px;
+  align-items: center;
+}
+.kept {
+  display: inline-flex;
+  gap: 5px;
+  align-items: center;
+  font-size: 15px;
 }
 .whole {
   font-size: 18px;

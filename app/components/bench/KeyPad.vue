@@ -1,10 +1,14 @@
 <script setup lang="ts">
-/** Large figures for gloves. The text stays the caller's. */
+/** Large figures for gloves, made by hand: the kit has no keypad. The text stays the caller's. */
 const text = defineModel<string>({ required: true })
-defineProps<{ sign?: boolean }>()
+const props = defineProps<{
+  sign?: boolean
+  /** What stands was refused: the next figure takes its place. */
+  replace?: boolean
+}>()
 const KEYS = ['7', '8', '9', '4', '5', '6', '1', '2', '3', '.', '0', '⌫']
 function press(key: string) {
-  text.value = key === '⌫' ? text.value.slice(0, -1) : text.value + key
+  text.value = key === '⌫' ? text.value.slice(0, -1) : (props.replace ? '' : text.value) + key
 }
 const flip = () => {
   text.value = text.value.startsWith('-') ? text.value.slice(1) : `-${text.value}`

@@ -11,7 +11,32 @@ const session = useSessionStore()
 const ledger = computed(() => readLedger(job.folded.entries))
 const counts = computed(() => new Set([...ledger.value.counted.map(one => one.id), ...ledger.value.inForce.keys()]))
 const flags = computed(() => new Map(job.state.flags.map(one => [one.entry, one.why])))
-const rows = computed(() => job.folded.entries.toReversed().slice(0, 200))
+const SHOWN = [
+  { value: 'all', label: 'Everybody' },
+  { value: 'others', label: 'The others' },
+  { value: 'mine', label: 'Mine' },
+] as const
+const whose = ref<(typeof SHOWN)[number]['value']>('all')
+const readingsOnly = ref(false)
+const rows = computed(() =>
+  job.folded.entries
+    .filter(one => whose.value === 'all' || (one.madeBy === session.person?.id) === (whose.value === 'mine'))
+    .filter(one => !readingsOnly.value || one.kind === 'reading.taken' || one.kind === 'bolt.pulled')
+    .toReversed()
+    .slice(0, 200),
+)
+/** One heading a turn of work: the same hands on the same day. */
+const turns = computed(() => {
+  const groups: { key: string; who: string; day: string; rows: AnyEntry[] }[] = []
+  for (const one of rows.value) {
+    const day = siteDay(one.madeAt)
+    const who = `${job.names.get(one.madeBy) ?? 'somebody no longer here'}, ${one.role}`
+    const last = groups.at(-1)
+    if (last && last.who === who && last.day === day) last.rows.push(one)
+    else groups.push({ key: one.id, who, day, rows: [one] })
+  }
+  return groups
+})
 const byId = computed(() => new Map(job.folded.entries.map(one => [one.id, one])))
 function standsFor(entry: AnyEntry): string {
   if (entry.kind !== 'entry.corrected') return entryWords(job.plan, entry)
@@ -20,7 +45,7 @@ function standsFor(entry: AnyEntry): string {
   const now = replacement && root ? `, now ${entryWords(job.plan, { ...root, payload: replacement } as AnyEntry)}` : ''
   return `${replacement ? 'Correction of' : 'Taken back'}: ${entryWords(job.plan, byId.value.get(target))}${now}. ${reason}`
 }
-const LATE = { live: '', late: ', done without the network', ahead: ', by a clock that was ahead' }
+const LATE = { live: '', late: ' done without the network', ahead: ' by a clock that was ahead' }
 /** One's own, or a lead's to correct; and only what can be taken back. */
 const mayTakeBack = (entry: AnyEntry) =>
   !job.isClosed &&
@@ -50,41 +75,71 @@ function write() {
   <PadFrame title="Ledger" :why="why">
     <form class="row" @submit.prevent="write">
       <label class="sr" for="note">{{ job.isClosed ? 'Addendum' : 'Note' }}</label>
-      <input
+      <el-input
         id="note"
         v-model="note"
-        class="field"
         maxlength="2000"
         :placeholder="job.isClosed ? 'an addendum to the signed record' : 'a note for the record, or the next shift'"
       />
-      <button class="btn nowrap">Write it</button>
+      <el-button native-type="submit" class="nowrap">Write it</el-button>
     </form>
     <form v-if="correcting" class="take" @submit.prevent="correct">
       <p class="label">Take back “{{ standsFor(correcting) }}”: why?</p>
       <label class="sr" for="take">Reason</label>
-      <input id="take" v-model="reason" class="field" maxlength="400" />
+      <el-input id="take" v-model="reason" maxlength="400" />
       <div class="row">
-        <button class="btn danger">Take it back</button>
-        <button class="btn" type="button" @click="correcting = null">Leave it</button>
+        <el-button type="danger" native-type="submit">Take it back</el-button>
+        <el-button @click="correcting = null">Cancel</el-button>
       </div>
     </form>
-    <ol tabindex="0" aria-label="Entries">
-      <li v-for="one in rows" :key="one.id" :class="{ gone: !counts.has(one.id), flagged: flags.has(one.id) }">
-        <span class="figures soft seq">{{ one.seq ?? '…' }}</span>
-        <span class="what"
-          >{{ standsFor(one)
-          }}<small class="soft"
-            >{{ job.names.get(one.madeBy) }}, {{ one.role }}, {{ siteTime(one.madeAt) }}{{ LATE[clockOf(one)]
-            }}<template v-if="flags.has(one.id)">. Not counted: {{ flags.get(one.id) }}</template>
-          </small>
-        </span>
-        <button v-if="mayTakeBack(one)" class="btn" @click="correcting = one">Take back</button>
-      </li>
-    </ol>
+    <div class="filters">
+      <el-segmented v-model="whose" :options="[...SHOWN]" aria-label="Whose acts" />
+      <el-checkbox v-model="readingsOnly">Readings and torques</el-checkbox>
+    </div>
+    <div class="scroll" tabindex="0" role="group" aria-label="Entries">
+      <section v-for="turn in turns" :key="turn.key">
+        <h3>
+          {{ turn.who }} <small class="soft">{{ turn.day }}</small>
+        </h3>
+        <ol>
+          <li v-for="one in turn.rows" :key="one.id" :class="{ gone: !counts.has(one.id), flagged: flags.has(one.id) }">
+            <span class="figures soft at">{{ siteClock(one.madeAt) }}</span>
+            <span class="what"
+              >{{ standsFor(one)
+              }}<small v-if="flags.has(one.id) || LATE[clockOf(one)] || one.seq === null" class="soft"
+                >{{ one.seq === null ? 'not sent yet' : '' }}{{ LATE[clockOf(one)]
+                }}<template v-if="flags.has(one.id)">. Not counted: {{ flags.get(one.id) }}</template>
+              </small>
+            </span>
+            <el-button v-if="mayTakeBack(one)" size="small" text @click="correcting = one">Take back</el-button>
+          </li>
+        </ol>
+      </section>
+      <el-empty v-if="!turns.length" :image-size="1" description="Nothing of that in this ledger." />
+    </div>
   </PadFrame>
 </template>
 
 <style scoped>
+.filters {
+  display: flex;
+  gap: 8px 16px;
+  align-items: center;
+  flex-wrap: wrap;
+}
+.scroll {
+  overflow: auto;
+  flex: 1 1 0;
+  min-height: 200px;
+}
+h3 {
+  font-size: 18px;
+  padding: 8px 0 2px;
+  color: var(--blue-ink);
+}
+ol {
+  overflow: visible;
+}
 .nowrap {
   white-space: nowrap;
 }
@@ -100,8 +155,9 @@ li {
   padding: 4px 0;
   min-height: 48px;
 }
-.seq {
-  width: 40px;
+.at {
+  width: 52px;
+  flex: none;
 }
 .what {
   flex: 1;
@@ -118,11 +174,6 @@ small {
 .flagged {
   border-left: 4px solid var(--out);
   padding-left: 6px;
-}
-li .btn {
-  min-height: 44px;
-  padding: 0 12px;
-  font-size: 16px;
 }
 .take {
   display: grid;

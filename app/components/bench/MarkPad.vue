@@ -1,24 +1,46 @@
 <script setup lang="ts">
-import { clockText } from '~~/core/marks'
+import { markText } from '~~/core/job'
+import { parseQuantity } from '~~/core/quantity'
 
-/** A match-mark made before two parts part: with what, where, and from which end it was looked at. */
+/** A match-mark made before two parts part: with what, where, and from which end or datum it was taken. */
 const props = defineProps<{ mate: string }>()
 const job = useJob()
 const bench = useBench()
+const { fieldUnit } = useDisplay()
 const mate = job.plan.mates.get(props.mate)!
 const made = computed(() => job.state.marks.get(props.mate))
 const METHODS = ['punch dots', 'scribed line', 'paint line', 'washable pen', 'tag']
-const method = ref(mate.mark?.method ?? METHODS[0]!)
-const deg = ref<number | null>(0)
+const wanted = mate.mark?.method ?? METHODS[0]!
+const methods = [...new Set([wanted, ...METHODS])]
+const method = ref(wanted)
+const deg = ref<number | null>(null)
+const text = ref('')
 const why = ref<string | null>(null)
 const resting = useRest(() => props.mate)
 const heldFrom = mate.mark?.seenFrom ?? 'drive end'
 const ends: [string, string] = [job.plan.sheet.ends.left, job.plan.sheet.ends.right]
+
+/** Where it lies, as the rule of the mate wants it said; null with the reason. */
+function where(): { deg: number } | { mm: number; text: string } | null {
+  if (mate.rule.kind === 'distance') {
+    const read = parseQuantity(text.value, {
+      kind: 'length',
+      unit: fieldUnit('mm'),
+      span: mate.rule.span,
+      label: mate.title,
+    })
+    why.value = read.ok ? null : read.why
+    return read.ok ? { mm: read.value.value, text: `${Number(read.value.value.toPrecision(12))} mm` } : null
+  }
+  why.value = deg.value === null ? 'Set on the dial where the mark lies: drag, or type 2:20 or 70°.' : null
+  return deg.value === null ? null : { deg: deg.value }
+}
 function make() {
-  if (deg.value === null) return
+  const at = where()
+  if (!at) return
   why.value = job.act({
     kind: 'mark.made',
-    payload: { mate: mate.id, deg: deg.value, seenFrom: heldFrom, carrier: method.value },
+    payload: { mate: mate.id, ...at, seenFrom: heldFrom, carrier: method.value },
   })
   if (!why.value && bench.hindered.some(one => one.settle.to === 'mark')) bench.look(null)
 }
@@ -28,56 +50,28 @@ function make() {
   <PadFrame :title="mate.title" :why="why">
     <p class="soft">Mark {{ mate.mark?.on }}. {{ mate.wrong }}.</p>
     <template v-if="made">
-      <p class="was">
-        <VerdictMark verdict="Holds" :word="false" /> {{ made.carrier }} at {{ clockText(made.deg) }} seen from the
-        {{ made.seenFrom }}, by {{ job.names.get(made.by) }}.
-      </p>
-      <IndexDial :model-value="made.deg" :held-from="made.seenFrom" :ends="ends" />
+      <p><strong>Marked:</strong> {{ markText(job.plan, made) }}, by {{ job.names.get(made.by) }}.</p>
+      <IndexDial v-if="made.deg !== undefined" :model-value="made.deg" fixed :held-from="made.seenFrom" :ends="ends" />
     </template>
     <template v-else>
-      <IndexDial v-model="deg" :held-from="heldFrom" :ends="ends" />
-      <div class="methods" role="group" aria-label="Made with">
-        <button
-          v-for="one in [...new Set([method, mate.mark?.method ?? method, ...METHODS])]"
-          :key="one"
-          class="btn"
-          :class="{ on: one === method }"
-          :aria-pressed="one === method"
-          @click="method = one"
-        >
-          {{ one }}
-        </button>
-      </div>
-      <p v-if="method === 'washable pen'" class="warn">
-        It will not survive the wash. Scribe it as well, or photograph it.
-      </p>
+      <form v-if="mate.rule.kind === 'distance'" @submit.prevent="make">
+        <p class="label">How far from {{ mate.mark?.from }}?</p>
+        <QuantityField v-model="text" :label="mate.title" :unit="fieldUnit('mm')" name="distance" />
+      </form>
+      <IndexDial v-else v-model="deg" :held-from="heldFrom" :ends="ends" />
+      <el-radio-group v-model="method" aria-label="Made with">
+        <el-radio-button v-for="one in methods" :key="one" :value="one">{{ one }}</el-radio-button>
+      </el-radio-group>
+      <el-alert
+        v-if="method === 'washable pen'"
+        type="warning"
+        :closable="false"
+        title="It will not survive the wash. Scribe it as well, or photograph it."
+      />
       <div class="pad-acts">
-        <button class="btn now" data-test="mark" :disabled="resting" @click="make">Mark it</button>
+        <el-button type="primary" data-test="mark" :disabled="resting" @click="make">Mark it</el-button>
         <EvidenceLost :lost="{ mate: mate.id }" :by="mate.mark?.lost" />
       </div>
     </template>
   </PadFrame>
 </template>
-
-<style scoped>
-.methods {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
-}
-.methods .btn {
-  min-height: 44px;
-  font-size: 16px;
-  padding: 0 12px;
-}
-.warn {
-  border-left: 5px solid var(--thin);
-  background: var(--brass-wash);
-  padding: 6px 10px;
-}
-.was {
-  display: flex;
-  gap: 8px;
-  align-items: center;
-}
-</style>

@@ -1,55 +1,82 @@
 <script setup lang="ts">
-import type { Obligation, Settle } from '~~/core/job'
-import type { Step } from '~~/core/sheet'
+import { STATION_WORDS, unmetNeeds, type Obligation, type Settle } from '~~/core/job'
+import { STATIONS, type Step } from '~~/core/sheet'
 
-/** What is owed before this step, before this station ends, before the cover goes on. */
+/** What is owed: before this step, what would be lost, what can be done now; the rest by station. */
+const job = useJob()
 const props = defineProps<{ owed: Obligation[]; step: Step | null }>()
 defineEmits<{ settle: [to: Settle] }>()
+/** Its step can be done now: the steps before that are settled. */
+const isReached = (one: Obligation) => {
+  const step = one.step === null ? undefined : job.plan.steps.get(one.step)
+  return step !== undefined && unmetNeeds(job.plan, job.state, step).length === 0
+}
+const mine = computed(() => props.owed.filter(one => one.kind !== 'step' && one.kind !== 'joint'))
+/** What can be settled now, or would be lost; the rest lies folded by station. */
 const groups = computed(() => {
-  const { step } = props
-  const mine = props.owed.filter(one => one.kind !== 'step' && one.kind !== 'joint')
-  const here = mine.filter(one => step && one.step === step.id)
-  const station = mine.filter(one => !here.includes(one) && one.station === step?.station)
-  const cover = mine.filter(one => !here.includes(one) && !station.includes(one) && one.blocks === 'cover')
-  const rest = mine.filter(one => one.blocks === 'hand-back' && !here.includes(one) && !station.includes(one))
+  const here = mine.value.filter(one => props.step && one.step === props.step.id)
+  const lost = mine.value.filter(one => one.perishable && !here.includes(one))
+  const now = mine.value.filter(one => !here.includes(one) && !lost.includes(one) && isReached(one))
   return [
-    ['before this step', here],
-    ['before this station ends', station],
-    ['before the cover may go on', cover],
-    ['before hand-back', rest],
-  ].filter(([, list]) => list!.length) as [string, typeof mine][]
+    { title: 'before this step', list: here },
+    { title: 'gone if it is forgotten', list: lost },
+    { title: 'can be done now', list: now },
+  ].filter(one => one.list.length)
 })
+const folded = computed(() => {
+  const shown = new Set(groups.value.flatMap(one => one.list))
+  return STATIONS.map(station => ({
+    station,
+    list: mine.value.filter(one => one.station === station && !shown.has(one)),
+  })).filter(one => one.list.length)
+})
+const BAD: readonly Obligation['kind'][] = ['out', 'wrong way', 'wrong place', 'pieces']
 </script>
 
 <template>
   <section class="card owed" aria-label="Owed">
     <h2>Owed</h2>
     <div class="scroll" tabindex="0" role="group" aria-label="What is owed">
-      <template v-for="[title, list] in groups" :key="title">
+      <template v-for="{ title, list } in groups" :key="title">
         <h3 class="soft">{{ title }}</h3>
         <ul>
           <li v-for="one in list" :key="one.key">
-            <button @click="$emit('settle', one.settle)">
-              <VerdictMark
-                :verdict="one.kind === 'out' || one.kind === 'wrong way' || one.kind === 'wrong place' ? 'Out' : 'Open'"
-                :word="false"
-              />
+            <el-button class="opens" @click="$emit('settle', one.settle)">
+              <VerdictMark :verdict="BAD.includes(one.kind) ? 'Out' : 'Open'" :word="false" />
               <span
-                >{{ one.what
-                }}<small class="soft">{{
-                  one.perishable ? one.why : one.kind === 'out' ? 'Decide, or ask a lead' : one.why
-                }}</small>
+                >{{ one.what }}<small class="soft">{{ one.kind === 'out' ? 'Decide, or ask a lead' : one.why }}</small>
               </span>
-            </button>
+            </el-button>
           </li>
         </ul>
       </template>
-      <p v-if="!groups.length" class="soft">Nothing is owed.</p>
+      <el-collapse v-if="folded.length" class="later">
+        <el-collapse-item
+          v-for="{ station, list } in folded"
+          :key="station"
+          :title="`${STATION_WORDS[station]}: ${list.length} later`"
+        >
+          <ul>
+            <li v-for="one in list" :key="one.key">
+              <el-button class="opens" @click="$emit('settle', one.settle)">
+                <VerdictMark :verdict="BAD.includes(one.kind) ? 'Out' : 'Open'" :word="false" />
+                <span
+                  >{{ one.what }}<small class="soft">{{ one.why }}</small>
+                </span>
+              </el-button>
+            </li>
+          </ul>
+        </el-collapse-item>
+      </el-collapse>
+      <p v-if="!mine.length" class="soft">Nothing is owed.</p>
     </div>
   </section>
 </template>
 
 <style scoped>
+.later {
+  margin-top: 10px;
+}
 .owed {
   padding: 12px 14px;
   display: flex;
@@ -71,21 +98,9 @@ h3 {
 li {
   border-top: 1px solid var(--line);
 }
-button {
-  width: 100%;
-  min-height: 48px;
-  border: 0;
-  background: none;
-  text-align: left;
-  display: flex;
-  gap: 9px;
-  align-items: flex-start;
-  padding: 7px 0;
-  cursor: pointer;
-  line-height: 1.2;
-}
-button .verdict {
-  padding-top: 1px;
+li .verdict {
+  align-self: flex-start;
+  padding-top: 2px;
 }
 small {
   display: block;

@@ -1,5 +1,15 @@
 <script setup lang="ts">
-import { partState, showValue, CHOICES, MOMENT_WORDS, type Severity } from '~~/core/job'
+import {
+  countKey,
+  markText,
+  partState,
+  showValue,
+  CHOICES,
+  MOMENT_WORDS,
+  SEVERITIES,
+  type Choice,
+  type Severity,
+} from '~~/core/job'
 import { clockText } from '~~/core/marks'
 
 /** Everything about one part, and what may be done about it. */
@@ -14,7 +24,7 @@ const mates = computed(() => job.plan.matesOf.get(props.part) ?? [])
 const seen = computed(() => job.state.observations.filter(observation => observation.part === props.part))
 const label = ref('')
 const finding = ref('')
-const severity = ref<Severity>('worn')
+const severity = ref<Severity | undefined>()
 const deg = ref<number | null>(null)
 const placing = ref(false)
 const why = ref<string | null>(null)
@@ -36,12 +46,16 @@ function keepIt() {
   why.value = job.act(
     way === 'bag'
       ? { kind: 'part.bagged', payload: { parts: [props.part], bag: label.value.trim() } }
-      : { kind: 'part.tagged', payload: { parts: [props.part], tag: label.value.trim() } },
+      : { kind: 'part.tagged', payload: { part: props.part, tag: label.value.trim() } },
   )
 }
 function observe() {
   if (!finding.value.trim()) {
     why.value = 'Say what was found.'
+    return
+  }
+  if (!severity.value) {
+    why.value = 'Say how bad it is: sound, worn or damaged.'
     return
   }
   why.value = job.act({
@@ -53,7 +67,9 @@ function observe() {
       ...(placing.value && deg.value !== null ? { deg: deg.value, seenFrom: 'drive end' } : {}),
     },
   })
-  if (!why.value) finding.value = ''
+  if (why.value) return
+  finding.value = ''
+  severity.value = undefined
 }
 const back = () => {
   why.value = job.act({ kind: 'part.returned', payload: { part: props.part } })
@@ -61,11 +77,23 @@ const back = () => {
 const takeNew = () => {
   why.value = job.act({
     kind: 'part.renewed',
-    payload: {
-      part: props.part,
-      from: job.plan.sheet.kits.find(kit => kit.id === one.value.part.kit)?.name ?? 'stock',
-    },
+    payload: { part: props.part, from: kitName(job.plan.sheet, one.value.part.kit) },
   })
+}
+const decide = (choice: Choice) => {
+  why.value = job.act({ kind: 'part.decided', payload: { parts: [props.part], choice } })
+}
+/** Pieces counted, out and in; another count stands for the older one. */
+const counts = computed(() =>
+  one.value.part.quantity
+    ? (['out', 'in'] as const)
+        .filter(way => now.value.where === 'fitted' || (way === 'out' && now.value.where === 'off'))
+        .map(way => ({ way, n: job.state.counts.get(countKey(props.part, way))?.n }))
+    : [],
+)
+const recount = (way: 'out' | 'in', n: number | null | undefined) => {
+  if (n !== null && n !== undefined)
+    why.value = job.act({ kind: 'pieces.counted', payload: { part: props.part, way, n } })
 }
 </script>
 
@@ -88,49 +116,59 @@ const takeNew = () => {
     <p v-for="face in one.part.faces" :key="face.face" class="soft">{{ face.face }}: {{ face.medium }}</p>
     <form v-if="now.where === 'off' && one.part.keep !== 'lay' && !isAlways" class="row" @submit.prevent="keepIt">
       <label for="label">{{ one.part.keep === 'bag' ? 'Bag' : 'Tag' }}</label>
-      <input id="label" v-model="label" class="field figures" maxlength="24" :placeholder="now.kept?.label" />
-      <button class="btn" :class="{ now: !now.kept }">{{ one.part.keep === 'bag' ? 'Bag it' : 'Tag it' }}</button>
+      <el-input id="label" v-model="label" class="figures" maxlength="24" :placeholder="now.kept?.label" />
+      <el-button native-type="submit" :type="now.kept ? undefined : 'primary'">{{
+        one.part.keep === 'bag' ? 'Bag it' : 'Tag it'
+      }}</el-button>
     </form>
-    <div v-if="now.where === 'off' && !isAlways" class="row choices" role="group" aria-label="Decision">
-      <button
-        v-for="choice in CHOICES"
-        :key="choice"
-        class="btn"
-        :class="{ on: now.decision?.choice === choice }"
-        :aria-pressed="now.decision?.choice === choice"
-        @click="why = job.act({ kind: 'part.decided', payload: { parts: [part], choice } })"
-      >
-        {{ choice }}
-      </button>
+    <div v-for="count in counts" :key="count.way" class="row">
+      <span>Pieces {{ count.way === 'out' ? 'that came off' : 'that went back' }}, of {{ one.part.quantity }}</span>
+      <el-input-number
+        :model-value="count.n ?? null"
+        :min="0"
+        :max="999"
+        :precision="0"
+        :disabled="job.isClosed"
+        :aria-label="`Pieces, ${count.way}`"
+        @change="n => recount(count.way, n)"
+      />
     </div>
-    <button v-if="now.where === 'off' && isAway" class="btn now" @click="back">It is back</button>
-    <button
+    <el-radio-group
+      v-if="now.where === 'off' && !isAlways"
+      :model-value="now.decision?.choice ?? ''"
+      aria-label="Decision"
+      @change="choice => decide(choice as Choice)"
+    >
+      <el-radio-button v-for="choice in CHOICES" :key="choice" :value="choice">{{ choice }}</el-radio-button>
+    </el-radio-group>
+    <el-button v-if="now.where === 'off' && isAway" type="primary" @click="back">It is back</el-button>
+    <el-button
       v-if="now.where === 'off' && !now.renewed && (isAlways || now.decision?.choice === 'renew')"
-      class="btn now"
+      type="primary"
       @click="takeNew"
     >
       Take a new one
-    </button>
+    </el-button>
     <ul v-if="checks.length" class="rows">
       <li v-for="result in checks" :key="result.check.id + result.moment">
-        <button @click="bench.look({ to: 'reading', check: result.check.id, moment: result.moment })">
+        <el-button class="opens" @click="bench.look({ to: 'reading', check: result.check.id, moment: result.moment })">
           <span
             >{{ result.check.title }} <small class="soft">{{ MOMENT_WORDS[result.moment] }}</small>
           </span>
           <span class="figures">{{ showValue(result.check, result, system) }}</span>
           <VerdictMark :verdict="result.judgement.verdict" :word="false" />
-        </button>
+        </el-button>
       </li>
     </ul>
     <ul v-if="mates.length" class="rows">
       <li v-for="mate in mates" :key="mate.id">
         {{ mate.title
         }}<small class="soft">{{
-          job.state.marks.get(mate.id)
-            ? `${job.state.marks.get(mate.id)!.carrier} at ${clockText(job.state.marks.get(mate.id)!.deg)} from the ${job.state.marks.get(mate.id)!.seenFrom}`
-            : mate.carriedBy === 'mark'
+          job.state.marks.has(mate.id)
+            ? markText(job.plan, job.state.marks.get(mate.id)!)
+            : mate.mark
               ? 'no mark yet'
-              : mate.rule.kind === 'statement'
+              : mate.rule.kind === 'seen'
                 ? mate.rule.ask
                 : mate.carriedBy
         }}</small>
@@ -149,27 +187,13 @@ const takeNew = () => {
     </ul>
     <form v-if="!job.isClosed" class="find" @submit.prevent="observe">
       <label class="label" for="finding">What is seen on it</label>
-      <input
-        id="finding"
-        v-model="finding"
-        class="field"
-        maxlength="200"
-        placeholder="wear track wide, nick, heat checks…"
-      />
+      <el-input id="finding" v-model="finding" maxlength="200" placeholder="wear track wide, nick, heat checks…" />
       <div class="row">
-        <button
-          v-for="grade in ['sound', 'worn', 'damaged'] as const"
-          :key="grade"
-          type="button"
-          class="btn"
-          :class="{ on: severity === grade }"
-          :aria-pressed="severity === grade"
-          @click="severity = grade"
-        >
-          {{ grade }}
-        </button>
-        <button type="button" class="btn" :aria-expanded="placing" @click="placing = !placing">Where</button>
-        <button class="btn now">Note it</button>
+        <el-radio-group v-model="severity" aria-label="How bad it is">
+          <el-radio-button v-for="grade in SEVERITIES" :key="grade" :value="grade">{{ grade }}</el-radio-button>
+        </el-radio-group>
+        <el-button :aria-expanded="placing" @click="placing = !placing">Where</el-button>
+        <el-button type="primary" native-type="submit">Note it</el-button>
       </div>
       <IndexDial v-if="placing" v-model="deg" held-from="drive end" :ends="ends" />
     </form>
@@ -190,18 +214,8 @@ const takeNew = () => {
   align-items: center;
   flex-wrap: wrap;
 }
-.row .field {
-  width: 110px;
-}
-.choices .btn,
-.find .btn {
-  padding: 0 12px;
-  font-size: 17px;
-}
-.choices .on,
-.find .btn.on {
-  background: #1f3a68;
-  color: #fff;
+.row :deep(.el-input) {
+  width: 130px;
 }
 .find {
   display: grid;
@@ -221,19 +235,7 @@ const takeNew = () => {
   margin-left: 10px;
   font-size: 15px;
 }
-.rows button {
-  width: 100%;
-  min-height: 44px;
-  border: 0;
-  background: none;
-  display: flex;
-  gap: 10px;
-  align-items: center;
-  text-align: left;
-  cursor: pointer;
-  padding: 0;
-}
-.rows button span:first-child {
+.rows .el-button :deep(span) > span:first-child {
   flex: 1;
 }
 </style>

@@ -11,37 +11,30 @@ defineEmits<{ open: [] }>()
 </script>
 
 <template>
-  <button class="part" @click="$emit('open')">
+  <el-button class="opens" @click="$emit('open')">
     <span class="no figures">{{ number ?? one.part.item }}</span>
     <span class="what"
       >{{ one.name }}<template v-if="one.part.quantity"> × {{ one.part.quantity }}</template>
     </span>
     <span class="soft">{{ says }}</span>
-  </button>
+  </el-button>
 </template>
 
 <style scoped>
-.part {
-  width: 100%;
-  min-height: 46px;
-  border: 0;
-  background: none;
-  display: grid;
-  grid-template-columns: 38px 1fr auto;
-  gap: 10px;
-  align-items: center;
-  text-align: left;
-  cursor: pointer;
-  padding: 0;
-}
 .no {
   background: #1f3a68;
   color: #fff;
   border-radius: 3px;
   text-align: center;
   padding: 3px 0;
+  flex: 0 0 38px;
 }
 .what {
-  font-size: 17px;
+  flex: 1;
+}
+.soft {
+  flex: none;
+  max-width: 45%;
+  text-align: right;
 }
 </style>

@@ -13,8 +13,7 @@ const rows = computed(() =>
 
 <template>
   <PadFrame title="All parts">
-    <label class="sr" for="part-filter">Filter the parts</label>
-    <input id="part-filter" v-model="text" class="field" type="search" placeholder="item or name" />
+    <el-input v-model="text" aria-label="Filter the parts" clearable placeholder="item or name" />
     <ul tabindex="0" aria-label="Parts">
       <li v-for="one in rows" :key="one.ref">
         <PartRow :one="one" :says="whereIs(one.part, one.now)" @open="bench.look({ to: 'part', part: one.ref })" />

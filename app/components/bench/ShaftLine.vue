@@ -113,7 +113,7 @@ const named = computed(() => {
     <section class="tray" aria-label="Tray, last off first">
       <div class="head">
         <h2>Tray <small class="soft">last off first</small></h2>
-        <button class="btn" @click="emit('parts')">All parts</button>
+        <el-button size="small" @click="emit('parts')">All parts</el-button>
       </div>
       <ul tabindex="0" aria-label="Parts in the tray">
         <li v-for="one in tray" :key="one.ref">
@@ -141,7 +141,7 @@ const named = computed(() => {
 }
 .section {
   width: 100%;
-  height: clamp(160px, 20vh, 280px);
+  height: clamp(168px, 22vh, 300px);
 }
 .part {
   cursor: pointer;
@@ -207,7 +207,7 @@ const named = computed(() => {
   padding: 4px 6px 6px;
   display: flex;
   flex-direction: column;
-  height: clamp(160px, 20vh, 280px);
+  height: clamp(168px, 22vh, 300px);
 }
 .head {
   display: flex;
@@ -234,34 +234,13 @@ h2 small {
   gap: 3px;
   align-content: start;
 }
-.tray li button {
-  width: 100%;
+.tray li .el-button {
   min-height: 44px;
-  border: 1px solid var(--line);
   border-radius: 3px;
   background: var(--chalk);
-  display: grid;
-  grid-template-columns: 34px 1fr auto;
-  gap: 8px;
-  align-items: center;
-  padding: 0 10px 0 0;
-  text-align: left;
-  cursor: pointer;
-  font: 500 16px var(--heads);
-}
-.no {
-  background: #1f3a68;
-  color: #fff;
-  align-self: stretch;
-  display: grid;
-  place-items: center;
-  border-radius: 2px 0 0 2px;
-  font-size: 15px;
-}
-.what {
-  overflow: hidden;
-  text-overflow: ellipsis;
-  white-space: nowrap;
+  box-shadow: inset 0 0 0 1px var(--line);
+  padding: 0 10px 0 6px;
+  font: 500 16px/1.1 var(--heads);
 }
 .none {
   padding: 8px 2px;

@@ -3,7 +3,8 @@ import { STATION_WORDS, type StationView } from '~~/core/job'
 import type { Station } from '~~/core/sheet'
 import type { JobAbout } from '~/bench/job'
 
-defineProps<{ about: JobAbout; stations: StationView[]; now?: Station }>()
+/** The job's stations as a steel rule, a division each. Made by hand: the rule is what the job hangs on. */
+defineProps<{ about: JobAbout; complaint: string; stations: StationView[]; now?: Station }>()
 defineEmits<{ open: [station: Station] }>()
 </script>
 
@@ -14,7 +15,9 @@ defineEmits<{ open: [station: Station] }>()
         <span class="figures">{{ about.equipment.tag }}</span>{{ ' '
         }}<small class="figures soft">job {{ about.job.number }}</small>
       </h1>
-      <p class="soft">{{ about.equipment.name }}</p>
+      <p class="soft">
+        {{ about.equipment.name }}<template v-if="complaint">: {{ complaint }}</template>
+      </p>
     </div>
     <nav aria-label="Stations">
       <button

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { cautionKey, confirmationOf, holdStands, keptBy, progressOf, stepsLeft, STATION_WORDS } from '~~/core/job'
+import { cautionKey, confirmationOf, holdStands, progressOf, stepsLeft, STATION_WORDS } from '~~/core/job'
 import type { Step } from '~~/core/sheet'
 
 /** The one thing to do now, with what stands before it. */
@@ -7,13 +7,10 @@ const job = useJob()
 const bench = useBench()
 const session = useSessionStore()
 const may = useMay()
-const answers = useAnswers()
 const why = ref<string | null>(null)
 const stuck = ref(false)
 const leaving = ref(false)
 const reason = ref('')
-const method = ref<string | undefined>()
-const keeps = ref({ bag: '', tag: '' })
 const step = computed(() => bench.step)
 const number = computed(() =>
   step.value
@@ -36,7 +33,6 @@ const cautions = computed(() =>
   })),
 )
 const before = computed(() => bench.hindered.filter(one => one.settle.to !== 'caution'))
-const kept = (way: 'bag' | 'tag') => (step.value ? keptBy(job.plan, step.value, way) : [])
 const done = computed(() => (bench.isDone ? job.state.steps.get(step.value!.id)! : null))
 const hold = computed(() => (step.value?.hold ? holdStands(job.plan, job.state, step.value) : null))
 /** A press meant for what stood here before does nothing: another step, or another caution. */
@@ -46,7 +42,7 @@ const VERBS: [(one: Step) => unknown, string][] = [
   [one => one.closes, 'Close the case'],
   [one => one.removes?.length, 'Lift off'],
   [one => one.fits?.length, 'Fit back'],
-  [one => one.joint?.act === 'pull', 'Joint is pulled'],
+  [one => one.joint?.act === 'pull', 'Joint is torqued'],
   [() => true, 'Done'],
 ]
 const verb = computed(() => VERBS.find(([is]) => is(step.value!))![1])
@@ -56,11 +52,11 @@ const ready = computed(
     step.value &&
     !bench.isDone &&
     !bench.hindered.length &&
+    !bench.lacking.length &&
     may('step.done') &&
     (!step.value.joint ||
       step.value.joint.act === 'slacken' ||
-      progressOf(job.plan.joints.get(step.value.joint.id)!, job.state).verdict === 'Holds') &&
-    answers.complete(step.value),
+      progressOf(job.plan.joints.get(step.value.joint.id)!, job.state).verdict === 'Holds'),
 )
 
 watch(
@@ -70,13 +66,7 @@ watch(
     stuck.value = false
     leaving.value = false
     reason.value = ''
-    method.value = undefined
-    const used = [...job.state.parts.values()].flatMap(part => part.kept?.label ?? [])
-    const free = (letter: string) =>
-      `${letter}${1 + Math.max(0, ...used.filter(label => label.startsWith(letter)).map(label => Number(label.slice(1)) || 0))}`
-    keeps.value = { bag: free('B'), tag: free('T') }
   },
-  { immediate: true },
 )
 
 function readCaution(caution: number) {
@@ -90,15 +80,14 @@ function confirm() {
     why.value = `Read first: ${unread.word}.`
     return
   }
-  if (!answers.complete(one)) {
-    why.value = 'Answer how each part stands first; the questions are on the pad.'
-    return bench.look({ to: 'fit', step: one.id })
+  // What stands before the step is said before what is asked with it.
+  if (!bench.hindered.length && bench.lacking.length) {
+    why.value = bench.lacking[0]!
+    return bench.look({ to: 'say' })
   }
-  why.value = job.act(
-    ...confirmationOf(job.plan, job.state, one, { method: method.value, ...keeps.value, answers: answers.of }),
-  )
+  why.value = job.act(...confirmationOf(job.plan, job.state, one, bench.said))
   if (why.value) return
-  answers.forget(one)
+  bench.forget(one.id)
   bench.choose(null)
 }
 function sign() {
@@ -125,22 +114,21 @@ defineExpose({ confirm })
         <p v-if="done" class="was">
           {{ done.skipped ? `Left out: ${done.skipped}` : 'Done' }} by {{ job.names.get(done.by) }},
           {{ siteTime(done.at) }}
-          <button class="btn" @click="bench.choose(null)">To the next <kbd>n</kbd></button>
+          <el-button size="small" @click="bench.choose(null)">To the next step <kbd>n</kbd></el-button>
         </p>
         <template v-else>
           <div v-for="caution in cautions" :key="caution.i" class="caution" :class="{ read: caution.read }">
             <p>
               <strong>{{ caution.word }}</strong> {{ caution.text }}
             </p>
-            <button
+            <el-button
               v-if="!caution.read"
-              class="btn"
-              :class="{ now: caution === cautions.find(one => !one.read) }"
+              :type="caution === cautions.find(one => !one.read) ? 'primary' : undefined"
               :disabled="resting"
               @click="readCaution(caution.i)"
             >
               Read
-            </button>
+            </el-button>
             <span v-else class="soft">read</span>
           </div>
           <p v-if="step.tools?.length" class="soft">Tools: {{ step.tools.join(', ') }}</p>
@@ -151,40 +139,29 @@ defineExpose({ confirm })
             <li v-for="one in before.slice(0, 6)" :key="one.text">
               <VerdictMark verdict="Open" :word="false" />
               <span>{{ one.text }}</span>
-              <button class="btn" @click="bench.settle(one.settle)">Go</button>
+              <el-button size="small" @click="bench.settle(one.settle)">Go</el-button>
             </li>
             <li v-if="before.length > 6">
               <span class="soft">and {{ before.length - 6 }} more</span>
-              <button class="btn" @click="bench.look({ to: 'gate' })">Show all</button>
+              <el-button size="small" @click="bench.look({ to: 'gate' })">Show all</el-button>
             </li>
           </ul>
           <div v-if="stuck" class="ladder">
             <p class="label">It is stuck: gentlest first. Which one freed it?</p>
-            <button
-              v-for="one in step.ladder"
-              :key="one"
-              class="btn"
-              :class="{ on: method === one }"
-              :aria-pressed="method === one"
-              @click="method = one"
+            <el-radio-group
+              :model-value="bench.said.method ?? ''"
+              aria-label="Which one freed it?"
+              @change="method => bench.say({ method: method as string })"
             >
-              {{ one }}
-            </button>
+              <el-radio-button v-for="one in step.ladder" :key="one" :value="one">{{ one }}</el-radio-button>
+            </el-radio-group>
           </div>
         </template>
       </div>
       <template v-if="!done">
-        <div v-if="kept('bag').length || kept('tag').length" class="keep">
-          <label v-if="kept('bag').length"
-            >Bag<input v-model="keeps.bag" class="field figures" maxlength="24" />
-          </label>
-          <label v-if="kept('tag').length"
-            >Tag<input v-model="keeps.tag" class="field figures" maxlength="24" />
-          </label>
-        </div>
         <p v-if="why" class="why" role="alert">{{ why }}</p>
         <div class="acts">
-          <button v-if="hold && hold !== 'signed'" class="btn" data-test="hold" :disabled="resting" @click="sign">
+          <el-button v-if="hold && hold !== 'signed'" data-test="hold" :disabled="resting" @click="sign">
             {{
               may('hold.signed')
                 ? hold === 'lapsed'
@@ -192,27 +169,34 @@ defineExpose({ confirm })
                   : 'Sign the hold point'
                 : 'Hold point: a lead signs'
             }}
-          </button>
-          <button class="btn now go" data-test="confirm" :aria-disabled="!ready" :disabled="resting" @click="confirm">
+          </el-button>
+          <el-button
+            type="primary"
+            class="go"
+            :class="{ unready: !ready }"
+            data-test="confirm"
+            :disabled="resting"
+            @click="confirm"
+          >
             {{ verb }} <kbd>⏎</kbd>
-          </button>
-          <button v-if="step.ladder" class="btn" :aria-expanded="stuck" @click="stuck = !stuck">It is stuck</button>
-          <button v-if="maySkip && !leaving" class="btn" data-test="skip" @click="leaving = true">Leave it out</button>
+          </el-button>
+          <el-button v-if="step.ladder" :aria-expanded="stuck" @click="stuck = !stuck">It is stuck</el-button>
+          <el-button v-if="maySkip && !leaving" data-test="skip" @click="leaving = true">Leave it out</el-button>
         </div>
         <form v-if="leaving" class="leave" @submit.prevent="leaveOut">
           <label class="label" for="leave">Why is it left out? It stays on the record.</label>
-          <input id="leave" v-model="reason" class="field" maxlength="400" />
+          <el-input id="leave" v-model="reason" maxlength="400" />
           <div class="acts">
-            <button class="btn danger" :disabled="resting">Leave it out</button>
-            <button class="btn" type="button" @click="leaving = false">Cancel</button>
+            <el-button type="danger" native-type="submit" :disabled="resting">Leave it out</el-button>
+            <el-button @click="leaving = false">Cancel</el-button>
           </div>
         </form>
       </template>
       <ul class="next" aria-label="Then">
         <li v-for="one in left" :key="one.id">
-          <button @click="bench.choose(one.id)">
+          <el-button class="opens" @click="bench.choose(one.id)">
             <span class="figures">{{ job.plan.stepNumber.get(one.id) }}</span>{{ one.title }}
-          </button>
+          </el-button>
         </li>
       </ul>
     </template>
@@ -221,7 +205,7 @@ defineExpose({ confirm })
       <h2>Every step is done</h2>
       <p>{{ job.isClosed ? 'The record is complete.' : 'A lead signs at the gate, and the record is complete.' }}</p>
       <div class="acts">
-        <button class="btn now go" @click="bench.look({ to: 'gate' })">To the gate</button>
+        <el-button type="primary" class="go" @click="bench.look({ to: 'gate' })">To the gate</el-button>
       </div>
     </template>
   </section>
@@ -277,23 +261,6 @@ h2 {
 .before .verdict {
   flex: none;
 }
-.before .btn {
-  min-height: 44px;
-}
-.keep {
-  display: flex;
-  gap: 12px;
-}
-.keep label {
-  display: flex;
-  gap: 8px;
-  align-items: center;
-  font-weight: 500;
-}
-.keep .field {
-  width: 92px;
-  font-size: 18px;
-}
 .ladder {
   display: grid;
   gap: 6px;
@@ -304,7 +271,7 @@ h2 {
   gap: 10px;
   padding-top: 2px;
 }
-.go {
+.acts .go {
   flex: 1 1 180px;
   min-height: 56px;
 }
@@ -321,17 +288,8 @@ h2 {
 .next li {
   border-top: 1px dashed var(--line);
 }
-.next button {
-  width: 100%;
+.next .el-button {
   min-height: 44px;
-  border: 0;
-  background: none;
-  text-align: left;
-  display: flex;
-  gap: 12px;
-  align-items: center;
   color: var(--soft);
-  cursor: pointer;
-  padding: 0;
 }
 </style>

@@ -45,12 +45,13 @@ const gateSays = computed(() => {
     >
     <span class="sent" data-test="sent">{{ sent }}</span>
     <span class="acts">
-      <button class="btn" @click="$emit('undo')">Undo <kbd>u</kbd></button>
-      <button class="btn" @click="$emit('ledger')">Ledger</button>
+      <el-button @click="$emit('undo')">Undo <kbd>u</kbd></el-button>
+      <el-button @click="$emit('ledger')">Ledger</el-button>
+      <NuxtLink class="btn" :to="`/bench/${job}/parts`">New parts</NuxtLink>
       <NuxtLink class="btn" :to="`/bench/${job}/record`">Record</NuxtLink>
-      <button class="btn gate" :class="{ open: gate.open }" data-test="gate" @click="$emit('gate')">
+      <el-button class="gate" :class="{ open: gate.open }" data-test="gate" @click="$emit('gate')">
         {{ gateSays }}
-      </button>
+      </el-button>
     </span>
   </footer>
 </template>
@@ -88,18 +89,22 @@ b {
   gap: 8px;
   flex-wrap: wrap;
 }
-.btn {
+.acts .btn,
+.acts .el-button {
   color: var(--on-tray);
   box-shadow: inset 0 0 0 1px #6d7b77;
   min-height: 46px;
   padding: 0 14px;
   font-size: 17px;
 }
-.gate {
+.acts .el-button:hover {
+  background: #3a4643;
+}
+.acts .gate {
   color: var(--tray-brass);
   background: #3a4643;
 }
-.gate.open {
+.acts .gate.open {
   background: var(--brass);
   color: var(--on-brass);
 }

@@ -50,7 +50,7 @@ const rows = computed(() =>
     <text :x="x(given('stopDriveMm'))" y="212" text-anchor="middle" class="dim">
       {{ say(given('stopDriveMm'), 'mm', 2) }}
     </text>
-    <text :x="x(given('stopOuterMm'))" y="236" text-anchor="middle" class="small">outer end</text>
+    <text :x="x(given('stopOuterMm'))" y="236" text-anchor="middle" class="small">non-drive end</text>
     <text :x="x(given('stopDriveMm'))" y="236" text-anchor="middle" class="small">drive end</text>
     <text x="360" y="232" text-anchor="middle" class="small">
       grey: where the coupling lets it go; amber: the margin to keep

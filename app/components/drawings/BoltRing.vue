@@ -2,8 +2,11 @@
 import type { JointProgress } from '~~/core/joints'
 import type { Joint } from '~~/core/sheet'
 
-/** Bolts where they really are, the next one big, what is pulled filled in, the order as a traced path. */
-const props = defineProps<{ joint: Joint; progress: JointProgress }>()
+/**
+ * Bolts where they really are, the next one big, what is torqued filled in, the order as a traced path. Made by hand: a bolt is
+ * chosen where it sits.
+ */
+const props = defineProps<{ joint: Joint; progress: JointProgress; chosen?: number | null }>()
 const emit = defineEmits<{ choose: [bolt: number] }>()
 const W = 300
 const H = 250
@@ -37,8 +40,8 @@ const trace = computed(() =>
   <svg
     class="bolts"
     :viewBox="`0 0 ${W} ${H}`"
-    role="img"
-    :aria-label="`${joint.title}: ${done.size} of ${places.length} pulled in this pass${progress.next ? `, next is bolt ${progress.next}` : ''}`"
+    role="group"
+    :aria-label="`${joint.title}: ${done.size} of ${places.length} torqued in this pass${progress.next ? `, next is bolt ${progress.next}` : ''}`"
   >
     <circle v-if="joint.layout.kind === 'circle'" :cx="W / 2" :cy="H / 2" r="121" class="flange" />
     <rect v-else x="6" y="40" :width="W - 12" :height="H - 80" rx="4" class="flange" />
@@ -49,9 +52,16 @@ const trace = computed(() =>
       v-for="one in places"
       :key="one.bolt"
       class="bolt"
-      :class="[done.get(one.bolt)?.toLowerCase(), { next: one.bolt === progress.next }]"
+      :class="[done.get(one.bolt)?.toLowerCase(), { next: one.bolt === progress.next, chosen: one.bolt === chosen }]"
+      role="button"
+      tabindex="0"
+      :aria-label="`Bolt ${one.bolt}`"
+      :aria-pressed="one.bolt === (chosen ?? progress.next)"
       @click="emit('choose', one.bolt)"
+      @keydown.enter.prevent.stop="emit('choose', one.bolt)"
+      @keydown.space.prevent="emit('choose', one.bolt)"
     >
+      <circle :cx="one.x" :cy="one.y" r="25" class="touch" />
       <circle :cx="one.x" :cy="one.y" :r="one.bolt === progress.next ? 25 : 17" />
       <text :x="one.x" :y="one.y + (one.bolt === progress.next ? 8 : 6)" text-anchor="middle">{{ one.bolt }}</text>
     </g>
@@ -80,6 +90,17 @@ const trace = computed(() =>
   fill: var(--chalk);
   stroke: var(--blue-ink);
   stroke-width: 2;
+}
+.bolt {
+  cursor: pointer;
+}
+.bolt circle.touch {
+  fill: transparent;
+  stroke: none;
+}
+.bolt.chosen circle:not(.touch) {
+  stroke: var(--out);
+  stroke-width: 5;
 }
 .bolt text {
   font: 500 17px var(--figures);

@@ -62,9 +62,9 @@ const at = (deg: number, r: number) => ({
       <p>
         Seen from the <strong>{{ other ? 'other end' : 'first end' }}</strong>
       </p>
-      <button type="button" class="btn" data-test="flip" @click="other = !other">
+      <el-button data-test="flip" @click="other = !other">
         Look from the {{ other ? 'first' : 'other' }} end
-      </button>
+      </el-button>
       <ul>
         <li v-for="mark in marks" :key="mark.name">
           <b class="figures" :data-test="`dial-${mark.name}`">{{ clockText(seen(mark.deg)) }}</b> {{ mark.name }}

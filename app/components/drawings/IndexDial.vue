@@ -1,37 +1,91 @@
 <script setup lang="ts">
-import { clockText, fromOtherEnd } from '~~/core/marks'
+import { clockText, fromOtherEnd, parseDial, withinTurn } from '~~/core/marks'
 
-/** A clock seen from a named end. Angles are held as seen from `heldFrom`; looking from the other end mirrors them. */
+/**
+ * A clock seen from a named end, set to the minute by drag, by keys or by typing. Made by hand: a mark is put where it lies,
+ * and no control of a kit is a dial. Angles are held as seen from `heldFrom`; looking from the other end mirrors them.
+ */
 const deg = defineModel<number | null>({ required: true })
-const props = defineProps<{ heldFrom: string; ends: [string, string]; mark?: number | null }>()
+const props = defineProps<{
+  heldFrom: string
+  ends: [string, string]
+  /** Where the mark was made, once that may be shown. */
+  mark?: number | null
+  fixed?: boolean
+}>()
 const lookFrom = ref(props.heldFrom)
 const mirrored = computed(() => lookFrom.value !== props.heldFrom)
 const seen = (held: number) => (mirrored.value ? fromOtherEnd(held) : held)
-const HOURS = Array.from({ length: 12 }, (_, i) => i + 1)
+const text = ref('')
+const why = ref<string | null>(null)
+const face = useTemplateRef<SVGSVGElement>('face')
+const MINUTE_DEG = 0.5
+const C = 150
 const at = (angle: number, r: number) => ({
-  x: 150 + r * Math.sin((angle * Math.PI) / 180),
-  y: 150 - r * Math.cos((angle * Math.PI) / 180),
+  x: C + r * Math.sin((angle * Math.PI) / 180),
+  y: C - r * Math.cos((angle * Math.PI) / 180),
 })
+const shown = computed(() => (deg.value === null ? null : seen(deg.value)))
 const flip = () => {
   lookFrom.value = props.ends.find(end => end !== lookFrom.value)!
 }
-const set = (hour: number) => {
-  deg.value = seen((hour % 12) * 30)
+function set(angle: number) {
+  deg.value = seen(withinTurn(Math.round(angle / MINUTE_DEG) * MINUTE_DEG))
+  text.value = ''
+  why.value = null
 }
+function drag(event: PointerEvent) {
+  if (props.fixed || (event.type === 'pointermove' && !event.buttons)) return
+  const box = face.value!.getBoundingClientRect()
+  const [x, y] = [event.clientX - box.left - box.width / 2, event.clientY - box.top - box.height / 2]
+  if (event.type === 'pointerdown') face.value!.setPointerCapture(event.pointerId)
+  set((Math.atan2(x, -y) * 180) / Math.PI)
+}
+const STEPS: Record<string, number> = {
+  ArrowRight: 1,
+  ArrowUp: 1,
+  ArrowLeft: -1,
+  ArrowDown: -1,
+  PageUp: 30,
+  PageDown: -30,
+}
+function step(event: KeyboardEvent) {
+  const by = STEPS[event.key]
+  if (by === undefined || props.fixed) return
+  event.preventDefault()
+  set((shown.value ?? 0) + by)
+}
+function type() {
+  if (!text.value.trim()) return
+  const read = parseDial(text.value)
+  if (read.ok) set(read.value)
+  else why.value = read.why
+}
+const words = computed(() =>
+  shown.value === null ? 'not set' : `${clockText(shown.value, 1)}, ${Math.round(shown.value * 2) / 2} degrees`,
+)
 </script>
 
 <template>
   <div class="dial">
-    <div class="from">
-      <span
-        >Seen from the <strong>{{ lookFrom }}</strong>
-      </span>
-      <button class="btn" type="button" @click="flip">Other end</button>
-    </div>
-    <svg viewBox="0 0 300 300" role="group" :aria-label="`Index dial seen from the ${lookFrom}`">
+    <svg
+      ref="face"
+      viewBox="0 0 300 300"
+      role="slider"
+      :tabindex="fixed ? -1 : 0"
+      :aria-label="`Index dial seen from the ${lookFrom}`"
+      aria-valuemin="0"
+      aria-valuemax="360"
+      :aria-valuenow="shown ?? 0"
+      :aria-valuetext="words"
+      data-test="dial"
+      @pointerdown="drag"
+      @pointermove="drag"
+      @keydown="step"
+    >
       <circle cx="150" cy="150" r="118" class="rim" />
       <circle cx="150" cy="150" r="78" class="ring" />
-      <circle cx="150" cy="150" r="54" class="bore" />
+      <circle cx="150" cy="150" r="56" class="bore" />
       <path
         v-for="i in 60"
         :key="i"
@@ -39,28 +93,52 @@ const set = (hour: number) => {
         :transform="`rotate(${i * 6} 150 150)`"
         class="tick"
       />
-      <g v-if="mark != null" class="was">
-        <circle v-bind="{ cx: at(seen(mark), 78).x, cy: at(seen(mark), 78).y }" r="7" />
-      </g>
-      <g v-if="deg !== null">
-        <path d="M150 34 l-11 -24 h22 z" class="needle" :transform="`rotate(${seen(deg)} 150 150)`" />
-        <path d="M150 72 V36" class="line" :transform="`rotate(${seen(deg)} 150 150)`" />
-      </g>
-      <text x="150" y="152" text-anchor="middle" class="read">{{ deg === null ? '–' : clockText(seen(deg)) }}</text>
-      <text x="150" y="178" text-anchor="middle" class="small">clock</text>
-    </svg>
-    <div class="hours" role="group" aria-label="Clock place">
-      <button
-        v-for="hour in HOURS"
+      <text
+        v-for="hour in [12, 3, 6, 9]"
         :key="hour"
-        class="btn figures"
-        type="button"
-        :class="{ on: deg !== null && clockText(seen(deg)) === `${hour}:00` }"
-        :aria-pressed="deg !== null && clockText(seen(deg)) === `${hour}:00`"
-        @click="set(hour)"
+        :x="at(hour * 30, 95).x"
+        :y="at(hour * 30, 95).y + 7"
+        text-anchor="middle"
+        class="hour"
       >
         {{ hour }}
-      </button>
+      </text>
+      <path v-if="mark != null" d="M150 72 V36" class="was" :transform="`rotate(${seen(mark)} 150 150)`" />
+      <g v-if="shown !== null">
+        <path d="M150 34 l-12 -26 h24 z" class="needle" :transform="`rotate(${shown} 150 150)`" />
+        <path d="M150 72 V36" class="line" :transform="`rotate(${shown} 150 150)`" />
+      </g>
+      <text x="150" y="150" text-anchor="middle" class="read">
+        {{ shown === null ? '–' : clockText(shown, 1) }}
+      </text>
+      <text x="150" y="176" text-anchor="middle" class="small">
+        {{ shown === null ? 'not set' : `${Math.round(shown * 2) / 2}°` }}
+      </text>
+    </svg>
+    <div class="by">
+      <p>
+        Seen from the <strong>{{ lookFrom }}</strong>
+      </p>
+      <el-button size="small" @click="flip">From the other end</el-button>
+      <template v-if="!fixed">
+        <form @submit.prevent="type">
+          <el-input
+            v-model="text"
+            class="figures"
+            aria-label="Clock place or angle"
+            placeholder="2:20 or 70°"
+            maxlength="12"
+            autocomplete="off"
+            data-test="dial-text"
+            @change="type"
+          />
+        </form>
+        <div class="fine">
+          <el-button size="small" aria-label="One degree back" @click="set((shown ?? 0) - 1)">− 1°</el-button>
+          <el-button size="small" aria-label="One degree on" @click="set((shown ?? 0) + 1)">+ 1°</el-button>
+        </div>
+        <p v-if="why" class="why" role="alert">{{ why }}</p>
+      </template>
     </div>
   </div>
 </template>
@@ -68,19 +146,23 @@ const set = (hour: number) => {
 <style scoped>
 .dial {
   display: grid;
-  grid-template-columns: minmax(150px, 176px) 1fr;
+  grid-template-columns: minmax(150px, 210px) minmax(150px, 1fr);
   gap: 8px 16px;
   align-items: center;
 }
-.from {
-  grid-column: 1 / -1;
-  display: flex;
-  gap: 12px;
-  align-items: center;
-  justify-content: space-between;
-}
 svg {
   width: 100%;
+  touch-action: none;
+  cursor: crosshair;
+}
+.by {
+  display: grid;
+  gap: 8px;
+  justify-items: start;
+}
+.fine {
+  display: flex;
+  gap: 8px;
 }
 .rim {
   fill: var(--steel);
@@ -97,6 +179,10 @@ svg {
 .tick {
   stroke: var(--outline);
 }
+.hour {
+  font: 500 20px var(--heads);
+  fill: var(--soft);
+}
 .needle {
   fill: var(--brass);
   stroke: var(--brass-ink);
@@ -105,23 +191,16 @@ svg {
   stroke: var(--brass-ink);
   stroke-width: 3;
 }
-.was circle {
-  fill: var(--blue-ink);
+.was {
+  stroke: var(--blue-ink);
+  stroke-width: 6;
 }
 .read {
   font: 500 32px var(--figures);
   fill: var(--ink);
 }
 .small {
-  font: 500 24px var(--heads);
+  font: 500 22px var(--heads);
   fill: var(--soft);
-}
-.hours {
-  display: grid;
-  grid-template-columns: repeat(4, 1fr);
-  gap: 6px;
-}
-.hours .btn {
-  padding: 0;
 }
 </style>

@@ -7,7 +7,7 @@ const text = ref('')
 const finder = useFinderStore()
 const machines = shallowRef<Hit[]>([])
 const sums = shallowRef<Hit[]>([])
-const field = useTemplateRef<HTMLInputElement>('field')
+const field = useTemplateRef<{ focus: () => void }>('field')
 
 watch(open, async now => {
   if (!now) return
@@ -42,65 +42,59 @@ watch(open, async now => {
       })),
   ]
 })
-const hits = computed(() => {
-  const words = text.value.trim().toLowerCase().split(/\s+/)
-  return [...finder.here, ...machines.value, ...sums.value]
-    .filter(one => words.every(word => `${one.name} ${one.kind}`.toLowerCase().includes(word)))
-    .slice(0, 12)
-})
-function pick(hit: Hit | undefined) {
-  if (!hit) return
+/** What fits every word, twelve at most: arrow keys and Enter choose. */
+function fitting(query: string, show: (hits: Hit[]) => void) {
+  const words = query.trim().toLowerCase().split(/\s+/)
+  show(
+    [...finder.here, ...machines.value, ...sums.value]
+      .filter(one => words.every(word => `${one.name} ${one.kind}`.toLowerCase().includes(word)))
+      .slice(0, 12),
+  )
+}
+function pick(hit: Record<string, unknown>) {
   open.value = false
-  void hit.go()
+  void (hit as unknown as Hit).go()
 }
 </script>
 
 <template>
   <el-dialog v-model="open" title="Find" width="560" append-to-body>
-    <form @submit.prevent="pick(hits[0])">
-      <label class="sr" for="find">Machine, job, step, part, reading or sum</label>
-      <input
-        id="find"
-        ref="field"
-        v-model="text"
-        class="field"
-        type="search"
-        autocomplete="off"
-        placeholder="machine, job, step, part, reading, sum"
-      />
-    </form>
-    <ul class="hits">
-      <li v-for="hit in hits" :key="hit.key">
-        <button @click="pick(hit)">
-          <span>{{ hit.name }}</span>
-          <span class="soft">{{ hit.kind }}</span>
-        </button>
-      </li>
-      <li v-if="!hits.length" class="soft none">Nothing fits. Try a tag or a part's name.</li>
-    </ul>
+    <el-autocomplete
+      ref="field"
+      v-model="text"
+      class="find"
+      :fetch-suggestions="fitting"
+      value-key="name"
+      highlight-first-item
+      :debounce="50"
+      :teleported="false"
+      fit-input-width
+      placeholder="machine, job, step, part, reading, sum"
+      aria-label="Machine, job, step, part, reading or sum"
+      @select="pick"
+    >
+      <template #default="{ item }">
+        <span class="hit">
+          <span>{{ item.name }}</span>
+          <span class="soft">{{ item.kind }}</span>
+        </span>
+      </template>
+    </el-autocomplete>
+    <p class="soft none">Type a tag, a name or a number. Arrow keys and Enter choose.</p>
   </el-dialog>
 </template>
 
 <style scoped>
-.hits {
-  margin-top: 10px;
-}
-.hits li {
-  border-top: 1px solid var(--line);
-}
-.hits button {
+.find {
   width: 100%;
-  min-height: 48px;
-  border: 0;
-  background: none;
+}
+.hit {
   display: flex;
   justify-content: space-between;
   gap: 12px;
-  align-items: center;
-  cursor: pointer;
-  text-align: left;
 }
 .none {
-  padding: 12px 0;
+  padding-top: 12px;
+  min-height: 300px;
 }
 </style>

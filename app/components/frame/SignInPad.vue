@@ -6,7 +6,7 @@ const pin = ref('')
 const code = ref('')
 const why = ref<string | null>(null)
 const asking = ref(false)
-const entry = useTemplateRef<HTMLInputElement>('entry')
+const entry = useTemplateRef<{ focus: () => void; select: () => void }>('entry')
 
 onMounted(() =>
   session.lookAtDoor().catch(error => {
@@ -47,29 +47,27 @@ function press(key: string) {
   <form class="pad" @submit.prevent="enter">
     <ul class="names" aria-label="Your name">
       <li v-for="one in session.door?.people" :key="one.id">
-        <button
-          type="button"
-          class="btn"
+        <el-button
+          class="name"
           :class="{ on: one.id === chosen }"
           :aria-pressed="one.id === chosen"
           @click="choose(one.id)"
         >
-          <span>{{ one.name }}</span>
-          <small>{{ one.role }}</small>
-        </button>
+          {{ one.name }} <small>{{ one.role }}</small>
+        </el-button>
       </li>
     </ul>
     <template v-if="chosen">
       <template v-if="session.door?.asksCode">
         <label class="label" for="code">Code of the site, since this device is new here</label>
-        <input id="code" v-model="code" class="field" autocomplete="off" maxlength="60" />
+        <el-input id="code" v-model="code" autocomplete="off" maxlength="60" />
       </template>
       <label class="label" for="pin">PIN</label>
-      <input
+      <el-input
         id="pin"
         ref="entry"
         v-model="pin"
-        class="field figures pin"
+        class="figures pin"
         type="password"
         inputmode="numeric"
         autocomplete="off"
@@ -77,17 +75,16 @@ function press(key: string) {
         @input="whole() && enter()"
       />
       <div class="keys" aria-label="PIN keypad">
-        <button
+        <el-button
           v-for="key in ['1', '2', '3', '4', '5', '6', '7', '8', '9', '⌫', '0']"
           :key="key"
-          type="button"
-          class="btn figures"
+          class="figures"
           :aria-label="key === '⌫' ? 'Take back' : key"
           @click="press(key)"
         >
           {{ key }}
-        </button>
-        <button class="btn now" type="submit" :disabled="asking">Sign in</button>
+        </el-button>
+        <el-button type="primary" native-type="submit" :disabled="asking">Sign in</el-button>
       </div>
     </template>
     <p v-if="why" class="why" role="alert">{{ why }}</p>
@@ -104,16 +101,21 @@ function press(key: string) {
   grid-template-columns: 1fr 1fr;
   gap: 8px;
 }
-.names .btn {
+.names .name {
   width: 100%;
+  min-height: 56px;
+}
+.names .name > :deep(span) {
   flex-direction: column;
   gap: 1px;
-  min-height: 56px;
+}
+.names .on {
+  background: var(--blue-wash);
 }
 .names small {
   font: 400 15px var(--words);
 }
-.pin {
+.pin :deep(.el-input__inner) {
   font-size: 28px;
   letter-spacing: 0.3em;
   text-align: center;
@@ -123,11 +125,11 @@ function press(key: string) {
   grid-template-columns: repeat(3, 1fr);
   gap: 8px;
 }
-.keys .btn {
+.keys .el-button {
   min-height: 54px;
   font-size: 22px;
 }
-.keys .now {
-  font: 600 19px var(--heads);
+.keys .el-button--primary {
+  font-size: 19px;
 }
 </style>

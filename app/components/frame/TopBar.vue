@@ -35,34 +35,34 @@ const route = useRoute()
       >
     </nav>
     <div class="right">
-      <button class="chip" @click="$emit('find')">
+      <el-button class="chip" @click="$emit('find')">
         <el-icon>
           <Search />
         </el-icon>
         <span class="wide">Find</span> <kbd>/</kbd>
-      </button>
-      <button
+      </el-button>
+      <el-button
         class="chip"
         :aria-label="`Lengths in ${system === 'mm' ? 'millimetres' : 'inches'}; change`"
         data-test="lengths"
         @click="toggleSystem"
       >
         {{ system === 'mm' ? 'mm' : 'inch' }} <kbd class="wide">i</kbd>
-      </button>
-      <button class="chip" :aria-label="dark ? 'Light bench' : 'Dark bench'" data-test="theme" @click="dark = !dark">
+      </el-button>
+      <el-button class="chip" :aria-label="dark ? 'Light bench' : 'Dark bench'" data-test="theme" @click="dark = !dark">
         <el-icon>
           <Sunny v-if="dark" />
           <Moon v-else />
         </el-icon>
-      </button>
-      <button class="chip" aria-label="Keys" @click="$emit('help')">
+      </el-button>
+      <el-button class="chip" aria-label="Keys" @click="$emit('help')">
         <el-icon>
           <QuestionFilled />
         </el-icon>
-      </button>
-      <button class="chip who" data-test="who" @click="session.changing = true">
+      </el-button>
+      <el-button class="chip who" data-test="who" @click="session.changing = true">
         {{ session.person?.name }} · {{ session.person?.role }}
-      </button>
+      </el-button>
     </div>
   </header>
 </template>
@@ -111,23 +111,19 @@ nav a.on {
   gap: 8px;
   align-items: center;
 }
-.chip {
+.right .chip {
   min-height: 44px;
   min-width: 44px;
-  border: 1px solid #6f88b4;
-  border-radius: 4px;
-  background: transparent;
   color: var(--on-blue);
+  box-shadow: inset 0 0 0 1px #6f88b4;
   padding: 0 11px;
   font: 500 16px var(--words);
-  cursor: pointer;
-  display: inline-flex;
-  align-items: center;
-  justify-content: center;
-  gap: 7px;
   white-space: nowrap;
 }
-.who {
+.right .chip:hover {
+  background: #2c4b80;
+}
+.right .who {
   background: #2c4b80;
 }
 @media (max-width: 900px) {

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { CONTACT_COLUMNS } from '~~/core/sleeves'
 
-/** The bearing half laid flat: touch a square for full, half, none. */
+/** The bearing half laid flat: touch a square for full, half, none. Made by hand: a square is where the blue is. */
 const props = defineProps<{ squares: string[] }>()
 const emit = defineEmits<{ change: [squares: string[]] }>()
 const NEXT: Record<string, string> = { 0: '1', 1: '0.5', 0.5: '0' }

@@ -31,27 +31,27 @@ function take() {
 
 <template>
   <div class="figures-field">
-    <button
+    <el-button
       v-for="(one, i) in texts"
       :key="i"
-      type="button"
+      size="small"
       class="chip figures"
       :aria-label="`${field.label} ${i + 1}, ${neat(one)}; take away`"
       @click="emit('change', texts.toSpliced(i, 1))"
     >
       <span class="place">{{ i + 1 }}</span>{{ neat(one) }} ✕
-    </button>
+    </el-button>
     <form v-if="!isFull" class="add" @submit.prevent="take">
-      <input
+      <el-input
         :id="id"
         v-model="text"
-        class="field figures"
+        class="figures"
         inputmode="decimal"
         autocomplete="off"
         :placeholder="`next, ${unit}`"
         :data-test="`field-${id}`"
       />
-      <button class="btn" type="submit">Take</button>
+      <el-button native-type="submit">Take</el-button>
     </form>
     <p v-if="why" class="why" role="alert">{{ why }}</p>
   </div>
@@ -64,17 +64,8 @@ function take() {
   gap: 6px;
   align-items: center;
 }
-.chip {
-  min-height: 44px;
-  border: 1px solid var(--line);
-  border-radius: 4px;
-  background: var(--chalk);
-  padding: 0 9px;
-  font-size: 17px;
-  cursor: pointer;
-  display: inline-flex;
-  gap: 7px;
-  align-items: center;
+.figures-field .chip {
+  font: 400 17px var(--figures);
 }
 .place {
   font: 500 13px var(--heads);
@@ -84,10 +75,6 @@ function take() {
   display: flex;
   gap: 6px;
   flex: 1 1 190px;
-}
-.add input {
-  min-width: 90px;
-  font-size: 19px;
 }
 .why {
   flex-basis: 100%;

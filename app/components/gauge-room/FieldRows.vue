@@ -46,47 +46,36 @@ const wrong = (row: Texts) =>
         <template v-for="(row, i) in rows" :key="i">
           <tr>
             <td v-for="[key, column] in columns" :key="key" :class="column.type">
-              <select
+              <el-select
                 v-if="column.type === 'choice'"
-                class="field"
                 :aria-label="`${column.label}, row ${i + 1}`"
-                :value="row[key]"
-                @change="set(i, key, ($event.target as HTMLSelectElement).value)"
+                :model-value="String(row[key] ?? '')"
+                :fit-input-width="false"
+                @change="one => set(i, key, one as string)"
               >
-                <option v-for="one in column.choices" :key="one" :value="one">{{ one }}</option>
-              </select>
-              <button
+                <el-option v-for="one in column.choices" :key="one" :value="one" :label="one" />
+              </el-select>
+              <el-checkbox
                 v-else-if="column.type === 'flag'"
-                type="button"
-                class="btn"
-                :class="{ on: row[key] === true }"
-                :aria-pressed="row[key] === true"
+                :model-value="row[key] === true"
                 :aria-label="`${column.label}, row ${i + 1}`"
-                @click="set(i, key, row[key] !== true)"
-              >
-                {{ row[key] === true ? 'yes' : 'no' }}
-              </button>
-              <input
+                @change="on => set(i, key, on === true)"
+              />
+              <el-input
                 v-else
-                class="field"
                 :class="{ figures: column.type === 'number' }"
                 autocomplete="off"
                 :inputmode="column.type === 'number' && !column.clock ? 'decimal' : 'text'"
                 :aria-label="`${column.label}, row ${i + 1}`"
-                :value="neat(String(row[key] ?? ''))"
+                :model-value="neat(String(row[key] ?? ''))"
                 :placeholder="column.optional ? '' : '–'"
-                @input="set(i, key, ($event.target as HTMLInputElement).value)"
+                @update:model-value="text => set(i, key, text)"
               />
             </td>
             <td class="away">
-              <button
-                type="button"
-                class="btn plain"
-                :aria-label="`Take row ${i + 1} away`"
-                @click="emit('change', rows.toSpliced(i, 1))"
-              >
+              <el-button text :aria-label="`Take row ${i + 1} away`" @click="emit('change', rows.toSpliced(i, 1))">
                 ✕
-              </button>
+              </el-button>
             </td>
           </tr>
           <tr v-if="wrong(row)">
@@ -95,9 +84,7 @@ const wrong = (row: Texts) =>
         </template>
       </tbody>
     </table>
-    <button v-if="rows.length < field.most" type="button" class="btn" :data-test="`field-${id}`" @click="another">
-      Another row
-    </button>
+    <el-button v-if="rows.length < field.most" :data-test="`field-${id}`" @click="another"> Another row </el-button>
   </div>
 </template>
 
@@ -122,12 +109,11 @@ th {
 td {
   padding: 2px;
 }
-td .field {
-  padding: 6px 7px;
-  min-width: 0;
-  font-size: 16px;
+td :deep(.el-input__wrapper),
+td :deep(.el-select__wrapper) {
+  padding: 2px 7px;
 }
-.figures.field {
+td :deep(.el-input__inner) {
   font-size: 17px;
 }
 td.number {
@@ -145,17 +131,15 @@ td.choice {
 .away {
   width: 44px;
 }
-.away .btn {
+.away .el-button {
   padding: 0;
-  min-width: 44px;
 }
 .unit {
   font-family: var(--figures);
   font-size: 12px;
 }
-td.choice .field {
-  padding: 6px 2px;
-  width: auto;
+td.choice :deep(.el-select) {
+  min-width: 110px;
 }
 .why {
   padding: 2px 4px 6px;

@@ -100,7 +100,7 @@ function asNote() {
       <p class="said" role="status" data-test="pinned">{{ said }}</p>
       <div class="acts">
         <NuxtLink class="btn" :to="`/bench/${chosen!.id}`">Go to the job</NuxtLink>
-        <button class="btn now" @click="emit('done')">Done</button>
+        <el-button type="primary" @click="emit('done')">Done</el-button>
       </div>
     </template>
     <template v-else-if="!chosen">
@@ -108,9 +108,9 @@ function asNote() {
       <p v-else-if="jobs && !jobs.length">No job is open. Open one from a machine in the yard.</p>
       <ul>
         <li v-for="one in jobs ?? []" :key="one.id">
-          <button class="btn" @click="choose(one)">
+          <el-button @click="choose(one)">
             <span class="figures">{{ one.tag }}</span> {{ one.name }}, job {{ one.number }}
-          </button>
+          </el-button>
         </li>
       </ul>
     </template>
@@ -122,14 +122,14 @@ function asNote() {
       <p v-if="wanted.length" class="soft">A reading this sheet asks for now:</p>
       <ul>
         <li v-for="one in wanted" :key="one.key">
-          <button class="btn" data-test="pin-reading" @click="asReading(one)">
+          <el-button data-test="pin-reading" @click="asReading(one)">
             {{ one.check.title }}, {{ MOMENT_WORDS[one.moment].toLowerCase()
             }}<template v-if="one.cell.station">, {{ one.cell.station }}</template>
             <template v-if="one.cell.plane">, plane {{ one.cell.plane }}</template>
-          </button>
+          </el-button>
         </li>
       </ul>
-      <button class="btn now" data-test="pin-note" @click="asNote">As a note, with its working</button>
+      <el-button type="primary" data-test="pin-note" @click="asNote">As a note, with its working</el-button>
     </template>
     <p v-if="why" class="why" role="alert">{{ why }}</p>
   </div>
@@ -146,7 +146,7 @@ ul {
   display: grid;
   gap: 6px;
 }
-li .btn {
+li .el-button {
   width: 100%;
   justify-content: flex-start;
   text-align: left;

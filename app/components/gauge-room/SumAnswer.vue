@@ -52,9 +52,7 @@ const show = (figure: Answer['figures'][number]) => showFigureOf(figure, system.
       </li>
     </ul>
     <div class="more">
-      <button type="button" class="btn" :aria-expanded="working" data-test="working" @click="working = !working">
-        Working
-      </button>
+      <el-button :aria-expanded="working" data-test="working" @click="working = !working"> Working </el-button>
       <span class="soft">{{ sum.source }}</span>
     </div>
     <table v-if="working" class="working">

@@ -56,92 +56,78 @@ const hasInput = (field: Field) =>
   field.type === 'text' ||
   (field.type === 'list' && !field.ticked) ||
   (field.type === 'choice' && !chips(field))
-const toggle = (key: string, one: string) => {
-  const now = (props.texts[key] as string[]) ?? []
-  emit('set', key, now.includes(one) ? now.filter(other => other !== one) : [...now, one])
-}
 </script>
 
 <template>
   <div class="fields">
     <div v-for="[key, field] in shown" :key="key" class="one" :class="{ wide: wide(field), wrong: errors[key] }">
       <template v-if="field.type === 'flag'">
-        <button
-          type="button"
-          class="btn flag"
-          :class="{ on: texts[key] === true }"
-          :aria-pressed="texts[key] === true"
+        <el-checkbox
+          :model-value="texts[key] === true"
           :data-test="`field-${key}`"
-          @click="emit('set', key, texts[key] !== true)"
+          @change="on => emit('set', key, on === true)"
         >
-          <span class="tick" aria-hidden="true">{{ texts[key] === true ? '✓' : '' }}</span>{{ field.label }}
-        </button>
+          {{ field.label }}
+        </el-checkbox>
       </template>
       <template v-else>
         <component :is="hasInput(field) ? 'label' : 'p'" class="label" :for="hasInput(field) ? key : undefined"
           >{{ field.label }}<span v-if="field.optional && !field.only" class="soft"> · if known</span>
         </component>
         <div v-if="field.type === 'number'" class="take">
-          <input
+          <el-input
             :id="key"
             class="big figures"
             :inputmode="field.clock ? 'text' : 'decimal'"
             autocomplete="off"
-            :value="neat(String(texts[key] ?? ''))"
+            :model-value="neat(String(texts[key] ?? ''))"
             placeholder="–"
             :aria-invalid="Boolean(errors[key])"
             :data-test="`field-${key}`"
-            @input="emit('set', key, ($event.target as HTMLInputElement).value)"
+            @update:model-value="text => emit('set', key, text)"
           />
           <span class="unit">{{ unitOf(field) }}</span>
         </div>
-        <input
+        <el-input
           v-else-if="field.type === 'text'"
           :id="key"
-          class="field word"
+          class="word"
           autocomplete="off"
-          :value="texts[key]"
+          :model-value="String(texts[key] ?? '')"
           :maxlength="field.most"
           :data-test="`field-${key}`"
-          @input="emit('set', key, ($event.target as HTMLInputElement).value)"
+          @update:model-value="text => emit('set', key, text)"
         />
-        <div v-else-if="field.type === 'choice' && chips(field)" class="choices" role="group" :aria-label="field.label">
-          <button
-            v-for="one in field.choices"
-            :key="one"
-            type="button"
-            class="btn"
-            :class="{ on: texts[key] === one }"
-            :aria-pressed="texts[key] === one"
-            @click="emit('set', key, field.optional && texts[key] === one ? '' : one)"
-          >
-            {{ one }}
-          </button>
-        </div>
-        <select
+        <el-radio-group
+          v-else-if="field.type === 'choice' && chips(field)"
+          :model-value="String(texts[key] ?? '')"
+          :aria-label="field.label"
+          @change="one => emit('set', key, one as string)"
+        >
+          <el-radio-button v-for="one in field.choices" :key="one" :value="one">{{ one }}</el-radio-button>
+          <el-radio-button v-if="field.optional && texts[key]" value="">not known</el-radio-button>
+        </el-radio-group>
+        <el-select
           v-else-if="field.type === 'choice'"
           :id="key"
-          class="field"
-          :value="texts[key]"
+          :model-value="String(texts[key] ?? '')"
+          :aria-label="field.label"
+          :clearable="field.optional"
+          value-on-clear=""
+          placeholder="–"
           :data-test="`field-${key}`"
-          @change="emit('set', key, ($event.target as HTMLSelectElement).value)"
+          @change="one => emit('set', key, one as string)"
         >
-          <option v-if="field.optional" value="">–</option>
-          <option v-for="one in field.choices" :key="one" :value="one">{{ one }}</option>
-        </select>
-        <div v-else-if="field.type === 'many'" class="choices" role="group" :aria-label="field.label">
-          <button
-            v-for="one in field.choices"
-            :key="one"
-            type="button"
-            class="btn"
-            :class="{ on: (texts[key] as string[])?.includes(one) }"
-            :aria-pressed="(texts[key] as string[])?.includes(one)"
-            @click="toggle(key, one)"
-          >
-            {{ one }}
-          </button>
-        </div>
+          <el-option v-for="one in field.choices" :key="one" :value="one" :label="one" />
+        </el-select>
+        <el-checkbox-group
+          v-else-if="field.type === 'many'"
+          :model-value="(texts[key] as string[]) ?? []"
+          :aria-label="field.label"
+          @change="some => emit('set', key, some as string[])"
+        >
+          <el-checkbox-button v-for="one in field.choices" :key="one" :value="one">{{ one }}</el-checkbox-button>
+        </el-checkbox-group>
         <ContactGrid
           v-else-if="field.type === 'list' && field.ticked"
           :squares="texts[key] as string[]"
@@ -169,9 +155,9 @@ const toggle = (key: string, one: string) => {
     </div>
     <p v-if="usual.length" class="assumed wide">
       <span v-if="!opened"> <strong>Taken as usual:</strong> {{ assumed }}.</span>
-      <button type="button" class="btn" :aria-expanded="opened" @click="opened = !opened">
+      <el-button size="small" :aria-expanded="opened" @click="opened = !opened">
         {{ opened ? 'Fewer fields' : 'Change these' }}
-      </button>
+      </el-button>
     </p>
   </div>
 </template>
@@ -211,56 +197,24 @@ const toggle = (key: string, one: string) => {
 }
 .big {
   flex: 1;
-  min-width: 0;
-  width: 100%;
-  border: 0;
+  --el-input-bg-color: transparent;
+}
+.big :deep(.el-input__wrapper),
+.big :deep(.el-input__wrapper.is-focus) {
+  padding: 0;
   background: none;
+  box-shadow: none;
+  outline: none;
+}
+.big :deep(.el-input__inner) {
   font-size: 27px;
   font-weight: 500;
-  padding: 2px 0;
-  outline: none;
   letter-spacing: -0.02em;
-  min-height: 44px;
 }
 .unit {
   font: 600 18px var(--heads);
   color: var(--soft);
   white-space: nowrap;
-}
-.word {
-  font: 500 21px var(--figures);
-}
-.choices {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 5px;
-}
-.choices .btn {
-  padding: 0 11px;
-  font-size: 17px;
-  flex: 1 1 auto;
-  min-width: 48px;
-}
-.choices .on {
-  background: var(--blue-wash);
-  box-shadow: inset 0 0 0 2.5px var(--blue-ink);
-}
-.flag {
-  justify-content: flex-start;
-  text-align: left;
-  width: 100%;
-  font: 500 16px var(--words);
-}
-.tick {
-  width: 22px;
-  height: 22px;
-  flex: none;
-  border: 2px solid currentcolor;
-  border-radius: 3px;
-  display: grid;
-  place-items: center;
-  font-weight: 700;
-  line-height: 1;
 }
 .assumed {
   font-size: 15px;
@@ -271,10 +225,8 @@ const toggle = (key: string, one: string) => {
   border-top: 1px dashed var(--line);
   padding-top: 8px;
 }
-.assumed .btn {
+.assumed .el-button {
   flex: none;
-  font-size: 17px;
-  min-height: 44px;
 }
 @media (max-width: 420px) {
   .fields {

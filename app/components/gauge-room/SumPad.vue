@@ -57,18 +57,16 @@ function saveCsv() {
       <p v-if="isExample" class="example">Example figures. Type over them.</p>
       <SumFields :sum="sum" :texts="texts" :errors="errors" @set="set" />
       <div class="under">
-        <button v-if="isExample && mine" type="button" class="btn" data-test="back" @click="back">
-          Back to my figures
-        </button>
-        <button v-if="isExample" type="button" class="btn" data-test="clear" @click="clear">Clear all</button>
-        <button v-else type="button" class="btn" data-test="example" @click="example">Show the example</button>
+        <el-button v-if="isExample && mine" data-test="back" @click="back"> Back to my figures </el-button>
+        <el-button v-if="isExample" data-test="clear" @click="clear">Clear all</el-button>
+        <el-button v-else data-test="example" @click="example">Show the example</el-button>
       </div>
     </section>
     <section class="card get" aria-label="What you get">
       <div v-if="isLong && slow" class="long">
         <label for="how-far">Working it out: {{ Math.round((worker.progress.value ?? 0) * 100) }} %</label>
         <progress id="how-far" max="1" :value="worker.progress.value ?? 0" />
-        <button type="button" class="btn" data-test="stop" @click="worker.stop">Stop</button>
+        <el-button data-test="stop" @click="worker.stop">Stop</el-button>
       </div>
       <template v-if="answer">
         <SumAnswer :sum="sum" :answer="answer" :input="given" />
@@ -77,16 +75,12 @@ function saveCsv() {
             <VerdictMark v-if="main.held" :verdict="main.held.verdict" />
             <b class="figures">{{ showFigureOf(main, system).figure }} {{ showFigureOf(main, system).unit }}</b>
           </p>
-          <button type="button" class="btn now" data-test="pin" :disabled="isExample" @click="pinning = true">
+          <el-button type="primary" data-test="pin" :disabled="isExample" @click="pinning = true">
             Pin to a job
-          </button>
-          <button type="button" class="btn" data-test="copy-text" @click="take('The sum is', asText)">
-            Copy as text
-          </button>
-          <button type="button" class="btn" data-test="csv" @click="saveCsv">Save as CSV</button>
-          <button type="button" class="btn" data-test="copy-address" @click="take('The address is', address())">
-            Copy address
-          </button>
+          </el-button>
+          <el-button data-test="copy-text" @click="take('The sum is', asText)"> Copy as text </el-button>
+          <el-button data-test="csv" @click="saveCsv">Save as CSV</el-button>
+          <el-button data-test="copy-address" @click="take('The address is', address())"> Copy address </el-button>
           <span role="status" class="soft">{{
             said || (isExample ? 'An example is not pinned: type your own figures.' : '')
           }}</span>
@@ -94,9 +88,7 @@ function saveCsv() {
       </template>
       <div v-else-if="!isLong || !slow" class="none">
         <p class="why" role="status" data-test="why-not">{{ why || 'Working it out…' }}</p>
-        <button v-if="worker.stopped.value" type="button" class="btn now" data-test="again" @click="work">
-          Work it out
-        </button>
+        <el-button v-if="worker.stopped.value" type="primary" data-test="again" @click="work"> Work it out </el-button>
       </div>
     </section>
     <el-dialog v-model="pinning" title="Pin to a job" width="520" append-to-body destroy-on-close>
@@ -151,7 +143,7 @@ header p {
   background: var(--chalk);
   margin-bottom: -8px;
 }
-.acts .btn {
+.acts .el-button {
   font-size: 18px;
   padding: 0 14px;
 }

@@ -1,12 +1,18 @@
 <script setup lang="ts">
 import { OPENERS } from '~~/core/job/roles'
+import { showLimits } from '~~/core/job/show'
 import { planFor } from '~~/core/sheet'
 import type { MachineAnswer, OpenedJob, YardMachine } from '~~/shared/answers'
 
 const props = defineProps<{ tag: string; machine?: YardMachine }>()
 defineEmits<{ close: [] }>()
 const session = useSessionStore()
-const { text } = useDisplay()
+const { text, system } = useDisplay()
+/** The check whose past is shown. */
+const trend = ref<string | null>(null)
+const turn = (id: string) => {
+  trend.value = trend.value === id ? null : id
+}
 const found = shallowRef<MachineAnswer | null>(null)
 const why = ref<string | null>(null)
 const page = ref<'state' | 'build' | 'past'>('state')
@@ -32,6 +38,9 @@ const standing = computed(() => {
     })
     .sort((a, b) => (b.verdict === 'Out' ? 2 : (b.share ?? 0)) - (a.verdict === 'Out' ? 2 : (a.share ?? 0)))
 })
+/** A check over the overhauls, oldest first. */
+const over = (id: string) =>
+  (found.value?.readings ?? []).filter(one => one.checkId === id).toSorted((a, b) => a.takenAt.localeCompare(b.takenAt))
 /** What sits in every place and since when. */
 const build = computed(() =>
   [...(plan.value?.parts.values() ?? [])].map(place => ({
@@ -41,7 +50,12 @@ const build = computed(() =>
   })),
 )
 
+const REPORTED = ['planned', 'seal weeps', 'noise', 'vibration', 'bearing hot', 'low head']
 async function open() {
+  if (!complaint.value.trim()) {
+    why.value = 'Write what was reported, or that it is planned: at the end it is asked whether that is cured.'
+    return
+  }
   try {
     const { id } = await $fetch<OpenedJob>('/api/jobs', {
       method: 'POST',
@@ -59,7 +73,7 @@ async function open() {
   <aside class="plate" :aria-label="`Machine ${tag}`">
     <div class="title">
       <h2 class="figures">{{ tag }}</h2>
-      <button class="btn plain" aria-label="Close" @click="$emit('close')">✕</button>
+      <el-button text aria-label="Close" @click="$emit('close')">✕</el-button>
     </div>
     <p v-if="machine">
       {{ machine.name }}<template v-if="machine.line">, {{ machine.line }}</template
@@ -78,44 +92,48 @@ async function open() {
     </p>
     <p v-if="why" class="why" role="alert">{{ why }}</p>
     <NuxtLink v-if="machine?.openJob" class="btn now" :to="`/bench/${machine.openJob.id}`"
-      >Go on with job {{ machine.openJob.number }}</NuxtLink
+      >Continue job {{ machine.openJob.number }}</NuxtLink
     >
     <template v-else-if="session.person && OPENERS.includes(session.person.role)">
-      <button v-if="!opening" class="btn now" @click="opening = true">Open a job</button>
+      <el-button v-if="!opening" type="primary" @click="opening = true">Open a job</el-button>
       <form v-else class="open" @submit.prevent="open">
         <label class="label" for="complaint">What was reported?</label>
-        <textarea
+        <el-input
           id="complaint"
           v-model="complaint"
-          class="field"
-          rows="2"
+          type="textarea"
+          :rows="2"
           maxlength="400"
           placeholder="Seal weeps, noise, planned…"
         />
-        <button class="btn now" type="submit">Open the job</button>
+        <div class="words">
+          <el-button
+            v-for="one in REPORTED"
+            :key="one"
+            size="small"
+            @click="complaint = [complaint, one].filter(Boolean).join(', ')"
+          >
+            {{ one }}
+          </el-button>
+        </div>
+        <el-button type="primary" native-type="submit">Open the job</el-button>
       </form>
     </template>
-    <div class="tabs" role="group" aria-label="About this machine">
-      <button
-        v-for="[id, name] in [
-          ['state', 'State'],
-          ['build', 'Build'],
-          ['past', 'Past jobs'],
-        ] as const"
-        :key="id"
-        class="btn"
-        :class="{ on: page === id }"
-        :aria-pressed="page === id"
-        @click="page = id"
-      >
-        {{ name }}
-      </button>
-    </div>
+    <el-tabs v-model="page" stretch>
+      <el-tab-pane name="state" label="State" />
+      <el-tab-pane name="build" label="Build" />
+      <el-tab-pane name="past" label="Past jobs" />
+    </el-tabs>
     <ul v-if="page === 'state'" class="rows">
-      <li v-for="one in standing" :key="one.checkId">
-        <span>{{ one.check.title }}</span>
-        <span class="figures">{{ text(one.value, one.check) }}</span>
-        <VerdictMark :verdict="one.verdict" :word="false" />
+      <li v-for="one in standing" :key="one.checkId" class="check">
+        <el-button class="opens" :aria-expanded="trend === one.checkId" @click="turn(one.checkId)">
+          <span class="what"
+            >{{ one.check.title }}<small class="soft">{{ showLimits(one.check, system) }}</small>
+          </span>
+          <span class="figures">{{ text(one.value, one.check) }}</span>
+          <VerdictMark :verdict="one.verdict" />
+        </el-button>
+        <LazyTrendChart v-if="trend === one.checkId" :check="one.check" :readings="over(one.checkId)" />
       </li>
       <li v-if="found && !standing.length">Nothing has been measured on it yet.</li>
     </ul>
@@ -165,14 +183,21 @@ h2 {
   display: grid;
   gap: 8px;
 }
-.tabs {
-  display: grid;
-  grid-template-columns: repeat(3, 1fr);
+.words {
+  display: flex;
+  flex-wrap: wrap;
   gap: 6px;
 }
-.tabs .btn {
-  padding: 0 6px;
-  font-size: 17px;
+.rows .check {
+  display: block;
+  padding: 0;
+}
+.what small {
+  display: block;
+  font-size: 15px;
+}
+.check .what {
+  flex: 1;
 }
 .rows li {
   display: flex;
@@ -195,10 +220,8 @@ h2 {
 }
 @media (max-width: 1000px) {
   .plate {
-    grid-column: 1;
-    grid-row: 2;
-    border-left: 0;
-    border-bottom: 1px solid var(--line);
+    padding: 0;
+    border: 0;
   }
 }
 </style>

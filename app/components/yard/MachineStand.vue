@@ -10,7 +10,7 @@ defineEmits<{ choose: [] }>()
 </script>
 
 <template>
-  <button class="stand card" :class="{ chosen }" :aria-pressed="chosen" @click="$emit('choose')">
+  <el-button class="stand" :class="{ chosen }" :aria-pressed="chosen" @click="$emit('choose')">
     <span class="tag figures">{{ machine.tag }}</span>
     <span v-if="machine.openJob" class="job">Job open</span>
     <span class="name">{{ machine.name }}</span>
@@ -19,20 +19,30 @@ defineEmits<{ choose: [] }>()
       <VerdictMark v-if="machine.worst" :verdict="machine.worst.verdict" />
       <span class="soft">{{ due }}</span>
     </span>
-  </button>
+  </el-button>
 </template>
 
 <style scoped>
-.stand {
+button.stand.el-button {
   position: relative;
   width: 100%;
-  display: grid;
-  gap: 4px;
+  height: 100%;
   padding: 9px 11px;
+  background: var(--chalk);
+  color: var(--ink);
+  box-shadow: inset 0 0 0 1px var(--line);
+  font: 400 16px/1.3 var(--words);
+  letter-spacing: 0;
   text-align: left;
-  cursor: pointer;
 }
-.stand.chosen {
+.stand > :deep(span) {
+  display: grid;
+  flex: 1;
+  min-width: 0;
+  gap: 4px;
+  justify-content: stretch;
+}
+button.stand.chosen {
   outline: 3px solid var(--brass);
   outline-offset: -2px;
 }

@@ -26,7 +26,7 @@ onBeforeUnmount(() => {
 
 <template>
   <p v-if="why" class="say why" role="alert">
-    {{ why }} <button class="btn" @click="open">Try again</button>{{ ' '
+    {{ why }} <el-button @click="open">Try again</el-button>{{ ' '
     }}<NuxtLink class="btn" to="/bench">To the bench list</NuxtLink>
   </p>
   <p v-else-if="!job" class="say soft">Laying out the job…</p>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { STATION_WORDS } from '~~/core/job/words'
 import type { OpenJob } from '~~/shared/answers'
 
 const jobs = shallowRef<OpenJob[] | null>(null)
@@ -16,7 +17,7 @@ onMounted(async () => {
   <div class="list">
     <h1>On the bench</h1>
     <p v-if="why" class="why" role="alert">{{ why }}</p>
-    <p v-else-if="jobs === null" class="soft">Looking at the bench…</p>
+    <el-skeleton v-else-if="jobs === null" :rows="5" animated aria-label="Loading jobs…" />
     <p v-else-if="!jobs.length">No job is open. Open one from a machine in the <NuxtLink to="/">yard</NuxtLink>.</p>
     <ul v-else>
       <li v-for="job in jobs" :key="job.id">
@@ -26,12 +27,18 @@ onMounted(async () => {
             <strong>{{ job.name }}</strong>
             <span>{{ job.complaint || 'Nothing reported' }}</span>
           </span>
-          <span class="soft"
-            >job <span class="figures">{{ job.number }}</span>, opened {{ siteDay(job.openedAt) }}</span
-          >
-          <span class="soft">
-            <span class="figures">{{ job.entries }}</span> entries</span
-          >
+          <span class="stands">
+            <strong>{{ STATION_WORDS[job.stands.station] }}</strong>
+            <span>{{ job.stands.step ?? 'Every step is done' }}</span>
+            <span v-if="job.stands.waits" class="waits">Waits for: {{ job.stands.waits }}</span>
+          </span>
+          <span class="last soft">
+            <span
+              ><b class="figures">{{ job.stands.owed }}</b> owed</span
+            >
+            <span>{{ job.stands.lastBy }}, {{ siteTime(job.stands.lastAt) }}</span>
+            <span>job {{ job.number }}, opened {{ siteDay(job.openedAt) }}</span>
+          </span>
         </NuxtLink>
       </li>
     </ul>
@@ -41,7 +48,7 @@ onMounted(async () => {
 <style scoped>
 .list {
   padding: 18px 16px;
-  max-width: 1100px;
+  max-width: 1280px;
   width: 100%;
 }
 h1 {
@@ -54,7 +61,7 @@ ul {
 }
 .job {
   display: grid;
-  grid-template-columns: 110px 1fr auto 110px;
+  grid-template-columns: 104px minmax(180px, 4fr) minmax(220px, 5fr) minmax(170px, 3fr);
   gap: 16px;
   align-items: center;
   padding: 14px 16px;
@@ -67,15 +74,31 @@ ul {
 .tag {
   font-size: 21px;
 }
-.what {
+.what,
+.stands,
+.last {
   display: grid;
+}
+.stands strong {
+  font: 600 18px var(--heads);
+  color: var(--brass-ink);
+}
+.waits {
+  color: var(--thin);
+}
+.last {
+  font-size: 15px;
 }
 .what strong {
   font: 600 20px var(--heads);
 }
-@media (max-width: 800px) {
+@media (max-width: 900px) {
   .job {
     grid-template-columns: 100px 1fr;
+  }
+  .stands,
+  .last {
+    grid-column: 2;
   }
 }
 </style>

@@ -3,7 +3,7 @@ import { wantedInPass } from '../../joints/index.ts'
 import type { ActKind } from '../act.ts'
 import { boltCount } from '../joints.ts'
 import { HANDS } from '../roles.ts'
-import { id, optional, words, type Shaped } from '../shape.ts'
+import { choice, id, optional, words, type Shaped } from '../shape.ts'
 import { stamped, type JointState } from '../state.ts'
 import { jointName } from '../words.ts'
 import { outOfReach, unknown } from './sense.ts'
@@ -15,6 +15,8 @@ const shape = {
   torqueNm: { is: 'number', over: 0, most: 20000 },
   /** What was typed; a bare number is in N·m. */
   text: words(40),
+  /** Read off the wrench; or the wrench was set to this and clicked, which is not the same. */
+  how: optional(choice(['read', 'clicked'])),
   instrument: optional(words(60)),
 } as const
 
@@ -40,16 +42,17 @@ export const boltPulled: ActKind<Shaped<typeof shape>> = {
     return step ? outOfReach(plan, state, step.id) : []
   },
   apply: (state, entry, plan) => {
-    const { joint, pass, bolt, torqueNm } = entry.payload
+    const { joint, pass, bolt, torqueNm, how = 'read' } = entry.payload
     const before: JointState = state.joints.get(joint) ?? { passes: [], slackened: false, strays: [] }
     const passes = before.passes.slice()
     for (let i = 0; i < pass; i++) passes[i] ??= []
-    const pull = stamped(entry, state, { bolt, torqueNm })
+    const pull = stamped(entry, state, { bolt, torqueNm, how })
     passes[pass - 1] = [...passes[pass - 1]!, pull]
     const { leastNm, mostNm } = wantedInPass(plan.joints.get(joint)!, pass)
     const side = torqueNm > mostNm + 1e-9 ? ('over' as const) : torqueNm < leastNm - 1e-9 ? ('under' as const) : null
     const strays = side ? [...before.strays, { ...pull, pass, side }] : before.strays
     state.joints.set(joint, { passes, slackened: false, strays })
   },
-  words: (plan, { joint, pass, bolt, text }) => `${jointName(plan, joint)}, pass ${pass}, bolt ${bolt}: ${text}`,
+  words: (plan, { joint, pass, bolt, text, how }) =>
+    `${jointName(plan, joint)}, pass ${pass}, bolt ${bolt}: ${how === 'clicked' ? `wrench set to ${text}, clicked` : text}`,
 }

@@ -12,6 +12,7 @@ const shape = {
     moment: optional(choice(MOMENTS)),
     mate: optional(id),
     part: optional(id),
+    way: optional(choice(['out', 'in'])),
     joint: optional(id),
     debt: optional(id),
     step: optional(id),

@@ -12,6 +12,7 @@ import { jobOpened } from './job-opened.ts'
 import { jobSigned } from './job-signed.ts'
 import { jointSlackened } from './joint-slackened.ts'
 import { markMade } from './mark-made.ts'
+import { mateAnswered } from './mate-answered.ts'
 import { noteWritten } from './note-written.ts'
 import { partBagged } from './part-bagged.ts'
 import { partDecided } from './part-decided.ts'
@@ -21,6 +22,7 @@ import { partRefitted } from './part-refitted.ts'
 import { partRenewed } from './part-renewed.ts'
 import { partReturned } from './part-returned.ts'
 import { partTagged } from './part-tagged.ts'
+import { piecesCounted } from './pieces-counted.ts'
 import { readingTaken } from './reading-taken.ts'
 import { stepDone } from './step-done.ts'
 import { stepSkipped } from './step-skipped.ts'
@@ -41,6 +43,8 @@ export const ACTS = {
   'part.renewed': partRenewed,
   'part.returned': partReturned,
   'part.refitted': partRefitted,
+  'pieces.counted': piecesCounted,
+  'mate.answered': mateAnswered,
   'reading.taken': readingTaken,
   'bolt.pulled': boltPulled,
   'joint.slackened': jointSlackened,

@@ -1,27 +1,37 @@
-import { clockText } from '../../marks/index.ts'
 import type { ActKind } from '../act.ts'
+import { hasParted, markText, typedMm } from '../mates.ts'
 import { HANDS } from '../roles.ts'
-import { degrees, id, words, type Shaped } from '../shape.ts'
-import { partState, stamped } from '../state.ts'
+import { degrees, id, optional, words, type Shaped } from '../shape.ts'
+import { stamped } from '../state.ts'
 import { mateName } from '../words.ts'
 import { unknown } from './sense.ts'
 
-const shape = { mate: id, deg: degrees, seenFrom: words(60), carrier: words(80) } as const
+const shape = {
+  mate: id,
+  /** Where an angle's mark lies, clockwise from top, seen from the end that is said. */
+  deg: optional(degrees),
+  /** How far a distance's mark lies from its datum, with what was typed. */
+  mm: optional({ is: 'number' } as const),
+  text: optional(words(40)),
+  seenFrom: words(60),
+  carrier: words(80),
+} as const
 
 export const markMade: ActKind<Shaped<typeof shape>> = {
   shape,
   by: HANDS,
   corrected: 'replace',
-  sense: (plan, state, { payload: { mate } }) => {
-    const known = plan.mates.get(mate)
-    if (!known) return unknown('mate', mate)
-    if (partState(state, known.a).where !== 'on' || partState(state, known.b).where !== 'on')
-      return `${known.title}: the parts have parted; a mark made now would say nothing. Say it was lost, with the reason.`
-    return state.marks.has(mate) ? `${known.title} is marked already. Correct that mark, with the reason.` : null
+  sense: (plan, state, { payload }) => {
+    const mate = plan.mates.get(payload.mate)
+    if (!mate?.mark) return unknown('mark', payload.mate)
+    if (hasParted(plan, state, mate))
+      return `${mate.title}: the parts have parted; a mark made now would say nothing. Say it was lost, with the reason.`
+    if (state.marks.has(mate.id)) return `${mate.title} is marked already. Correct that mark, with the reason.`
+    if (mate.rule.kind === 'distance') return typedMm(mate, payload)
+    return payload.deg === undefined ? `${mate.title}: set on the dial where the mark lies.` : null
   },
   apply: (state, entry) => {
     state.marks.set(entry.payload.mate, stamped(entry, state, entry.payload))
   },
-  words: (plan, { mate, deg, seenFrom, carrier }) =>
-    `Mark: ${mateName(plan, mate)}, ${carrier} at ${clockText(deg)} seen from the ${seenFrom}`,
+  words: (plan, payload) => `Mark: ${mateName(plan, payload.mate)}, ${markText(plan, payload)}`,
 }

@@ -1,7 +1,7 @@
 import type { ActKind } from '../act.ts'
 import { HANDS } from '../roles.ts'
 import { id, optional, refs, words, type Shaped } from '../shape.ts'
-import { partState, setPart, stamped } from '../state.ts'
+import { countKey, partState, setPart, stamped } from '../state.ts'
 import { partNames } from '../words.ts'
 import { knownParts, openStep, stepHindrances } from './sense.ts'
 
@@ -21,9 +21,11 @@ export const partLifted: ActKind<Shaped<typeof shape>> = {
     return off ? `${plan.parts.get(off)!.name} is off already.` : null
   },
   live: (plan, state, { payload }) => stepHindrances(plan, state, payload.step),
-  apply: (state, entry) => {
+  apply: (state, entry, plan) => {
     for (const ref of entry.payload.parts) {
       state.liftedCount += 1
+      for (const mate of plan.matesOf.get(ref) ?? []) state.mates.delete(mate.id)
+      for (const way of ['out', 'in'] as const) state.counts.delete(countKey(ref, way))
       // Taken off again, a part is decided again, and what was new has been fitted once.
       setPart(state, ref, {
         where: 'off',

@@ -1,9 +1,8 @@
 import type { Plan } from '../../sheet/index.ts'
 import type { ActKind } from '../act.ts'
 import { keyOf } from '../owed/id.ts'
-import { matesAsked } from '../mates.ts'
 import { HANDS } from '../roles.ts'
-import { degrees, flag, id, list, optional, record, type Shaped } from '../shape.ts'
+import { id, optional, type Shaped } from '../shape.ts'
 import { partState, setPart, stampOf, type JobState } from '../state.ts'
 import { partName } from '../words.ts'
 import { openStep, stepHindrances, unknown } from './sense.ts'
@@ -11,9 +10,8 @@ import { openStep, stepHindrances, unknown } from './sense.ts'
 const shape = {
   part: id,
   step: id,
-  /** The place it went to, where that is not its own. */
+  /** The place it went to; its own where it is left out. */
   place: optional(id),
-  answers: list(record({ mate: id, met: flag, deg: optional(degrees) }), 20),
 } as const
 
 type Refit = Shaped<typeof shape>
@@ -32,27 +30,22 @@ export const partRefitted: ActKind<Refit> = {
     const now = partState(state, payload.part)
     if (now.where !== 'off')
       return `${here.name} is ${now.where === 'on' ? 'still on the machine' : 'fitted already'}; it cannot be fitted again.`
-    return (
-      placeRefusal(plan, state, payload) ?? readyRefusal(plan, state, payload) ?? answerRefusal(plan, state, payload)
-    )
+    return placeRefusal(plan, state, payload) ?? readyRefusal(plan, state, payload)
   },
   live: (plan, state, { payload }) => stepHindrances(plan, state, payload.step),
   apply: (state, entry) => {
-    const { part, place, answers } = entry.payload
+    const { part, place } = entry.payload
     setPart(state, part, {
       where: 'fitted',
       fitted: {
         ...stampOf(entry, state),
         as: partState(state, part).renewed ? 'new' : 'same',
         place: place ?? part,
-        answers,
       },
     })
   },
-  words: (plan, { part, place, answers }) => {
-    const unmet = answers.filter(one => !one.met).map(one => plan.mates.get(one.mate)?.title.toLowerCase() ?? one.mate)
-    return `Fitted: ${partName(plan, part)}${place && place !== part ? ` in the place of ${partName(plan, place)}` : ''}${unmet.length ? `; not met: ${unmet.join(', ')}` : ''}`
-  },
+  words: (plan, { part, place }) =>
+    `Fitted: ${partName(plan, part)}${place && place !== part ? ` in the place of ${partName(plan, place)}` : ''}`,
 }
 
 /** A place is one of the same part's, and takes one part. */
@@ -89,16 +82,4 @@ function readyRefusal(plan: Plan, state: JobState, { part }: Refit): string | nu
   return (decision.choice === 'send out' || decision.choice === 'rework') && !returned
     ? `${name} is ${decision.choice === 'rework' ? 'being reworked' : 'sent out'}. Say first that it is back.`
     : null
-}
-
-/** Every question that can be answered now is answered, once, and none that is not asked. */
-function answerRefusal(plan: Plan, state: JobState, { part, answers }: Refit): string | null {
-  const asked = matesAsked(plan, state, part)
-  const unasked = answers.find(one => !asked.some(mate => mate.id === one.mate))
-  if (unasked && !plan.mates.has(unasked.mate)) return unknown('mate', unasked.mate)
-  if (unasked) return `“${plan.mates.get(unasked.mate)!.title}” is not asked when ${partName(plan, part)} goes on here.`
-  if (new Set(answers.map(one => one.mate)).size !== answers.length)
-    return 'A question is answered twice. Answer each one once.'
-  const open = asked.find(mate => !answers.some(one => one.mate === mate.id))
-  return open ? `${partName(plan, part)}: say first how it stands (${open.title.toLowerCase()}).` : null
 }

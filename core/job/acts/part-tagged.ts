@@ -1,18 +1,20 @@
 import type { ActKind } from '../act.ts'
+import { tagRefusal } from '../keeping.ts'
 import { HANDS } from '../roles.ts'
-import { refs, words, type Shaped } from '../shape.ts'
+import { id, words, type Shaped } from '../shape.ts'
 import { setPart } from '../state.ts'
-import { partNames } from '../words.ts'
+import { partName } from '../words.ts'
 import { offParts } from './sense.ts'
 
-const shape = { parts: refs, tag: words(24) } as const
+const shape = { part: id, tag: words(24) } as const
 
+/** A tag hangs on one part of one place, and says where that came from. */
 export const partTagged: ActKind<Shaped<typeof shape>> = {
   shape,
   by: HANDS,
   corrected: 'replace',
-  sense: (plan, state, { payload }) => offParts(plan, state, payload.parts),
-  apply: (state, { payload }) =>
-    payload.parts.forEach(ref => setPart(state, ref, { kept: { as: 'tag', label: payload.tag } })),
-  words: (plan, payload) => `Tag ${payload.tag}: ${partNames(plan, payload.parts)}`,
+  sense: (plan, state, { payload: { part, tag } }) =>
+    offParts(plan, state, [part]) ?? tagRefusal(plan, state, part, tag),
+  apply: (state, { payload: { part, tag } }) => setPart(state, part, { kept: { as: 'tag', label: tag } }),
+  words: (plan, { part, tag }) => `Tag ${tag}: ${partName(plan, part)}`,
 }

@@ -20,6 +20,8 @@ const shape = {
   /** The unit a bare number was typed in; the check's own where it is left out. */
   unit: optional(words(12)),
   instrument: optional(words(60)),
+  /** Leading digits that were not typed: they are what every figure inside the limits begins with. */
+  assumed: optional(words(20)),
   style: optional(choice(['signed readings', 'travels'])),
 } as const
 
@@ -49,7 +51,8 @@ export const readingTaken: ActKind<ReadingTaken> = {
   words: (plan, payload) => {
     const place = placeName(payload)
     const figures = payload.texts.map(row => row.join(' and ')).join('; ')
-    return `${checkName(plan, payload.check)}, ${MOMENT_WORDS[payload.moment]}${place ? `, ${place}` : ''}: ${figures}`
+    const assumed = payload.assumed ? ` (${payload.assumed} not typed)` : ''
+    return `${checkName(plan, payload.check)}, ${MOMENT_WORDS[payload.moment]}${place ? `, ${place}` : ''}: ${figures}${assumed}`
   },
 }
 

@@ -1,4 +1,5 @@
 import type { ActKind } from '../act.ts'
+import { unsaid } from '../confirm.ts'
 import { HANDS } from '../roles.ts'
 import { id, optional, words, type Shaped } from '../shape.ts'
 import { partState, stamped } from '../state.ts'
@@ -26,7 +27,13 @@ export const stepDone: ActKind<Shaped<typeof shape>> = {
     ]
     return unmoved.length ? `“${step.title}” cannot be done yet. ${unmoved.slice(0, 4).join('. ')}.` : null
   },
-  live: (plan, state, { payload }) => stepHindrances(plan, state, payload.step),
+  live: (plan, state, { payload: { step: id, note } }) => {
+    const step = plan.steps.get(id)!
+    return [
+      ...stepHindrances(plan, state, id),
+      ...unsaid(plan, state, step, note).map(one => `“${step.title}” cannot be done yet. ${one}`),
+    ]
+  },
   apply: (state, entry, plan) => {
     const { step, note } = entry.payload
     state.steps.set(step, stamped(entry, state, { note }))
@@ -34,5 +41,5 @@ export const stepDone: ActKind<Shaped<typeof shape>> = {
     if (joint?.act === 'slacken')
       state.joints.set(joint.id, { passes: [], slackened: true, strays: state.joints.get(joint.id)?.strays ?? [] })
   },
-  words: (plan, payload) => `Done: ${stepName(plan, payload.step)}`,
+  words: (plan, { step, note }) => `Done: ${stepName(plan, step)}${note ? `. Found: ${note}` : ''}`,
 }

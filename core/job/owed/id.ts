@@ -12,6 +12,8 @@ export type OwedId =
   | { kind: 'return'; part: Ref }
   | { kind: 'wrong place'; part: Ref }
   | { kind: 'wrong way'; mate: string }
+  | { kind: 'mate'; mate: string }
+  | { kind: 'pieces'; part: Ref; way: 'out' | 'in' }
   | { kind: 'joint'; joint: string }
   | { kind: 'debt'; debt: string }
   | { kind: 'hold'; step: string }
@@ -41,6 +43,12 @@ const IDS: {
   'return': { by: ['part'], words: (plan, { part }) => `Not back: ${partName(plan, part)}` },
   'wrong place': { by: ['part'], words: (plan, { part }) => `In another place: ${partName(plan, part)}` },
   'wrong way': { by: ['mate'], words: (plan, { mate }) => `Not met: ${mateName(plan, mate)}` },
+  'mate': { by: ['mate'], words: (plan, { mate }) => `How it stands: ${mateName(plan, mate)}` },
+  'pieces': {
+    by: ['part', 'way'],
+    words: (plan, { part, way }) =>
+      `Pieces ${way === 'out' ? 'that came off' : 'that went back'}: ${partName(plan, part)}`,
+  },
   'joint': { by: ['joint'], words: (plan, { joint }) => `Joint not pulled: ${jointName(plan, joint)}` },
   'debt': {
     by: ['debt'],

@@ -8,6 +8,7 @@ import { joints } from './joints.ts'
 import { marks } from './marks.ts'
 import { outs } from './outs.ts'
 import type { Obligation, Source } from './owing.ts'
+import { pieces } from './pieces.ts'
 import { partsOff } from './parts-off.ts'
 import { passed } from './passed.ts'
 import { readings } from './readings.ts'
@@ -24,6 +25,7 @@ const SOURCES: Source[] = [
   partsOff,
   wrongPlaces,
   wrongWays,
+  pieces,
   outs,
   joints,
   debts,

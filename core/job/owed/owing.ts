@@ -7,6 +7,7 @@ import type { OwedId, OwedKind } from './id.ts'
 export type Settle =
   | { to: 'reading'; check: string; moment: Moment }
   | { to: 'mark'; mate: string }
+  | { to: 'mate'; mate: string }
   | { to: 'part'; part: Ref }
   | { to: 'step'; step: string }
   | { to: 'ledger' }

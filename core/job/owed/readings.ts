@@ -7,16 +7,20 @@ export const readings: Source = ({ plan, state, results }) =>
     taken.flatMap(({ check, moment }): Owing[] => {
       const result = results.get(readingKey(check.id, moment))!
       const id = { kind: 'reading', check: check.id, moment } as const
-      if (!result.owed || !result.missing.length || check.kind === 'clearance' || state.evidenceLost.has(keyOf(id)))
-        return []
+      const isWhole = !result.missing.length && !result.scatter
+      if (!result.owed || isWhole || check.kind === 'clearance' || state.evidenceLost.has(keyOf(id))) return []
       const destroyer = plan.destroyedBy.get(readingKey(check.id, moment))
       const left = result.missing.length
       return [
         {
           id,
           station: plan.steps.get(stepId)!.station,
-          what: left > 1 ? `${check.title}, ${left} readings` : check.title,
-          why: destroyer ? `Gone once done: ${destroyer.title}` : `With the ${check.instrument}`,
+          what: left > 1 ? `${check.title}, ${left} readings` : left ? check.title : `${check.title}: tries disagree`,
+          why: !left
+            ? 'Measure again and correct it, or a lead lets it pass'
+            : destroyer
+              ? `Gone once done: ${destroyer.title}`
+              : `With the ${check.instrument}`,
           step: stepId,
           settle: { to: 'reading', check: check.id, moment },
           perishable: destroyer !== undefined,

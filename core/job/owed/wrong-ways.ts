@@ -1,18 +1,29 @@
-import { mateAnswer, mateMet } from '../mates.ts'
+import { canBeSeen, mateMet } from '../mates.ts'
+import { partState } from '../state.ts'
 import { beforeCover, type Owing, type Source } from './owing.ts'
 
+/** Parts that are back and do not stand to each other as they must, or of which nobody has said yet how they stand. */
 export const wrongWays: Source = ({ plan, state }) =>
   plan.sheet.mates.flatMap((mate): Owing[] => {
-    const answer = mateAnswer(plan, state, mate)
-    if (!answer || mateMet(mate, state.marks.get(mate.id), answer)) return []
+    if (mate.rule.kind === 'free' || !canBeSeen(state, mate)) return []
+    const answer = state.mates.get(mate.id)
+    const isOpen = !answer || answer.notYet
+    if (!isOpen && mateMet(mate, state.marks.get(mate.id), answer)) return []
+    const part = partState(state, mate.a).where === 'fitted' ? mate.a : mate.b
+    const settled = [mate.asked, plan.fittedBy.get(mate.a)?.id, plan.fittedBy.get(mate.b)?.id].filter(
+      id => id !== undefined,
+    )
+    // While its own step is in hand it is asked there; afterwards it holds up the cover.
+    const own = isOpen && !answer ? settled.find(id => !state.steps.has(id)) : undefined
+    const title = plan.parts.get(part)!.name
     return [
       {
-        id: { kind: 'wrong way', mate: mate.id },
+        id: { kind: isOpen ? 'mate' : 'wrong way', mate: mate.id },
         station: 'build',
-        what: `${plan.parts.get(answer.part)!.name}: ${mate.title.toLowerCase()} not met`,
+        what: isOpen ? `How it stands: ${mate.title}` : `${title}: ${mate.title.toLowerCase()} not met`,
         why: mate.wrong,
-        step: beforeCover(plan, plan.fittedBy.get(answer.part)?.id),
-        settle: { to: 'part', part: answer.part },
+        step: own ?? beforeCover(plan, settled[0]),
+        settle: own ? { to: 'step', step: own } : { to: 'mate', mate: mate.id },
       },
     ]
   })

@@ -25,7 +25,7 @@ export const shaftShapeSum = defineSum({
     sweeps: [
       { station: 'drive end', readings: '0 8 12 9 0 -8 -12 -9' },
       { station: 'middle', readings: '0 25 36 24 0 -26 -35 -24' },
-      { station: 'outer end', readings: '1 9 13 8 0 -9 -12 -8' },
+      { station: 'non-drive end', readings: '1 9 13 8 0 -9 -12 -8' },
     ],
     trueUnderUm: 10,
     maxUm: 50,

@@ -7,7 +7,7 @@ import { choice, fallback, number } from '../fields.ts'
 const OFF_FIELD = 'the coupling holds the rotor off its field: it pulls at the coupling and hunts'
 const GROWS: Record<HeldBy, string> = {
   'the driven machine': 'Held by the driven machine, growth pushes the rotor toward its outer stop.',
-  'its own outer end': 'Held at its own outer end, the rotor grows toward the drive end.',
+  'its own non-drive end': 'Held at its own non-drive end, the rotor grows toward the drive end.',
   'not known':
     'Which end holds the shaft is not known: growth is taken off both margins. Find out, and it may be less.',
 }
@@ -63,9 +63,9 @@ export const magneticCentreSum = defineSum({
       })
       return {
         figures: [
-          margin('coldOuterMm', 'Margin cold, outer end', coldMm.outer),
+          margin('coldOuterMm', 'Margin cold, non-drive end', coldMm.outer),
           margin('coldDriveMm', 'Margin cold, drive end', coldMm.drive),
-          margin('hotOuterMm', 'Margin hot, outer end', hotMm.outer),
+          margin('hotOuterMm', 'Margin hot, non-drive end', hotMm.outer),
           margin('hotDriveMm', 'Margin hot, drive end', hotMm.drive),
           {
             key: 'runsOffSetMm',

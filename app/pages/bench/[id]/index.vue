@@ -32,6 +32,7 @@ watch(
   <div class="bench">
     <StationRail
       :about="job.about"
+      :complaint="job.state.opened?.payload.complaint ?? ''"
       :stations="job.view.stations"
       :now="bench.step?.station"
       @open="bench.openStation"
@@ -49,9 +50,9 @@ watch(
         What waited on this device to be sent could not be read. It is set aside, not lost: tell the office before the
         browser's data is cleared.
       </p>
-      <p v-if="said">{{ said }} <button class="btn plain" @click="said = null">Close</button></p>
+      <p v-if="said">{{ said }} <el-button text @click="said = null">Close</el-button></p>
       <p v-for="batch in job.refused" :key="batch.act">
-        {{ batch.refused }} <button class="btn plain" @click="job.dismiss(batch)">Put aside</button>
+        {{ batch.refused }} <el-button text @click="job.dismiss(batch)">Dismiss</el-button>
       </p>
     </div>
     <div class="columns">

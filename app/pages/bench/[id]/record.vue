@@ -14,8 +14,8 @@ const by = (one: Signed) => `${one.who}, ${one.role}, ${siteTime(one.when)}`
   <article class="record">
     <nav class="no-print acts">
       <NuxtLink class="btn" :to="`/bench/${about.job.id}`">To the bench</NuxtLink>
-      <button class="btn" @click="print">Print</button>
-      <a class="btn now" :href="`/api/jobs/${about.job.id}/record.pdf`" download>Download PDF</a>
+      <el-button @click="print">Print</el-button>
+      <a class="btn now" :href="`/api/jobs/${about.job.id}/record.pdf?lengths=${system}`" download>Download PDF</a>
     </nav>
     <header>
       <h1>

@@ -1,4 +1,4 @@
-import { setResponseHeaders } from 'h3'
+import { getQuery, setResponseHeaders } from 'h3'
 import { database } from '../../../db/client.ts'
 import { jobWithLedger } from '../../../db/jobs.ts'
 import { planOf } from '../../../db/sheets.ts'
@@ -14,6 +14,7 @@ export default route('signed in', async event => {
     await planOf(database(), found.job),
     found.entries,
     new Map(found.people.map(person => [person.id, person.name])),
+    getQuery(event).lengths === 'inch' ? 'inch' : 'mm',
   )
   const pdf = await recordPdf({ record, number: found.job.number, machine: found.equipment })
   setResponseHeaders(event, {

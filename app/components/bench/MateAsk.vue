@@ -1,0 +1,164 @@
+<script setup lang="ts">
+import { answerText, markText, mateMet, missedBy, type MateAnswer } from '~~/core/job'
+import { fixed, parseQuantity } from '~~/core/quantity'
+import type { Mate } from '~~/core/sheet'
+
+/**
+ * How two parts stand to each other, asked blind: what is seen, where the mark stands, how far it is. Only what was said is
+ * judged, and then it is said what that means.
+ */
+type Answer = Omit<MateAnswer, 'mate'>
+const props = defineProps<{ mate: Mate; given?: Answer }>()
+const emit = defineEmits<{ give: [answer: Answer | undefined] }>()
+const job = useJob()
+const { fieldUnit } = useDisplay()
+const mark = computed(() => job.state.marks.get(props.mate.id))
+const { rule } = props.mate
+const ends: [string, string] = [job.plan.sheet.ends.left, job.plan.sheet.ends.right]
+const deg = ref<number | null>(props.given?.deg ?? null)
+const text = ref(props.given?.text ?? '')
+const say = ref(props.given?.say ?? '')
+const why = ref<string | null>(null)
+const NOT_YET = 'not to be seen yet'
+
+/** Asked as a mark only while there is one; a lost one is answered in words. */
+const kind = computed(() => (rule.kind === 'seen' ? 'seen' : mark.value ? rule.kind : 'lost'))
+const met = computed(() =>
+  props.given && !props.given.notYet ? mateMet(props.mate, mark.value, { mate: props.mate.id, ...props.given }) : null,
+)
+const miss = computed(() => {
+  const by = props.given ? missedBy(props.mate, mark.value, { mate: props.mate.id, ...props.given }) : null
+  if (by === null) return ''
+  return rule.kind === 'distance' ? `${fixed(by, 2)} mm off` : `${fixed(by, 0)}° off`
+})
+function choose(said: string) {
+  say.value = said
+  emit('give', said === NOT_YET ? { notYet: true } : { say: said })
+}
+function stand() {
+  if (deg.value === null) why.value = 'Set on the dial where the mark stands now.'
+  else {
+    why.value = null
+    emit('give', { deg: deg.value })
+  }
+}
+function measure() {
+  if (rule.kind !== 'distance') return
+  const read = parseQuantity(text.value, {
+    kind: 'length',
+    unit: fieldUnit('mm'),
+    span: rule.span,
+    label: props.mate.title,
+  })
+  why.value = read.ok ? null : read.why
+  // What is kept is read again in millimetres, whatever the display was then.
+  if (read.ok) emit('give', { mm: read.value.value, text: `${Number(read.value.value.toPrecision(12))} mm` })
+}
+function again() {
+  deg.value = null
+  text.value = ''
+  say.value = ''
+  emit('give', undefined)
+}
+</script>
+
+<template>
+  <div class="mate" role="group" :aria-label="mate.title">
+    <p class="head">
+      <strong>{{ mate.title }}</strong>
+      <span v-if="kind === 'seen' && rule.kind === 'seen'">{{ rule.ask }}</span>
+      <span v-else-if="kind === 'aligned'">Where does the {{ mark!.carrier }} stand now?</span>
+      <span v-else-if="kind === 'distance'">How far does it stand from {{ mate.mark!.from }} now?</span>
+      <span v-else>Its mark was lost. How was it set without it?</span>
+    </p>
+    <template v-if="given && !given.notYet && kind !== 'seen'">
+      <p class="stands">
+        <VerdictMark :verdict="met ? 'Holds' : 'Out'" :word="false" />
+        <span
+          >{{ answerText({ mate: mate.id, ...given })
+          }}<template v-if="mark">; the mark was made as {{ markText(job.plan, mark) }}</template
+          >. <strong v-if="!met" class="out">{{ miss }}. {{ mate.wrong }}.</strong>
+        </span>
+        <el-button size="small" @click="again">{{ met ? 'Look again' : 'Put it right, look again' }}</el-button>
+      </p>
+      <IndexDial
+        v-if="!met && kind === 'aligned'"
+        :model-value="given.deg!"
+        fixed
+        :held-from="mark!.seenFrom"
+        :ends="ends"
+        :mark="mark!.deg"
+      />
+    </template>
+    <template v-else-if="kind === 'seen' && rule.kind === 'seen'">
+      <el-radio-group
+        :model-value="given?.notYet ? NOT_YET : (given?.say ?? '')"
+        :aria-label="rule.ask"
+        @change="choose($event as string)"
+      >
+        <el-radio-button v-for="one in rule.choices" :key="one.say" :value="one.say">{{ one.say }}</el-radio-button>
+        <el-radio-button :value="NOT_YET">{{ NOT_YET }}</el-radio-button>
+      </el-radio-group>
+      <p v-if="met === false" class="stands">
+        <VerdictMark verdict="Out" :word="false" /><strong class="out">{{ mate.wrong }}. Put it right first.</strong>
+      </p>
+    </template>
+    <template v-else>
+      <IndexDial v-if="kind === 'aligned'" v-model="deg" :held-from="mark!.seenFrom" :ends="ends" />
+      <form v-else-if="kind === 'distance'" class="row" @submit.prevent="measure">
+        <QuantityField v-model="text" class="far" :label="mate.title" :unit="fieldUnit('mm')" />
+        <el-button type="primary" native-type="submit">It stands there</el-button>
+      </form>
+      <form v-else class="row" @submit.prevent="say.trim() && choose(say.trim())">
+        <el-input v-model="say" maxlength="200" :aria-label="mate.title" placeholder="by the keyway, by the drawing…" />
+        <el-button type="primary" native-type="submit">Write it</el-button>
+      </form>
+      <div class="row">
+        <el-button v-if="kind === 'aligned'" type="primary" data-test="stands" @click="stand"
+          >It stands there</el-button
+        >
+        <el-button v-if="!given?.notYet" size="small" @click="choose(NOT_YET)">Not to be seen yet</el-button>
+        <span v-else class="soft">Not to be seen yet: it stays owed before the cover.</span>
+      </div>
+    </template>
+    <p v-if="why" class="why" role="alert">{{ why }}</p>
+  </div>
+</template>
+
+<style scoped>
+.mate {
+  display: grid;
+  gap: 8px;
+  padding: 8px 0;
+}
+.head {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 10px;
+  align-items: baseline;
+}
+.head strong {
+  font: 600 19px var(--heads);
+}
+.row {
+  display: flex;
+  gap: 8px;
+  flex-wrap: wrap;
+  align-items: center;
+}
+.row .far,
+.row > :deep(.el-input) {
+  flex: 1 1 160px;
+}
+.stands {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+}
+.stands span {
+  flex: 1;
+}
+.out {
+  color: var(--out);
+}
+</style>

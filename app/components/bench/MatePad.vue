@@ -1,0 +1,25 @@
+<script setup lang="ts">
+import type { MateAnswer } from '~~/core/job'
+
+/** A mate looked at again after its step: not yet seen then, or put right since. */
+const props = defineProps<{ mate: string }>()
+const job = useJob()
+const bench = useBench()
+const mate = computed(() => job.plan.mates.get(props.mate)!)
+const why = ref<string | null>(null)
+const stood = computed(() => job.state.mates.get(props.mate))
+function give(answer: Omit<MateAnswer, 'mate'> | undefined) {
+  if (!answer) return
+  why.value = job.act({ kind: 'mate.answered', payload: { mate: props.mate, ...answer } })
+  if (!why.value && !job.view.owed.some(one => one.settle.to === 'mate' && one.settle.mate === props.mate))
+    bench.look(null)
+}
+</script>
+
+<template>
+  <PadFrame title="How it stands" :why="why">
+    <p v-if="stood?.notYet" class="soft">It could not be seen before, and is owed.</p>
+    <p v-else-if="stood" class="soft">It stood wrong before: put it right, then say how it stands now.</p>
+    <MateAsk :mate="mate" @give="give" />
+  </PadFrame>
+</template>

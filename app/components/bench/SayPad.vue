@@ -1,0 +1,177 @@
+<script setup lang="ts">
+import { countFault, partState, type Count } from '~~/core/job'
+
+/** What a step wants said as it is confirmed: what comes off and under which number, what goes back and how it stands. */
+const job = useJob()
+const bench = useBench()
+const why = ref<string | null>(null)
+const step = computed(() => bench.step!)
+const asks = computed(() => bench.asks)
+const said = computed(() => bench.said)
+
+const counted = (part: string) => asks.value.counts.find(one => one.part === part)
+const rows = computed(() =>
+  [...(step.value.removes ?? []), ...(step.value.fits ?? [])].map(ref => {
+    const one = job.plan.parts.get(ref)!
+    return {
+      ...one,
+      now: partState(job.state, ref),
+      count: counted(ref),
+      isTagged: asks.value.tags.includes(ref),
+      bag: asks.value.bags.find(bag => bag.parts[0] === ref),
+      shares: asks.value.bags.find(bag => bag.parts.includes(ref) && bag.parts[0] !== ref),
+      hand: asks.value.hands.find(hand => hand.place === ref),
+      goesOn: step.value.fits?.includes(ref) ?? false,
+      free: (job.plan.matesOf.get(ref) ?? []).filter(mate => mate.a === ref && mate.rule.kind === 'free'),
+    }
+  }),
+)
+type Row = (typeof rows.value)[number]
+const aids = computed(() => asks.value.counts.filter(one => one.aid))
+const title = computed(() =>
+  step.value.removes?.length
+    ? 'What comes off'
+    : step.value.fits?.length
+      ? 'What goes back'
+      : asks.value.found
+        ? 'What was found'
+        : 'How it stands',
+)
+const isAway = ({ now }: Row) =>
+  !now.returned && (now.decision?.choice === 'send out' || now.decision?.choice === 'rework')
+const needsNew = ({ now, part }: Row) =>
+  now.where === 'off' && !now.renewed && (part.renewal === 'always' || now.decision?.choice === 'renew')
+const back = (part: string) => {
+  why.value = job.act({ kind: 'part.returned', payload: { part } })
+}
+const fresh = ({ ref, part }: Row) => {
+  why.value = job.act({ kind: 'part.renewed', payload: { part: ref, from: kitName(job.plan.sheet, part.kit) } })
+}
+const fault = (count: Count) => countFault(count, said.value.counts?.[count.key])
+function pick(place: string, part: string | undefined) {
+  bench.put('hands', place, part)
+  bench.say({ swapped: (said.value.swapped ?? []).filter(one => one !== place) })
+}
+const KEEP = { bag: 'goes in a bag', tag: 'gets a tag', lay: 'is laid out' }
+const says = ({ part, now, goesOn, isTagged, bag, shares }: Row) =>
+  isTagged || bag || shares
+    ? ''
+    : goesOn
+      ? whereIs(part, now)
+      : part.renewal === 'always'
+        ? 'always new'
+        : part.massKg
+          ? `${part.massKg} kg`
+          : now.where === 'off'
+            ? whereIs(part, now)
+            : KEEP[part.keep]
+</script>
+
+<template>
+  <PadFrame :title="title" :why="why">
+    <ul tabindex="0" :aria-label="title">
+      <li v-for="one in rows" :key="one.ref">
+        <div class="part">
+          <PartRow :one="one" :says="says(one)" @open="bench.look({ to: 'part', part: one.ref })" />
+          <CountField
+            v-if="one.count"
+            :count="one.count"
+            :n="said.counts?.[one.count.key]"
+            @give="n => bench.put('counts', one.count!.key, n)"
+          />
+          <label v-if="one.isTagged" class="label-of"
+            >Tag
+            <el-input
+              :model-value="said.tags?.[one.ref] ?? ''"
+              class="figures"
+              maxlength="24"
+              :aria-label="`Tag of ${one.name}`"
+              @update:model-value="text => bench.put('tags', one.ref, text)"
+            />
+          </label>
+          <label v-if="one.bag" class="label-of"
+            >Bag
+            <el-input
+              :model-value="said.bags?.[one.bag.lot] ?? ''"
+              class="figures"
+              maxlength="24"
+              :aria-label="`Bag of ${one.name}`"
+              @update:model-value="text => bench.put('bags', one.bag!.lot, text)"
+            />
+          </label>
+          <span v-if="one.shares" class="label-of soft">same bag</span>
+        </div>
+        <template v-if="one.goesOn">
+          <div v-if="isAway(one) || needsNew(one)" class="row">
+            <el-button v-if="isAway(one)" size="small" data-test="back" @click="back(one.ref)">It is back</el-button>
+            <el-button v-if="needsNew(one)" size="small" type="primary" data-test="new" @click="fresh(one)">
+              Take a new one, {{ kitName(job.plan.sheet, one.part.kit) }}
+            </el-button>
+          </div>
+          <HandPick
+            v-if="one.hand"
+            :place="one.ref"
+            :candidates="one.hand.candidates"
+            :part="said.hands?.[one.ref]"
+            :swapped="said.swapped?.includes(one.ref) ?? false"
+            @pick="part => pick(one.ref, part)"
+            @swap="bench.say({ swapped: [...(said.swapped ?? []), one.ref] })"
+          />
+          <p v-for="face in one.part.faces" :key="face.face" class="soft">{{ face.face }}: {{ face.medium }}</p>
+          <p v-for="mate in one.free" :key="mate.id" class="soft">
+            Any way round: {{ mate.rule.kind === 'free' ? mate.rule.why.toLowerCase() : '' }}.
+          </p>
+        </template>
+      </li>
+      <li v-for="one in aids" :key="one.key">
+        <div class="part">
+          <span class="aid">{{ one.what }}: how many {{ one.way === 'in' ? 'go in' : 'come out' }}?</span>
+          <CountField :count="one" :n="said.counts?.[one.key]" @give="n => bench.put('counts', one.key, n)" />
+        </div>
+        <p v-if="fault(one)" class="why" role="alert">{{ fault(one) }}</p>
+      </li>
+      <li v-for="mate in asks.mates" :key="mate.id">
+        <MateAsk :mate="mate" :given="said.mates?.[mate.id]" @give="answer => bench.put('mates', mate.id, answer)" />
+      </li>
+      <li v-if="asks.found">
+        <FoundField :found="asks.found" :text="said.found ?? ''" @write="found => bench.say({ found })" />
+      </li>
+    </ul>
+  </PadFrame>
+</template>
+
+<style scoped>
+li {
+  padding: 2px 0;
+}
+.part,
+.row {
+  display: flex;
+  gap: 8px 12px;
+  align-items: center;
+}
+.part > :first-child {
+  flex: 1 1 0;
+  min-width: 0;
+}
+.label-of {
+  display: flex;
+  gap: 6px;
+  align-items: center;
+  font-weight: 500;
+  flex: none;
+  width: 138px;
+}
+.aid {
+  font-size: 17px;
+}
+@media (max-width: 600px) {
+  .part {
+    flex-wrap: wrap;
+    justify-content: flex-end;
+  }
+  .part > :first-child {
+    flex-basis: 100%;
+  }
+}
+</style>

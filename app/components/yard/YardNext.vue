@@ -1,0 +1,75 @@
+<script setup lang="ts">
+import type { YardMachine } from '~~/shared/answers'
+
+/** What the yard wants next, while no machine is chosen: jobs to go on with, checks at their limit, what is due first. */
+const props = defineProps<{ machines: YardMachine[] }>()
+const emit = defineEmits<{ choose: [tag: string] }>()
+const open = computed(() => props.machines.filter(one => one.openJob))
+const worn = computed(() =>
+  props.machines
+    .filter(one => one.worst && (one.worst.verdict === 'Out' || one.worst.verdict === 'Thin'))
+    .toSorted((a, b) => (b.worst!.share ?? 9) - (a.worst!.share ?? 9)),
+)
+const due = computed(() =>
+  props.machines
+    .filter(one => one.next && !one.openJob)
+    .toSorted((a, b) => a.next!.weeks - b.next!.weeks)
+    .slice(0, 5),
+)
+</script>
+
+<template>
+  <aside class="next" aria-label="What is next">
+    <section v-if="open.length">
+      <h2>On the bench</h2>
+      <NuxtLink v-for="one in open" :key="one.tag" class="btn now" :to="`/bench/${one.openJob!.id}`">
+        Continue {{ one.tag }}, job {{ one.openJob!.number }}
+      </NuxtLink>
+    </section>
+    <section v-if="worn.length">
+      <h2>At or past a limit</h2>
+      <el-button v-for="one in worn" :key="one.tag" class="opens" @click="emit('choose', one.tag)">
+        <span class="figures tag">{{ one.tag }}</span>
+        <span class="what">{{ one.worst!.check }}</span>
+        <VerdictMark :verdict="one.worst!.verdict" />
+      </el-button>
+    </section>
+    <section v-if="due.length">
+      <h2>Due first</h2>
+      <el-button v-for="one in due" :key="one.tag" class="opens" @click="emit('choose', one.tag)">
+        <span class="figures tag">{{ one.tag }}</span>
+        <span class="what">{{ one.name }}</span>
+        <span class="soft">{{ weeksWords(one.next!.weeks) }}</span>
+      </el-button>
+    </section>
+  </aside>
+</template>
+
+<style scoped>
+.next {
+  grid-column: 2;
+  grid-row: 2 / 4;
+  background: var(--chalk);
+  border-left: 1px solid var(--line);
+  padding: 14px 18px;
+  display: grid;
+  gap: 16px;
+  align-content: start;
+}
+section {
+  display: grid;
+  gap: 6px;
+}
+.opens {
+  border-top: 1px solid var(--line);
+}
+h2 {
+  font-size: 20px;
+}
+.tag {
+  flex: 0 0 74px;
+}
+.what {
+  flex: 1;
+}
+</style>

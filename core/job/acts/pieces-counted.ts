@@ -1,0 +1,41 @@
+import type { ActKind } from '../act.ts'
+import { HANDS } from '../roles.ts'
+import { choice, id, optional, type Shaped } from '../shape.ts'
+import { countKey, partState, stamped } from '../state.ts'
+import { aidName, partName } from '../words.ts'
+import { unknown } from './sense.ts'
+
+const shape = {
+  part: optional(id),
+  /** Something put in for the time being, as the sheet's steps leave it. */
+  aid: optional(id),
+  way: choice(['out', 'in']),
+  n: { is: 'number', whole: true, least: 0, most: 999 },
+} as const
+
+/** Pieces counted by hand: out of the machine, or into it. A newer count stands for the older one. */
+export const piecesCounted: ActKind<Shaped<typeof shape>> = {
+  shape,
+  by: HANDS,
+  corrected: 'replace',
+  sense: (plan, state, { payload: { part, aid, way } }) => {
+    if ((part === undefined) === (aid === undefined)) return 'Say what is counted: a part, or an aid.'
+    if (aid !== undefined)
+      return plan.sheet.steps.some(step => step.leaves?.some(debt => debt.id === aid && debt.pieces))
+        ? null
+        : unknown('aid to count', aid)
+    const one = plan.parts.get(part!)
+    if (!one) return unknown('part', part!)
+    if (!one.part.quantity) return `${one.name} is one piece; there is nothing to count.`
+    return partState(state, part!).where === (way === 'out' ? 'off' : 'fitted') ||
+      (way === 'out' && partState(state, part!).where === 'fitted')
+      ? null
+      : `${one.name}: count them when they are ${way === 'out' ? 'off' : 'in'}.`
+  },
+  apply: (state, entry) => {
+    const { part, aid, way, n } = entry.payload
+    state.counts.set(countKey((part ?? aid)!, way), stamped(entry, state, { n }))
+  },
+  words: (plan, { part, aid, way, n }) =>
+    `Counted ${way}: ${n} × ${part !== undefined ? partName(plan, part) : aidName(plan, aid!)}`,
+}

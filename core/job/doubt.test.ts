@@ -1,0 +1,102 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { reading, technician, plan } from '../../tests/pump.ts'
+import { doubtOf, leadingDigits, showValue, viewJob, widthOf, withLeading } from './index.ts'
+
+const journal = plan.checks.get('journal-de')!
+const float = plan.checks.get('float')!
+const lift = plan.checks.get('lift-de')!
+
+describe('a figure that is odd', () => {
+  it.each([
+    ['a micrometer one millimetre out', journal, 61.012, null, /61\.012 mm lies 0\.991 mm over the limit\. Is that/],
+    [
+      'the same, with what was found last',
+      journal,
+      59.012,
+      60.01,
+      /under the limit\. The last overhaul found 60\.010 mm/,
+    ],
+    ['far from the last overhaul, however good', float, 0.12, 3, /far from the last overhaul, which found 3\.00 mm/],
+    ['a lone maximum', lift, 1.2, null, /over the limit/],
+  ] as const)('is asked about: %s', (_, check, value, last, words) =>
+    expect(doubtOf(check, value, last)).toMatch(words),
+  )
+  it.each([
+    ['in its limits', journal, 60.012, 60.009],
+    ['a journal worn by two widths', journal, 59.97, 60.009],
+    ['a lift three times the limit', lift, 0.3, 0.05],
+  ] as const)('and is not: %s', (_, check, value, last) => expect(doubtOf(check, value, last)).toBeNull())
+  it('is asked in the display’s unit, and alike in both', () => {
+    expect(doubtOf(journal, 61.012, null, 'inch')).toMatch(/2\.4020 in lies 0\.0390 in over/)
+    fc.assert(
+      fc.property(fc.double({ min: 58, max: 62, noNaN: true }), value => {
+        expect(doubtOf(journal, value, 60.01) === null).toBe(doubtOf(journal, value, 60.01, 'inch') === null)
+      }),
+    )
+  })
+  it('has a width to be held against: between limits, or from the best end to a lone one', () => {
+    expect(widthOf(journal)).toBeCloseTo(0.019, 9)
+    expect(widthOf(lift)).toBeCloseTo(0.1, 9)
+    expect(widthOf({ limits: {} })).toBeUndefined()
+  })
+})
+
+describe('leading digits', () => {
+  it('come from the limits, past the decimal point, and leave two figures to type', () => {
+    expect(leadingDigits(journal)).toBe('60.0')
+    expect(leadingDigits(journal, 'inch')).toBe('2.36')
+    expect(leadingDigits(plan.checks.get('hub-gap')!)).toBeNull()
+    expect(leadingDigits(lift)).toBeNull()
+  })
+  it('are put before just the last figures, and before nothing else', () => {
+    expect(withLeading('60.0', 2, '12')).toBe('60.012')
+    for (const typed of ['1', '123', '60.012', '1.2', '-1', '12 mm']) expect(withLeading('60.0', 2, typed)).toBeNull()
+  })
+  it('whatever is typed with them lies within ten of the last place but one of both limits', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: 99 }), last => {
+        const read = Number(withLeading('60.0', 2, String(last).padStart(2, '0')))
+        expect(read).toBeGreaterThanOrEqual(60)
+        expect(read).toBeLessThan(60.1)
+      }),
+    )
+  })
+})
+
+describe('tries that disagree', () => {
+  const worker = technician()
+  worker.workUntil('found-float')
+  worker.act(
+    'reading.taken',
+    reading('float', 'asFound', [
+      [0, 0.12],
+      [0, 0.12],
+      [0, 0.29],
+    ]),
+  )
+  const result = () => viewJob(plan, worker.folded.state).results.get('float asFound')!
+  it('are judged by nothing, and shown as what they are', () => {
+    expect(result()).toMatchObject({ scatter: [0.12, 0.29], judgement: { verdict: 'Open' }, missing: [] })
+    expect(showValue(float, result())).toBe('0.12 to 0.29 mm, tries disagree')
+  })
+  it('are owed until they are measured again', () => {
+    const owed = () =>
+      viewJob(plan, worker.folded.state).owed.find(
+        one => one.id.kind === 'reading' && one.id.check === 'float' && one.id.moment === 'asFound',
+      )
+    expect(owed()).toMatchObject({ what: 'End float: tries disagree', perishable: true })
+    const taken = worker.folded.entries.at(-1)!
+    worker.act('entry.corrected', {
+      target: taken.id,
+      why: 'Dial foot slipped at the third',
+      replacement: reading('float', 'asFound', [
+        [0, 0.12],
+        [0, 0.12],
+        [0, 0.13],
+      ]),
+    })
+    expect(owed()).toBeUndefined()
+    expect(result().judgement.verdict).toBe('Holds')
+  })
+})

@@ -1,0 +1,37 @@
+import { STATIONS, type Plan, type Station } from '../sheet/index.ts'
+import { gateOf } from './gate.ts'
+import type { Folded } from './fold.ts'
+import { timeOf } from './entry.ts'
+import { owedNow } from './owed/index.ts'
+import { hindrances, nextStep } from './steps.ts'
+
+/** Where a job stands, in one look: for the list of what is on the bench. */
+export interface Standing {
+  station: Station
+  /** The next step by its title; null once every step is done. */
+  step: string | null
+  /** What the next step waits for before it can be done; null when nothing stands before it. */
+  waits: string | null
+  /** Owed beside the steps themselves. */
+  owed: number
+  gateOpen: boolean
+  lastBy: string
+  lastAt: string
+}
+
+export function standingOf(plan: Plan, { entries, state }: Folded): Standing {
+  const owed = owedNow(plan, state)
+  const next = nextStep(plan, state)
+  // Reading a caution is done at the step; it keeps nobody waiting.
+  const before = next ? hindrances(plan, state, owed, next).find(one => one.settle.to !== 'caution') : undefined
+  const last = entries.at(-1)!
+  return {
+    station: next?.station ?? STATIONS.at(-1)!,
+    step: next?.title ?? null,
+    waits: before?.text ?? null,
+    owed: owed.filter(one => one.kind !== 'step').length,
+    gateOpen: gateOf(plan, state, owed).open,
+    lastBy: last.madeBy,
+    lastAt: timeOf(last),
+  }
+}

@@ -1,0 +1,78 @@
+import { expect, test, type Page } from '@playwright/test'
+import { jobAt, openBench, signIn } from './hands.ts'
+
+const pad = (page: Page) => page.getByRole('region', { name: 'Gauge pad' })
+
+/** Counts presses from here on, by finger or key; a key held down or a word typed counts each letter. */
+async function countTouches(page: Page): Promise<() => Promise<number>> {
+  await page.evaluate(() => {
+    const counter = window as unknown as { touches: number }
+    counter.touches = 0
+    addEventListener('pointerdown', () => (counter.touches += 1), true)
+    addEventListener('keydown', () => (counter.touches += 1), true)
+  })
+  return () => page.evaluate(() => (window as unknown as { touches: number }).touches)
+}
+
+test('a journal of six readings takes 24 touches or fewer', async ({ page }) => {
+  await signIn(page)
+  await jobAt(page, 'P-325', 'measure-journals')
+  await expect(pad(page).getByRole('heading', { level: 2 })).toHaveText(/Journal/)
+  await expect(pad(page).locator('.lead')).toHaveText('60.0')
+  const touches = await countTouches(page)
+  for (const figure of ['12', '11', '12', '13', '11', '12']) {
+    for (const key of figure) await pad(page).getByRole('button', { name: key, exact: true }).click()
+    await pad(page).locator('[data-test=take]').click()
+  }
+  await expect(pad(page).getByRole('heading', { level: 2 })).toHaveText('Journal, non-drive end')
+  const made = await touches()
+  console.log(`touches: journal of 6 readings ${made}`)
+  expect(made).toBeLessThanOrEqual(24)
+  await page.getByRole('button', { name: 'Ledger' }).click()
+  await expect(pad(page)).toContainText('60.012 (60.0 not typed)')
+})
+
+test('twelve bolts in three passes take 50 touches or fewer', async ({ page }) => {
+  await signIn(page)
+  await jobAt(page, 'P-324', 'case-pull')
+  const next = page.locator('[data-test=bolt]')
+  await pad(page).getByText('Set and clicked', { exact: true }).click()
+  const touches = await countTouches(page)
+  for (const setting of ['93', '186', '310']) {
+    for (const key of setting) await pad(page).getByRole('button', { name: key, exact: true }).click()
+    await pad(page).locator('[data-test=pull]').click()
+    for (let bolt = 0; bolt < 12; bolt++) {
+      const before = await next.getAttribute('data-bolt')
+      await pad(page).locator('[data-test=clicked]').click()
+      if (bolt < 11) await expect(next).not.toHaveAttribute('data-bolt', before!)
+    }
+  }
+  await expect(pad(page)).toContainText('every bolt in order and in its span')
+  const made = await touches()
+  console.log(`touches: 12 bolts in 3 passes ${made}`)
+  expect(made).toBeLessThanOrEqual(50)
+})
+
+test('controls of the kit, and those made by hand', async ({ page }) => {
+  await signIn(page, 'O. Hallam')
+  const count = () =>
+    page.evaluate(() => {
+      const all = [...document.querySelectorAll('button, input, select, textarea, [role=button], [role=slider]')]
+      const kit = all.filter(one => /(^| )el-/.test(`${one.className} ${one.parentElement?.className ?? ''}`))
+      return { kit: kit.length, own: all.length - kit.length }
+    })
+  const pages: Record<string, () => Promise<unknown>> = {
+    'yard': () => page.goto('/?machine=P-325'),
+    'bench': () => openBench(page, 'P-310'),
+    'gate': () => page.locator('[data-test=gate]').click(),
+    'gauge room': () => page.goto('/gauge-room/fits?sum=limits-and-fits'),
+    'people': () => page.goto('/people'),
+  }
+  for (const [name, open] of Object.entries(pages)) {
+    await open()
+    await page.waitForTimeout(800)
+    const { kit, own } = await count()
+    console.log(`controls: ${name} ${kit} of the kit, ${own} made by hand`)
+    expect(kit, name).toBeGreaterThan(own)
+  }
+})
