@@ -12,6 +12,8 @@ export default defineNuxtConfig({
   telemetry: false,
   devtools: { enabled: false },
   features: { inlineStyles: false },
+  // A place is fetched when a hand goes to it, not because its name is in sight.
+  experimental: { defaults: { nuxtLink: { prefetchOn: { visibility: false, interaction: true } } } },
   css: ['~/assets/fonts.css', '~/assets/look.css', '~/assets/kit.css', '~/assets/drawings.css'],
   components: [{ path: '~/components', pathPrefix: false }],
   imports: { dirs: ['say'] },

@@ -98,21 +98,29 @@ async function firstLoad(url: string) {
         headers: { origin: url },
         data: { person: people.find(one => one.name === PEOPLE[0]!.name)!.id, pin: PEOPLE[0]!.pin },
       })
-      let bytes = 0
-      let files = 0
+      const bytes = { code: 0, fonts: 0, data: 0 }
+      // A script that was announced and then used is fetched once.
+      const seen = new Set<string>()
+      let hasJoi = false
       page.on('response', async response => {
         const body = await response.body().catch(() => null)
-        if (!body || !response.url().startsWith(url)) return
-        files += 1
-        bytes += /javascript|css|html|json/.test(response.headers()['content-type'] ?? '')
-          ? gzipSync(body).length
-          : body.length
+        if (!body || !response.url().startsWith(url) || seen.has(response.url())) return
+        seen.add(response.url())
+        const type = response.headers()['content-type'] ?? ''
+        if (/font|woff/.test(type) || response.url().endsWith('.woff2')) bytes.fonts += body.length
+        else bytes[/javascript|css/.test(type) ? 'code' : 'data'] += gzipSync(body).length
+        hasJoi ||= /javascript/.test(type) && body.includes('any.required')
       })
       const target =
         name !== 'bench' ? path : `/bench/${(await (await page.request.get(`${url}/api/jobs`)).json())[0].id}`
       await page.goto(url + target, { waitUntil: 'networkidle', timeout: 30_000 }).catch(() => {})
       await page.waitForTimeout(1000)
-      line(`first load of the ${name}, gzipped, with fonts`, `${(bytes / 1024).toFixed(0)} kB`, `${files} files`)
+      const kB = (size: number) => `${(size / 1024).toFixed(0)} kB`
+      line(
+        `first load of the ${name}, scripts and styles gzipped`,
+        kB(bytes.code),
+        `fonts ${kB(bytes.fonts)}, pages and data ${kB(bytes.data)}, ${seen.size} files${hasJoi ? ', Joi is in it' : ', no Joi'}`,
+      )
       await context.close()
     }
     await trialInTheWorker(browser, url, line)

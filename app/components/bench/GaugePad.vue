@@ -47,8 +47,8 @@ const shown = computed(() => ({
   share:
     judged.value.share === null
       ? ''
-      : judged.value.share > 10
-        ? 'More than ten times the allowance is gone. '
+      : judged.value.share > 3
+        ? 'More than three times the allowance is gone. '
         : `${Math.round(judged.value.share * 100)} % of the allowance is gone. `,
 }))
 const hint = computed(() => {
@@ -171,16 +171,16 @@ onMounted(() => field.value?.focus())
         <label class="label" for="reason">Why is it corrected?</label>
         <el-input id="reason" v-model="reason" maxlength="400" />
       </div>
-      <div v-if="doubt" class="doubt" role="alert">
-        <p>{{ doubt }}</p>
-        <el-button type="primary" data-test="sure" @click="take(true)">It is what it shows</el-button>
-        <el-button @click="retype">Type it again</el-button>
-      </div>
-      <p v-else-if="draft.why.value" class="why" role="alert">{{ draft.why.value }}</p>
-      <p v-else-if="isOpen && before.length" class="soft" data-test="not-yet">
-        Can't be measured yet. First: {{ before[0]!.title }}.
-      </p>
       <div class="pad-acts">
+        <div v-if="doubt" class="doubt" role="alert">
+          <p>{{ doubt }}</p>
+          <el-button type="primary" data-test="sure" @click="take(true)">It is what it shows</el-button>
+          <el-button @click="retype">Type it again</el-button>
+        </div>
+        <p v-else-if="draft.why.value" class="why" role="alert">{{ draft.why.value }}</p>
+        <p v-else-if="isOpen && before.length" class="soft" data-test="not-yet">
+          Can't be measured yet. First: {{ before[0]!.title }}.
+        </p>
         <template v-if="isOpen && !before.length && !doubt">
           <el-button
             v-if="draft.text.value.trim() || !isFull"
@@ -283,6 +283,10 @@ h2 {
 .working em {
   grid-column: 1 / -1;
   font-family: var(--words);
+}
+.pad-acts > p,
+.pad-acts > .doubt {
+  flex: 1 1 100%;
 }
 .pad-acts .go {
   flex: 1;

@@ -57,7 +57,7 @@ function read() {
     <p v-if="why" class="why" role="alert">{{ why }}</p>
     <div v-if="isWrong" class="wrong" role="alert">
       <VerdictMark verdict="Out" :word="false" />
-      <span>
+      <span class="says">
         {{ label }} is the {{ name(part!).toLowerCase() }}. This is the place of the {{ name(place).toLowerCase() }}.
         {{ swapped ? 'It goes in here on purpose, and stays owed until a lead lets it pass.' : '' }}
       </span>
@@ -91,7 +91,7 @@ function read() {
   background: var(--out-wash);
   padding: 6px 10px;
 }
-.wrong span {
+.wrong .says {
   flex: 1 1 220px;
 }
 </style>

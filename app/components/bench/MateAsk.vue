@@ -74,7 +74,7 @@ function again() {
     <template v-if="given && !given.notYet && kind !== 'seen'">
       <p class="stands">
         <VerdictMark :verdict="met ? 'Holds' : 'Out'" :word="false" />
-        <span
+        <span class="says"
           >{{ answerText({ mate: mate.id, ...given })
           }}<template v-if="mark">; the mark was made as {{ markText(job.plan, mark) }}</template
           >. <strong v-if="!met" class="out">{{ miss }}. {{ mate.wrong }}.</strong>
@@ -155,7 +155,7 @@ function again() {
   gap: 8px;
   align-items: center;
 }
-.stands span {
+.stands .says {
   flex: 1;
 }
 .out {

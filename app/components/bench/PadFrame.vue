@@ -31,6 +31,9 @@ h2 {
   flex: 1 1 0;
   min-height: 250px;
 }
+.frame > :deep(svg) {
+  flex: none;
+}
 .frame :deep(li) {
   border-top: 1px solid var(--line);
 }

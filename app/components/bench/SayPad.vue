@@ -53,8 +53,9 @@ function pick(place: string, part: string | undefined) {
   bench.say({ swapped: (said.value.swapped ?? []).filter(one => one !== place) })
 }
 const KEEP = { bag: 'goes in a bag', tag: 'gets a tag', lay: 'is laid out' }
-const says = ({ part, now, goesOn, isTagged, bag, shares }: Row) =>
-  isTagged || bag || shares
+/** Beside a place that asks which one is in the hand, the number is not said. */
+const says = ({ part, now, goesOn, isTagged, bag, shares, hand }: Row) =>
+  isTagged || bag || shares || hand
     ? ''
     : goesOn
       ? whereIs(part, now)

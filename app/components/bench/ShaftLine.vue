@@ -141,7 +141,7 @@ const named = computed(() => {
 }
 .section {
   width: 100%;
-  height: clamp(168px, 22vh, 300px);
+  height: clamp(150px, 19vh, 300px);
 }
 .part {
   cursor: pointer;
@@ -207,7 +207,7 @@ const named = computed(() => {
   padding: 4px 6px 6px;
   display: flex;
   flex-direction: column;
-  height: clamp(168px, 22vh, 300px);
+  height: clamp(150px, 19vh, 300px);
 }
 .head {
   display: flex;

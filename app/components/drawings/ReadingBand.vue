@@ -97,7 +97,7 @@ const words = computed(() =>
 <style scoped>
 .band {
   width: 100%;
-  max-height: 96px;
+  max-height: 84px;
   display: block;
 }
 .room {
