@@ -23,7 +23,7 @@ export { answerText, markText, mateMet, missedBy, toleranceDegOf } from './mates
 export { asksOf, confirmationOf, countFault, lacks, type Asks, type Count, type Said } from './confirm.ts'
 export { bagRefusal, keptBy, partUnder, tagRefusal, type InHand } from './keeping.ts'
 export { doubtOf, leadingDigits, widthOf, withLeading } from './doubt.ts'
-export { hindrances, unmetNeeds, stepsLeft, nextStep, type Hindrance } from './steps.ts'
+export { hindrances, isWanted, unmetNeeds, stepsLeft, nextStep, type Hindrance } from './steps.ts'
 export { holdStands, holdHindrances } from './holds.ts'
 export { gateOf, type Gate } from './gate.ts'
 export { trayOf, type Tray, type TrayItem } from './tray.ts'

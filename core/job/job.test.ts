@@ -14,6 +14,7 @@ import {
   nextStep,
   progressOf,
   refusalOf,
+  unmetNeeds,
   viewJob,
   type AnyEntry,
   type EntryKind,
@@ -114,6 +115,19 @@ describe('steps', () => {
     expect(nextStep(plan, worker.folded.state)!.id).toBe('isolate')
     worker.workUntil('wash')
     expect(nextStep(plan, worker.folded.state)!.id).toBe('wash')
+  })
+  it('does not ask to measure a new one where none was renewed, nor lets what needs it pass before its time', () => {
+    const asked = (renewed: string[]) => {
+      const one = technician({ general: 0.4, renewed })
+      one.workUntil('top-on')
+      return [...one.folded.state.steps.keys()].filter(id => id.startsWith('measure-new'))
+    }
+    expect(asked([])).toEqual([])
+    expect(asked(['throttle-bush'])).toEqual(['measure-new-bush'])
+    // Its own need stands in its stead: the sleeve waits for the decision all the same.
+    const early = technician()
+    early.workUntil('measure-runout')
+    expect(unmetNeeds(plan, early.folded.state, plan.steps.get('sleeve-on')!).map(step => step.id)).toContain('decide')
   })
   it('keeps debts until they are paid', () => {
     worker.workUntil('caps-off')

@@ -350,7 +350,7 @@ function clearance(results: Map<string, CheckResult>, state: JobState, check: Ch
 
 const atOf = (check: Check, moment: Moment) => check.at.find(one => one.moment === moment)!
 
-const isOwed = (state: JobState, check: Check, moment: Moment): boolean =>
+export const isOwed = (state: JobState, check: Check, moment: Moment): boolean =>
   !atOf(check, moment).renewed || renewedAt(state, check.of) > 0
 
 /** Every check at every moment it is taken, reduced and judged; keyed by check and moment. */

@@ -1,4 +1,5 @@
 import type { Plan, Step } from '../sheet/index.ts'
+import { isOwed } from './results.ts'
 import { keyOf, type Obligation, type Settle } from './owed/index.ts'
 import { cautionKey, type JobState } from './state.ts'
 
@@ -8,9 +9,32 @@ export interface Hindrance {
   settle: Settle | { to: 'caution'; step: string; caution: number }
 }
 
-/** The steps that come before one and are not settled. */
-export const unmetNeeds = (plan: Plan, state: JobState, step: Step): Step[] =>
-  (step.needs ?? []).filter(id => !state.steps.has(id)).map(id => plan.steps.get(id)!)
+/** A step is there for more than its readings: something moves, is said, signed or shut at it. */
+const doesMore = ({ removes, fits, joint, marks, destroys, leaves, found, hold, closes, lubricants, cautions }: Step) =>
+  [removes, fits, joint, marks, destroys, leaves, found, hold, closes, lubricants, cautions].some(Boolean)
+
+/** Whether a step is wanted: one that only measures what was renewed is not, while nothing of it was. */
+export function isWanted(plan: Plan, state: JobState, step: Step): boolean {
+  const taken = plan.checksAt.get(step.id) ?? []
+  return !taken.length || doesMore(step) || taken.some(({ check, moment }) => isOwed(state, check, moment))
+}
+
+/**
+ * The steps that come before one and are not settled. Where a step is not wanted, what it needs itself comes before in
+ * its stead.
+ */
+export function unmetNeeds(plan: Plan, state: JobState, step: Step): Step[] {
+  const found = new Set<Step>()
+  const walk = (one: Step) => {
+    for (const need of (one.needs ?? []).map(id => plan.steps.get(id)!)) {
+      if (state.steps.has(need.id)) continue
+      if (isWanted(plan, state, need)) found.add(need)
+      else walk(need)
+    }
+  }
+  walk(step)
+  return [...found]
+}
 
 /** Owed of a step, and no hindrance to it. */
 const WITH_IT: readonly Obligation['kind'][] = ['keep', 'step', 'mate']
@@ -45,9 +69,9 @@ export function hindrances(plan: Plan, state: JobState, owed: readonly Obligatio
   return [...needs, ...cautions, ...from.map((o): Hindrance => ({ text: o.what, settle: o.settle }))]
 }
 
-/** Steps in the order of the sheet, those not settled yet. */
+/** Steps in the order of the sheet, those wanted and not settled yet. */
 export function stepsLeft(plan: Plan, state: JobState): Step[] {
-  return plan.sheet.steps.filter(step => !state.steps.has(step.id))
+  return plan.sheet.steps.filter(step => !state.steps.has(step.id) && isWanted(plan, state, step))
 }
 
 /** The step to put on the card: the first one left whose needs are met. */

@@ -3,6 +3,7 @@ import { gateOf, type Gate } from './gate.ts'
 import { obligations, type Obligation } from './owed/index.ts'
 import { checkResults, type CheckResult } from './results.ts'
 import type { JobState } from './state.ts'
+import { isWanted, unmetNeeds } from './steps.ts'
 import { trayOf, type Tray } from './tray.ts'
 
 export interface StationView {
@@ -25,7 +26,9 @@ export function viewJob(plan: Plan, state: JobState): JobView {
   const results = checkResults(plan, state)
   const owed = obligations(plan, state, results)
   const stations = STATIONS.map((id): StationView => {
-    const steps = plan.sheet.steps.filter(step => step.station === id)
+    const steps = plan.sheet.steps.filter(
+      step => step.station === id && (state.steps.has(step.id) || isWanted(plan, state, step)),
+    )
     return {
       id,
       steps: steps.length,
@@ -39,5 +42,6 @@ export function viewJob(plan: Plan, state: JobState): JobView {
 /** A joint or a hold point is owed from the moment its step can be reached; the rest from the start. */
 function isDue(plan: Plan, state: JobState, one: Obligation): boolean {
   if (one.kind !== 'joint' && one.kind !== 'hold') return true
-  return (plan.steps.get(one.step ?? '')?.needs ?? []).every(id => state.steps.has(id))
+  const step = plan.steps.get(one.step ?? '')
+  return !step || unmetNeeds(plan, state, step).length === 0
 }

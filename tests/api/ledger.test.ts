@@ -1,5 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { v7 as uuid } from 'uuid'
+import { sql } from 'drizzle-orm'
 import { database, disconnect } from '../../server/db/client.ts'
 import { rebuildProjections } from '../../server/db/ledger.ts'
 import { fillDatabase, signIn, startServer, type RunningServer, type SignedIn } from './server.ts'
@@ -176,7 +177,7 @@ describe('two tablets', () => {
       expect(answers.map(one => one.status).sort()).toEqual([200, 422])
       // Two may work two steps.
       await post(job, read('drain'))
-      expect((await post(job, entry('step.done', { step: 'drain' }), other)).status).toBe(200)
+      expect((await post(job, entry('step.done', { step: 'drain', note: 'clear juice' }), other)).status).toBe(200)
       const lifted = (await entriesOf(job)).filter(one => one.kind === 'part.lifted')
       expect(lifted).toHaveLength(1)
       // So that the machine is whole again.
@@ -187,6 +188,28 @@ describe('two tablets', () => {
       const still = (await entriesOf(job)).find(one => one.id === lifted[0]!.id)!
       await post(job, entry('entry.corrected', { target: still.id, why: 'test' }), lead)
     }))
+})
+
+describe('numbers for tags and bags', () => {
+  const take = async (who: SignedIn, count: unknown) => {
+    const answer = await who.post('/api/labels', { count })
+    return { status: answer.status, numbers: ((await answer.json()) as { numbers?: number[] }).numbers ?? [] }
+  }
+  it('are given once, however many devices ask at the same time, and follow the demo’s own', async () => {
+    const given = await Promise.all(Array.from({ length: 20 }, (_, i) => take(i % 2 ? other : fitter, 7)))
+    const numbers = given.flatMap(one => one.numbers)
+    expect(new Set(numbers).size).toBe(140)
+    const used = await database().execute<{ tag: string }>(
+      sql`select payload->>'tag' as tag from entry where kind = 'part.tagged'`,
+    )
+    const highest = Math.max(...used.map(one => Number(one.tag.slice(1))))
+    expect(Math.min(...numbers)).toBeGreaterThan(highest)
+  })
+  it('are not given by the thousand, nor to who only looks', async () => {
+    expect((await take(fitter, 51)).status).toBe(400)
+    expect((await take(fitter, 'many')).status).toBe(400)
+    expect((await take(stores, 1)).status).toBe(403)
+  })
 })
 
 describe('rebuild', () => {

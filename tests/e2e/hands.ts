@@ -60,7 +60,7 @@ export async function select(page: Page, label: string, word: string) {
 
 /** Looks something up by its words, and opens the first that fits. */
 export async function find(page: Page, words: string) {
-  await page.keyboard.press('/')
+  await page.getByRole('button', { name: /^Find/ }).click()
   await page.getByPlaceholder('machine, job, step, part, reading').fill(words)
   await expect(page.locator('.hit').first()).toBeVisible()
   await page.keyboard.press('Enter')

@@ -104,7 +104,10 @@ onMounted(() => field.value?.focus())
       <p v-else class="big figures" :class="{ none: value === null }" data-test="big">
         {{ big }} <span class="unit">{{ fieldUnit(check.unit) }}</span>
       </p>
-      <p v-if="isOpen && hint" class="hint">{{ hint }}</p>
+      <p class="stands">
+        <VerdictMark v-if="value !== null" class="word" :verdict="judged.verdict" />
+        <span v-if="isOpen && hint" class="hint">{{ hint }}</span>
+      </p>
       <ReadingTries
         :draft="draft"
         :kept="isRead ? figures : null"
@@ -136,7 +139,7 @@ onMounted(() => field.value?.focus())
           >
             <VerdictMark v-if="cellVerdict(place)" :verdict="cellVerdict(place)!" :word="false" />
             {{ [place.station, place.plane].filter(Boolean).join(' ') }}
-            <b v-if="one.taken(place)" class="figures">{{ one.figureAt(place) }}</b>
+            <b v-if="one.taken(place) && cells.length < 4" class="figures">{{ one.figureAt(place) }}</b>
           </el-radio-button>
         </el-radio-group>
       </div>
@@ -150,7 +153,6 @@ onMounted(() => field.value?.focus())
         :ghost="ghost"
       />
       <div class="verdict">
-        <VerdictMark class="word" :verdict="judged.verdict" />
         <p>
           {{ shown.share }}Limit {{ showLimits(check, system) }}, {{ check.source }}.
           <strong v-if="consequence">{{ consequence }}.</strong>
@@ -251,13 +253,17 @@ h2 {
   font-weight: 400;
   font-size: 15px;
 }
-.verdict {
+.gauge .under .cells :deep(.el-radio-button .el-radio-button__inner) {
+  padding: 4px 9px;
+}
+.stands {
   display: flex;
   gap: 14px;
   align-items: center;
+  min-height: 34px;
 }
-.verdict .word {
-  font-size: 24px;
+.stands .word {
+  font-size: 26px;
 }
 .doubt {
   display: flex;

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { cautionKey, confirmationOf, holdStands, progressOf, stepsLeft, STATION_WORDS } from '~~/core/job'
+import { cautionKey, confirmationOf, holdStands, progressOf, stepsLeft, unmetNeeds, STATION_WORDS } from '~~/core/job'
 import type { Step } from '~~/core/sheet'
 
 /** The one thing to do now, with what stands before it. */
@@ -21,7 +21,7 @@ const left = computed(() =>
   stepsLeft(job.plan, job.state)
     .filter(
       one =>
-        one.id !== step.value?.id && (one.needs ?? []).every(id => job.state.steps.has(id) || id === step.value?.id),
+        one.id !== step.value?.id && unmetNeeds(job.plan, job.state, one).every(need => need.id === step.value?.id),
     )
     .slice(0, 2),
 )

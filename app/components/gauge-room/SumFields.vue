@@ -206,7 +206,7 @@ const hasInput = (field: Field) =>
   box-shadow: none;
   outline: none;
 }
-.big :deep(.el-input__inner) {
+.one .take .big :deep(.el-input__inner) {
   font-size: 27px;
   font-weight: 500;
   letter-spacing: -0.02em;

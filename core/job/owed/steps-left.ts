@@ -1,8 +1,9 @@
+import { stepsLeft } from '../steps.ts'
 import type { Owing, Source } from './owing.ts'
 
 export const stepsUndone: Source = ({ plan, state }) =>
-  plan.sheet.steps
-    .filter(step => !state.steps.has(step.id) && step.id !== plan.closing?.step.id)
+  stepsLeft(plan, state)
+    .filter(step => step.id !== plan.closing?.step.id)
     .map((step): Owing => ({
       id: { kind: 'step', step: step.id },
       station: step.station,
