@@ -1,7 +1,6 @@
 import {
   asksOf,
   boltCount,
-  cellsOf,
   confirmationOf,
   emptyFold,
   extend,
@@ -143,8 +142,9 @@ export class Technician {
 
   measure(check: Check, moment: Moment): void {
     const { results } = viewJob(this.plan, this.folded.state)
-    if (check.kind === 'clearance' || !results.get(`${check.id} ${moment}`)!.owed) return
-    for (const { station, plane } of cellsOf(check)) {
+    const { owed, missing } = results.get(`${check.id} ${moment}`)!
+    if (check.kind === 'clearance' || !owed) return
+    for (const { station, plane } of missing) {
       const tries = Array.from({ length: check.tries ?? 1 }, (_, attempt) =>
         this.findings.reading(check, moment, station, plane, attempt),
       )

@@ -7,13 +7,10 @@ export function useRest(what: () => unknown): Readonly<Ref<boolean>> {
   const { start } = useTimeoutFn(() => {
     isResting.value = false
   }, REST_MS)
-  watch(
-    what,
-    () => {
-      isResting.value = true
-      start()
-    },
-    { flush: 'sync' },
-  )
+  // Looked at once a change is whole: while what was sent lands, it is for a moment in neither list.
+  watch(what, () => {
+    isResting.value = true
+    start()
+  })
   return readonly(isResting)
 }

@@ -51,11 +51,10 @@ export const choose = (where: Locator, word: string) =>
 
 /** Opens a list and takes one line of it. */
 export async function select(page: Page, label: string, word: string) {
-  await page
-    .locator('.el-select')
-    .filter({ has: page.getByRole('combobox', { name: label, exact: true }) })
-    .click()
-  await page.getByRole('option', { name: word, exact: true }).filter({ visible: true }).click()
+  const field = page.getByRole('combobox', { name: label, exact: true })
+  await page.locator('.el-select').filter({ has: field }).click()
+  const list = page.locator(`[id="${await field.getAttribute('aria-controls')}"]`)
+  await list.getByRole('option', { name: word, exact: true }).click()
 }
 
 /** Looks something up by its words, and opens the first that fits. */
@@ -81,7 +80,9 @@ export async function jobAt(page: Page, tag: string, step: string) {
     data: { person: lead!.id, pin: PEOPLE.find(one => one.name === lead!.name)!.pin },
   })
   const sent = await page.request.post('/api/jobs', { headers, data: { equipment: tag, complaint: 'Planned' } })
-  const { id } = (await sent.json()) as OpenedJob
+  const answer = (await sent.json()) as OpenedJob & { data?: { job: string } }
+  // One that is open already is gone on with.
+  const id = answer.data?.job ?? answer.id
   const job = (await (await page.request.get(`/api/jobs/${id}`)).json()) as JobAnswer
   const opened = job.entries[0]! as Entry<'job.opened'>
   const plan = planFor(job.sheet, opened.payload.variants)
@@ -91,7 +92,7 @@ export async function jobAt(page: Page, tag: string, step: string) {
   })
   worker.folded = extend(plan, worker.folded, job.entries)
   worker.workUntil(step)
-  const entries = worker.folded.entries.slice(1)
+  const entries = worker.folded.entries.slice(job.entries.length)
   for (let from = 0, to = 0; from < entries.length; from = to) {
     while (to < entries.length && to - from < 180 && entries[to]!.madeBy === entries[from]!.madeBy) to++
     const data = entries
