@@ -46,7 +46,7 @@ export function holdHindrances(plan: Plan, state: JobState, step: Step, person: 
   if (undecided.length)
     return [`${undecided[0]!.name}${undecided.length > 1 ? ` and ${undecided.length - 1} more` : ''} not decided yet`]
   if (step.joint?.act === 'pull' && progressOf(plan.joints.get(step.joint.id)!, state).verdict !== 'Holds')
-    return ['The joint is not pulled yet']
+    return ['The joint is not torqued yet']
   return work.some(one => one.by === person)
     ? ['You did some of this work yourself. A hold point is signed by somebody else: a second pair of eyes']
     : []

@@ -288,7 +288,7 @@ describe('a joint', () => {
     pull(4, 1, 20)
     expect(progressOf(joint, worker.folded.state)).toMatchObject({
       next: 4,
-      faults: ['Bolt 4: over, slack it and pull again.'],
+      faults: ['Bolt 4: over, slacken it and torque it again.'],
     })
     pull(4, 1, 12.6)
     expect(progressOf(joint, worker.folded.state).next).toBe(2)

@@ -96,7 +96,7 @@ export function jointProgress(plan: JointPlan, passes: readonly (readonly Pull[]
         pulled: state.pulled,
         verdict: 'Open',
         faults: [
-          `Bolt ${state.strayed.bolt} was pulled when it was the turn of ${state.strayed.wanted}. Slacken the joint and start again.`,
+          `Bolt ${state.strayed.bolt} was torqued when it was the turn of ${state.strayed.wanted}. Slacken the joint and start again.`,
         ],
       }
     }
@@ -104,7 +104,7 @@ export function jointProgress(plan: JointPlan, passes: readonly (readonly Pull[]
       const bad = state.pulled.filter(one => one.verdict === 'Out')
       const faults = bad.map(
         one =>
-          `Bolt ${one.bolt}: ${one.torqueNm > wanted.mostNm ? 'over, slack it and pull again' : 'under, pull again'}.`,
+          `Bolt ${one.bolt}: ${one.torqueNm > wanted.mostNm ? 'over, slacken it and torque it again' : 'under, torque it again'}.`,
       )
       return { order: order.value, pass, next: state.next, wanted, pulled: state.pulled, verdict: 'Open', faults }
     }

@@ -233,7 +233,7 @@ test('leaving a job before it has loaded leaves nothing behind', async ({ page }
     await route.continue()
   })
   await page.goto(address)
-  await expect(page.getByText('Laying out the job')).toBeVisible()
+  await expect(page.getByText('Loading the job')).toBeVisible()
   await page.getByRole('link', { name: 'Yard', exact: true }).click()
   await expect(page.getByRole('heading', { name: 'Thornmere works' })).toBeVisible()
   await page.waitForTimeout(2500)

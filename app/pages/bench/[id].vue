@@ -29,7 +29,7 @@ onBeforeUnmount(() => {
     {{ why }} <el-button @click="open">Try again</el-button>{{ ' '
     }}<NuxtLink class="btn" to="/bench">To the bench list</NuxtLink>
   </p>
-  <p v-else-if="!job" class="say soft">Laying out the job…</p>
+  <p v-else-if="!job" class="say soft">Loading the job…</p>
   <JobRoom v-else :job="job">
     <NuxtPage />
   </JobRoom>

@@ -30,7 +30,7 @@ export const boltPulled: ActKind<Shaped<typeof shape>> = {
     const bolts = boltCount(joint)
     if (bolt < 1 || bolt > bolts) return `${joint.title} has bolts 1 to ${bolts}; there is no bolt ${bolt}.`
     if (pass < 1 || pass > joint.passes.length)
-      return `${joint.title} is pulled in ${joint.passes.length} passes; there is no pass ${pass}.`
+      return `${joint.title} is torqued in ${joint.passes.length} passes; there is no pass ${pass}.`
     const read = parseQuantity(text, { kind: 'torque', label: joint.title })
     if (!read.ok) return read.why
     return Math.abs(read.value.value - torqueNm) > 1e-9 * Math.max(1, torqueNm)

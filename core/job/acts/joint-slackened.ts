@@ -15,7 +15,7 @@ export const jointSlackened: ActKind<Shaped<typeof shape>> = {
     if (!known) return unknown('joint', joint)
     return state.joints.get(joint)?.passes.some(pass => pass.length)
       ? null
-      : `${known.title}: nothing is pulled, so there is nothing to slacken.`
+      : `${known.title}: nothing is torqued, so there is nothing to slacken.`
   },
   apply: (state, { payload }) => {
     state.joints.set(payload.joint, { passes: [], slackened: true, strays: state.joints.get(payload.joint)!.strays })

@@ -49,7 +49,7 @@ const IDS: {
     words: (plan, { part, way }) =>
       `Pieces ${way === 'out' ? 'that came off' : 'that went back'}: ${partName(plan, part)}`,
   },
-  'joint': { by: ['joint'], words: (plan, { joint }) => `Joint not pulled: ${jointName(plan, joint)}` },
+  'joint': { by: ['joint'], words: (plan, { joint }) => `Joint not torqued: ${jointName(plan, joint)}` },
   'debt': {
     by: ['debt'],
     words: (plan, { debt }) =>

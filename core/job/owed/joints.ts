@@ -14,7 +14,7 @@ export const joints: Source = ({ plan, state }) =>
         {
           id: { kind: 'joint', joint: joint.id },
           station: step.station,
-          what: `${joint.title}: ${progress.pass === null ? 'not pulled' : `pass ${progress.pass} of ${joint.passes.length}`}`,
+          what: `${joint.title}: ${progress.pass === null ? 'not torqued' : `pass ${progress.pass} of ${joint.passes.length}`}`,
           why: progress.faults[0] ?? joint.why,
           step: step.id,
           settle: { to: 'step', step: step.id },
