@@ -19,9 +19,9 @@ export {
   type Draft,
 } from './results.ts'
 export { keyOf, obligations, owedWords, type Obligation, type OwedId, type Settle } from './owed/index.ts'
-export { answerText, markText, mateMet, missedBy, toleranceDegOf } from './mates.ts'
+export { answerText, markText, mateMet, missedBy } from './mates.ts'
 export { asksOf, confirmationOf, countFault, lacks, type Asks, type Count, type Said } from './confirm.ts'
-export { bagRefusal, keptBy, partUnder, tagRefusal, type InHand } from './keeping.ts'
+export { partUnder, type InHand } from './keeping.ts'
 export { doubtOf, leadingDigits, widthOf, withLeading } from './doubt.ts'
 export { hindrances, isWanted, unmetNeeds, stepsLeft, nextStep, type Hindrance } from './steps.ts'
 export { holdStands, holdHindrances } from './holds.ts'

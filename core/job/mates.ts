@@ -34,7 +34,7 @@ export function mateMet(mate: Mate, mark: MarkAt | undefined, answer: MateAnswer
 }
 
 /** How far an aligned mark may stand off, degrees. */
-export const toleranceDegOf = ({ rule }: Mate): number =>
+const toleranceDegOf = ({ rule }: Mate): number =>
   (rule.kind === 'aligned' ? rule.toleranceDeg : undefined) ?? USUAL_TOLERANCE_DEG
 
 /** Whether both sides are where they belong, one of them put back, so that it can be seen how they stand. */

@@ -41,7 +41,7 @@ const WITH_IT: readonly Obligation['kind'][] = ['keep', 'step', 'mate']
 
 /**
  * What stands between now and a step: steps before it, cautions unread, evidence owed,
- * decisions and new parts missing, a joint not pulled, and for the step that shuts the case everything the gate names.
+ * decisions and new parts missing, a joint not torqued, and for the step that shuts the case everything the gate names.
  * Empty when the step may be done.
  */
 export function hindrances(plan: Plan, state: JobState, owed: readonly Obligation[], step: Step): Hindrance[] {

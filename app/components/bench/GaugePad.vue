@@ -265,19 +265,6 @@ h2 {
 .stands .word {
   font-size: 26px;
 }
-.doubt {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
-  align-items: center;
-  border-left: 5px solid var(--thin);
-  background: var(--brass-wash);
-  padding: 8px 12px;
-}
-.doubt p {
-  flex: 1 1 100%;
-  font-size: 18px;
-}
 .working li {
   display: grid;
   grid-template-columns: 1fr 2fr auto;

@@ -8,7 +8,7 @@ import {
   type WrenchUnit,
 } from '~~/core/joints'
 import { progressOf } from '~~/core/job'
-import { parseQuantity, UNITS } from '~~/core/quantity'
+import { parseQuantity } from '~~/core/quantity'
 import { judge } from '~~/core/verdict'
 
 /**
@@ -93,10 +93,9 @@ function figure(as: WrenchUnit, isSure: boolean): { nm: number; text: string } |
   const typed = Number(text.value.replace(',', '.'))
   doubt.value = isSure || Number.isNaN(typed) ? null : torqueDoubt(typed, as, progress.value.wanted)
   if (doubt.value) return null
-  const given = UNITS[parsed.value.unit] ? parsed.value.unit : as
   return {
     nm: parsed.value.value,
-    text: Number.isNaN(typed) ? text.value.trim() : `${typed} ${WRENCH_UNIT_WORDS[given as WrenchUnit] ?? given}`,
+    text: Number.isNaN(typed) ? text.value.trim() : `${typed} ${WRENCH_UNIT_WORDS[as]}`,
   }
 }
 function take(as: WrenchUnit = unit.value, isSure = false) {
@@ -160,7 +159,7 @@ watch(
           <span class="figures">{{ say(progress.wanted.leastNm) }}</span> to
           <span class="figures">{{ say(progress.wanted.mostNm) }}</span>
         </p>
-        <div v-if="isOutOfTurn" class="turn" role="alert">
+        <div v-if="isOutOfTurn" class="doubt" role="alert">
           It is the turn of bolt {{ progress.next }}. Kept out of turn, the joint has to be slackened and begun again.
           <el-button size="small" @click="chosen = null">Bolt {{ progress.next }} instead</el-button>
         </div>
@@ -262,19 +261,6 @@ form {
 }
 .then {
   font: 400 16px var(--words);
-}
-.turn,
-.doubt {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
-  align-items: center;
-  border-left: 5px solid var(--thin);
-  background: var(--brass-wash);
-  padding: 6px 10px;
-}
-.doubt p {
-  flex: 1 1 100%;
 }
 .foot {
   display: flex;

@@ -215,11 +215,6 @@ const named = computed(() => {
   align-items: center;
   padding-bottom: 4px;
 }
-.head .btn {
-  min-height: 44px;
-  padding: 0 12px;
-  font-size: 16px;
-}
 h2 {
   font-size: 17px;
   padding: 0 2px;

@@ -36,15 +36,7 @@ async function take(what: string, text: string) {
     said.value = ''
   }, 4000)
 }
-function saveCsv() {
-  const link = document.createElement('a')
-  link.href = URL.createObjectURL(
-    new Blob(['\uFEFF', sumAsCsv(props.sum, given.value, answer.value!)], { type: 'text/csv' }),
-  )
-  link.download = `${props.sum.name}.csv`
-  link.click()
-  URL.revokeObjectURL(link.href)
-}
+const save = () => saveCsv(props.sum.name, sumAsCsv(props.sum, given.value, answer.value!))
 </script>
 
 <template>
@@ -79,7 +71,7 @@ function saveCsv() {
             Pin to a job
           </el-button>
           <el-button data-test="copy-text" @click="take('The sum is', asText)"> Copy as text </el-button>
-          <el-button data-test="csv" @click="saveCsv">Save as CSV</el-button>
+          <el-button data-test="csv" @click="save">Save as CSV</el-button>
           <el-button data-test="copy-address" @click="take('The address is', address())"> Copy address </el-button>
           <span role="status" class="soft">{{
             said || (isExample ? 'An example is not pinned: type your own figures.' : '')

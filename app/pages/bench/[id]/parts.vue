@@ -7,7 +7,7 @@ const job = useJob()
 const { about } = job
 const list = computed(() => shoppingOf(job.plan, job.state))
 const print = () => window.print()
-function saveCsv() {
+function save() {
   const rows = list.value.flatMap(({ from, stock, lines }) =>
     lines.map(one => ({
       from,
@@ -20,13 +20,7 @@ function saveCsv() {
       taken: one.taken ? 'yes' : 'no',
     })),
   )
-  const link = document.createElement('a')
-  link.href = URL.createObjectURL(
-    new Blob(['\uFEFF', Papa.unparse(rows, { escapeFormulae: true })], { type: 'text/csv' }),
-  )
-  link.download = `parts-${about.equipment.tag}-job-${about.job.number}.csv`
-  link.click()
-  URL.revokeObjectURL(link.href)
+  saveCsv(`parts-${about.equipment.tag}-job-${about.job.number}`, Papa.unparse(rows, { escapeFormulae: true }))
 }
 </script>
 
@@ -35,7 +29,7 @@ function saveCsv() {
     <nav class="no-print acts">
       <NuxtLink class="btn" :to="`/bench/${about.job.id}`">To the bench</NuxtLink>
       <el-button @click="print">Print</el-button>
-      <el-button @click="saveCsv">Save as CSV</el-button>
+      <el-button @click="save">Save as CSV</el-button>
     </nav>
     <header>
       <h1>
