@@ -6,14 +6,18 @@ const tsConfig = {
 
 export default defineNuxtConfig({
   compatibilityDate: '2026-11-01',
-  modules: ['@element-plus/nuxt', '@pinia/nuxt', '@vueuse/nuxt', 'nuxt-auth-utils', '@nuxt/eslint'],
+  modules: ['@element-plus/nuxt', '@pinia/nuxt', '@vueuse/nuxt', 'nuxt-auth-utils', '@nuxt/eslint', '@vite-pwa/nuxt'],
   // A bench tool behind a sign-in: the pages are drawn in the browser, so that they can go on without the server.
   ssr: false,
   telemetry: false,
   devtools: { enabled: false },
   features: { inlineStyles: false },
   // A place is fetched when a hand goes to it, not because its name is in sight.
-  experimental: { defaults: { nuxtLink: { prefetchOn: { visibility: false, interaction: true } } } },
+  // A newer version is the worker's to notice.
+  experimental: {
+    appManifest: false,
+    defaults: { nuxtLink: { prefetchOn: { visibility: false, interaction: true } } },
+  },
   css: ['~/assets/fonts.css', '~/assets/look.css', '~/assets/kit.css', '~/assets/drawings.css'],
   components: [{ path: '~/components', pathPrefix: false }],
   imports: { dirs: ['say'] },
@@ -22,8 +26,31 @@ export default defineNuxtConfig({
       title: 'Needler',
       htmlAttrs: { lang: 'en' },
       meta: [{ name: 'viewport', content: 'width=device-width, initial-scale=1' }],
-      link: [{ rel: 'icon', type: 'image/svg+xml', href: '/needle.svg' }],
+      link: [
+        { rel: 'icon', type: 'image/svg+xml', href: '/needle.svg' },
+        { rel: 'manifest', href: '/manifest.webmanifest' },
+      ],
     },
+  },
+  // The pages open again without the network. A newer version waits until it is asked for.
+  pwa: {
+    registerType: 'prompt',
+    manifest: {
+      name: 'Needler',
+      short_name: 'Needler',
+      description: 'The bench companion of an overhaul',
+      theme_color: '#1f3a68',
+      background_color: '#1f3a68',
+      display: 'standalone',
+      icons: [{ src: '/needle.svg', sizes: 'any', type: 'image/svg+xml' }],
+    },
+    workbox: {
+      globPatterns: ['**/*.{js,css,woff2,svg}'],
+      additionalManifestEntries: [{ url: '/', revision: String(Date.now()) }],
+      navigateFallback: '/',
+      navigateFallbackDenylist: [/^\/api\//],
+    },
+    client: { periodicSyncForUpdates: 3600 },
   },
   elementPlus: { importStyle: 'css', themes: ['dark'] },
   runtimeConfig: {

@@ -14,6 +14,8 @@ export default defineConfig({
     baseURL: `http://127.0.0.1:${PORT}`,
     viewport: { width: 1280, height: 800 },
     trace: 'off',
+    // The pages come from the server, but where a test is about going on without it.
+    serviceWorkers: 'block',
     actionTimeout: 40_000,
     launchOptions: {
       executablePath: '/usr/bin/chromium',

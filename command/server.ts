@@ -1,5 +1,9 @@
 import { spawn } from 'node:child_process'
-import { createServer } from 'node:net'
+import { readFileSync } from 'node:fs'
+import { get as getPlain } from 'node:http'
+import { get as getSecure } from 'node:https'
+import { createServer, isIP } from 'node:net'
+import { createSecureContext } from 'node:tls'
 import { appUrl } from './place.ts'
 import { Plain, say } from './plain.ts'
 
@@ -10,14 +14,54 @@ const isFree = (port: number, host: string) =>
     probe.listen(port, host, () => probe.close(() => resolve(true)))
   })
 
+/** Whether our own server answers; its certificate is the one we gave it, so it is not asked for. */
 const isWell = (url: string) =>
-  fetch(`${url}/api/health`).then(
-    answer => answer.ok,
-    () => false,
-  )
+  new Promise<boolean>(resolve => {
+    const get = url.startsWith('https') ? getSecure : getPlain
+    get(`${url}/api/health`, { rejectUnauthorized: false }, answer => {
+      answer.resume()
+      resolve(answer.statusCode === 200)
+    }).on('error', () => resolve(false))
+  })
+
+/** Files with a certificate and its key, in PEM. */
+export interface Https {
+  cert?: string
+  key?: string
+}
+
+function pem(file: string, what: string): string {
+  try {
+    return readFileSync(file, 'utf8')
+  } catch {
+    throw new Plain(`The ${what} cannot be read from ${file}. Check the path and who may read it.`)
+  }
+}
+
+/** What the server is told so that it speaks https; empty without a certificate. Throws a sentence when the two do not fit. */
+function secured({ cert: certFile, key: keyFile }: Https): Record<string, string> {
+  if (!certFile && !keyFile) return {}
+  if (!certFile || !keyFile) throw new Plain('https wants both: --cert FILE and --key FILE.')
+  const [cert, key] = [pem(certFile, 'certificate'), pem(keyFile, 'key')]
+  try {
+    createSecureContext({ cert, key })
+  } catch (error) {
+    throw new Plain(`That certificate and key do not go together: ${(error as Error).message}.`)
+  }
+  return { NITRO_SSL_CERT: cert, NITRO_SSL_KEY: key, NUXT_SESSION_COOKIE_SECURE: 'true' }
+}
+
+const isOwn = (host: string) => host === 'localhost' || (isIP(host) === 4 && host.startsWith('127.')) || host === '::1'
 
 /** Serves the built application over a database until it is told to stop. `ready` is called once it answers. */
-export async function serveUntilStopped(database: string, verb: string, ready: () => void): Promise<void> {
+export async function serveUntilStopped(
+  database: string,
+  verb: string,
+  ready: () => void,
+  https: Https = {},
+): Promise<void> {
+  const tls = secured(https)
+  const isSecure = 'NITRO_SSL_CERT' in tls || process.env.NUXT_SESSION_COOKIE_SECURE === 'true'
   const host = process.env.HOST ?? '127.0.0.1'
   const port = Number(process.env.PORT ?? 3000)
   if (!(await isFree(port, host)))
@@ -32,6 +76,7 @@ export async function serveUntilStopped(database: string, verb: string, ready: (
       NITRO_HOST: host,
       NITRO_PORT: String(port),
       DATABASE_URL: appUrl(database),
+      ...tls,
     },
     stdio: ['ignore', 'inherit', 'inherit'],
   })
@@ -43,10 +88,14 @@ export async function serveUntilStopped(database: string, verb: string, ready: (
       child.kill('SIGTERM')
     })
   // On every address, a person looks for it on this one.
-  const url = `http://${host === '0.0.0.0' || host === '::' ? '127.0.0.1' : host}:${port}`
+  const url = `${'NITRO_SSL_CERT' in tls ? 'https' : 'http'}://${host === '0.0.0.0' || host === '::' ? '127.0.0.1' : host}:${port}`
   for (let i = 0; i < 150 && child.exitCode === null; i++) {
     if (await isWell(url)) {
       say(`\nNeedler is at ${url} — Ctrl-C stops it.`)
+      if (!isSecure && !isOwn(host))
+        say(
+          'Over plain http a tablet cannot open its pages again without the network: give --cert FILE and --key FILE.',
+        )
       ready()
       break
     }

@@ -86,6 +86,17 @@ sql postgres 'create database needler_old' >/dev/null; sql needler_old 'create t
 check "a database of another version is refused in words" refuses 'made by another version of Needler' ./needler serve --database needler_old
 check "and left as it was" test "$(sql needler_old "select count(*) from information_schema.tables where table_schema = 'public'")" = 1
 
+# https, so that tablets may keep the pages.
+openssl req -x509 -newkey rsa:2048 -nodes -days 2 -subj /CN=localhost -keyout "$WORK/key.pem" -out "$WORK/cert.pem" 2>/dev/null
+check "https wants both files" refuses 'wants both' ./needler serve --cert "$WORK/cert.pem"
+check "a missing file is named" refuses 'cannot be read from' ./needler serve --cert "$WORK/none.pem" --key "$WORK/key.pem"
+check "what is no certificate is named" refuses 'do not go together' ./needler serve --cert "$WORK/junk" --key "$WORK/key.pem"
+PORT=38125 HOST=127.0.0.1 timeout -s TERM 60 ./needler serve --cert "$WORK/cert.pem" --key "$WORK/key.pem" >"$WORK/https" 2>&1 & SECURE=$!
+for _ in $(seq 150); do grep -q 'Needler is at' "$WORK/https" && break; sleep 0.2; done
+check "it is served over https" grep -q 'Needler is at https://' "$WORK/https"
+check "and answers there, with the worker that keeps the pages" test "$(curl -sk -o /dev/null -w '%{http_code}' https://127.0.0.1:38125/sw.js)" = 200
+kill "$SECURE" 2>/dev/null; wait "$SECURE" 2>/dev/null
+
 node -e 'require("net").createServer().listen(+process.argv[1],"127.0.0.1")' 38123 & taken=$!; sleep 0.5
 check "a taken port is named" refuses 'Port 38123 is taken' env PORT=38123 ./needler serve
 kill $taken

@@ -122,6 +122,10 @@ export interface SentEntry {
   payload: unknown
   act: string
   madeAt: string
+  /** Who did it, where that must not be mistaken; without it, whoever is signed in. */
+  by?: string
+  /** Whoever is signed in, a lead, says that `by` did it. */
+  vouched?: true
 }
 
 /** Numbers for tags and bags, given to one device and to no other. */

@@ -89,6 +89,8 @@ const entry = Joi.object<SentEntry>({
   kind: Joi.valid(...SENT).required(),
   act: uuid().required(),
   madeAt: moment.required(),
+  by: uuid(),
+  vouched: Joi.valid(true),
   payload: Joi.any().when('kind', {
     switch: SENT.map(one => ({ is: one, then: PAYLOADS[one] })),
     otherwise: Joi.forbidden(),

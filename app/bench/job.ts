@@ -1,5 +1,6 @@
 import { v7 as uuid } from 'uuid'
 import {
+  ACTS,
   emptyFold,
   extend,
   isClosed,
@@ -15,6 +16,8 @@ import { planFor } from '~~/core/sheet'
 import type { AppendAnswer, JobAnswer } from '~~/shared/answers'
 import * as boxes from './outbox'
 import type { Batch, Outbox } from './outbox'
+import { askJob, keepEntries } from '~/device/jobs'
+import { keptOutbox } from '~/device/outbox'
 import { deviceClock } from './clock'
 import { listenTo } from './stream'
 
@@ -25,7 +28,7 @@ export type JobAbout = Omit<JobAnswer, 'entries' | 'sheet'>
  * One job on this screen: its plan, its ledger, and what waits to be sent. An act shows at once; the server is asked
  * afterwards and its order is the order. What waits outlives a reload. It lives until it is closed.
  */
-export function createJob(answer: JobAnswer) {
+export function createJob(answer: JobAnswer, box: Awaited<ReturnType<typeof keptOutbox>>, isReached: boolean) {
   const session = useSessionStore()
   const { sheet, entries: first, ...about } = answer
   const { id } = about.job
@@ -33,8 +36,11 @@ export function createJob(answer: JobAnswer) {
   const plan = markRaw(planFor(sheet, opened && isKind(opened, 'job.opened') ? opened.payload.variants : {}))
   const names = new Map(about.people.map(one => [one.id, one.name]))
   const confirmed = shallowRef<Folded>(extend(plan, emptyFold(), first))
-  const { outbox, damaged, keep } = keptOutbox(id)
-  const reached = ref(true)
+  const { outbox, damaged, keeps } = box
+  const keep = (now: Outbox) => {
+    if (now !== outbox.value) void box.keep(now)
+  }
+  const reached = ref(isReached)
   let isSending = false
   let isOver = false
 
@@ -55,7 +61,9 @@ export function createJob(answer: JobAnswer) {
     const known = new Set(confirmed.value.entries.map(one => one.id))
     const more = fresh.filter(one => !known.has(one.id))
     keep(boxes.landed(outbox.value, new Set([...known, ...more.map(one => one.id)])))
-    if (more.length) confirmed.value = extend(plan, confirmed.value, more)
+    if (!more.length) return
+    confirmed.value = extend(plan, confirmed.value, more)
+    void keepEntries(id, more).catch(() => {})
   }
 
   async function catchUp() {
@@ -70,6 +78,9 @@ export function createJob(answer: JobAnswer) {
     const entries: AnyEntry[] = []
     const madeAt = deviceClock.now()
     const press = uuid()
+    const signature = acts.find(one => ACTS[one.kind].signature)
+    if (signature && !session.verified)
+      return `A signature is given with a PIN. ${person.name} signs in once the network is back, and signs then.`
     for (const one of acts) {
       const made = { id: uuid(), ...one, act: press, madeBy: person.id, role: person.role, madeAt }
       const entry = { ...made, receivedAt: null, seq: null } as AnyEntry
@@ -78,7 +89,7 @@ export function createJob(answer: JobAnswer) {
       ahead = extend(plan, ahead, [entry])
       entries.push(entry)
     }
-    keep(boxes.put(outbox.value, entries))
+    keep(boxes.put(outbox.value, entries, !session.verified))
     void flush()
     return null
   }
@@ -96,20 +107,26 @@ export function createJob(answer: JobAnswer) {
   }
 
   async function send(batch: Batch): Promise<void> {
-    const body = batch.entries.map(({ id: number, kind, payload, act: press, madeAt }) => ({
-      id: number,
-      kind,
-      payload,
-      act: press,
-      madeAt,
+    const vouched = batch.vouched ? { vouched: true } : {}
+    const body = batch.entries.map(({ id: number, kind, payload, act: press, madeAt, madeBy }) => ({
+      ...{ id: number, kind, payload, act: press, madeAt, by: madeBy },
+      ...vouched,
     }))
     const { entries } = await $fetch<AppendAnswer>(`/api/jobs/${id}/entries`, { method: 'POST', body })
     reached.value = true
     const given = new Map(entries.map(one => [one.id, one]))
-    const kept = batch.entries.map(one => ({ ...one, ...given.get(one.id)! }))
+    const more = batch.vouched ? { vouchedBy: batch.vouched } : {}
+    const kept = batch.entries.map(one => ({ ...one, ...more, ...given.get(one.id)! }))
     // Between our last entry and these another screen may have written: then the server's list is the order.
     if (kept[0]!.seq === lastSeq() + 1) take(kept)
     else await catchUp()
+  }
+
+  /** Whether another than we thought is signed in on this device. */
+  async function isSomebodyElse(): Promise<boolean> {
+    const before = session.signedIn?.id
+    await session.ask()
+    return session.signedIn?.id !== before
   }
 
   /** Sends what waits, in order. What another person did on this screen waits until they are signed in again. */
@@ -118,25 +135,31 @@ export function createJob(answer: JobAnswer) {
     isSending = true
     let batch: Batch | null = null
     try {
+      // After a spell without the network another may be signed in, or nobody: asked before anything goes out.
+      if (!session.reached) await session.ask()
       for (;;) {
-        batch = boxes.nextFor(outbox.value, session.person?.id)
+        batch = boxes.nextFor(outbox.value, session.signedIn)
         if (!batch || isOver) return
         await send(batch)
       }
     } catch (error) {
       const status = (error as { statusCode?: number }).statusCode
-      if (batch && status && status >= 400 && status < 500 && status !== 401 && status !== 429) {
+      const isRefusal = batch && status && status >= 400 && status < 500 && status !== 401 && status !== 429
+      if (batch && isRefusal && (await isSomebodyElse())) {
+        // Signed in on another page meanwhile: it waits for who did it.
+      } else if (batch && isRefusal) {
         keep(boxes.refuse(outbox.value, batch.act, sayWhy(error)))
         await catchUp().catch(() => {})
       } else {
         reached.value = false
+        session.reached = status !== undefined
         if (status === 401) session.changing = true
         else setTimeout(() => void flush(), 3000)
       }
     } finally {
       isSending = false
     }
-    if (reached.value && boxes.nextFor(outbox.value, session.person?.id)) void flush()
+    if (reached.value && boxes.nextFor(outbox.value, session.signedIn)) void flush()
   }
 
   const stopListening = listenTo(id, {
@@ -152,7 +175,7 @@ export function createJob(answer: JobAnswer) {
     },
   })
   const stopWatching = watch(
-    () => session.person?.id,
+    () => session.signedIn,
     () => void flush(),
   )
   take([])
@@ -169,10 +192,16 @@ export function createJob(answer: JobAnswer) {
     waiting,
     refused,
     damaged,
+    keeps,
     reached,
     isClosed: computed(() => isClosed(state.value)),
     act,
     undo,
+    /** Whoever is signed in, a lead, vouches for what waits under somebody's name. */
+    vouch: (doer: string) => {
+      if (session.signedIn) keep(boxes.vouch(outbox.value, doer, session.signedIn.id))
+      void flush()
+    },
     dismiss: (batch: Batch) => keep(boxes.dismiss(outbox.value, batch.act)),
     close: () => {
       isOver = true
@@ -184,30 +213,9 @@ export function createJob(answer: JobAnswer) {
 
 export type Job = ReturnType<typeof createJob>
 
-/** What waits on this device for a job. One that cannot be read is set aside under another name, and that is said. */
-function keptOutbox(id: string) {
-  const key = `needler-outbox-${id}`
-  const kept = localStorage.getItem(key)
-  const read = boxes.readOutbox(kept)
-  const damaged = ref(read === null)
-  if (read === null) {
-    localStorage.setItem(`${key}-damaged`, kept!)
-    localStorage.removeItem(key)
-  }
-  const outbox = shallowRef<Outbox>(read ?? [])
-  return {
-    outbox,
-    damaged,
-    keep: (now: Outbox) => {
-      outbox.value = now
-      if (now.length) localStorage.setItem(key, JSON.stringify(now))
-      else localStorage.removeItem(key)
-    },
-  }
-}
-
-/** Fetches a job and sets this device's clock by the server's on the way. */
+/** Fetches a job, from this device where the server cannot be asked, and sets the clock by the server's on the way. */
 export async function loadJob(id: string): Promise<Job> {
   await deviceClock.measure()
-  return createJob(await $fetch<JobAnswer>(`/api/jobs/${id}`))
+  const [{ answer, reached }, box] = await Promise.all([askJob(id), keptOutbox(id)])
+  return createJob(answer, box, reached)
 }

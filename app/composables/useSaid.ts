@@ -27,6 +27,8 @@ export function createSaid(job: Job, step: Ref<Step | null>, isReached: Ref<bool
     kept.value = rest
   }
 
+  // A reserve of numbers is fetched as a job is opened, so that they do not run out with the network.
+  if (may('part.tagged')) void fillLabels()
   // What comes off is given a number as soon as its step is at hand: nobody else gets that one.
   const numberless = computed(() =>
     isReached.value && may('part.tagged')

@@ -1,10 +1,12 @@
 <script setup lang="ts">
 import type { SiteSettings, YardArea } from '~~/shared/answers'
+import { askOrKept } from '~/device/answers'
 
 const areas = shallowRef<YardArea[]>([])
 const site = ref('Yard')
 const why = ref<string | null>(null)
 const loading = ref(true)
+const keptAt = ref<string | null>(null)
 const text = useLocalStorage('needler-yard-filter', '')
 const only = useLocalStorage<'all' | 'due'>('needler-yard-only', 'all')
 const worstFirst = useLocalStorage('needler-yard-worst', false)
@@ -14,9 +16,13 @@ const choose = (tag: string) => navigateTo({ query: { machine: tag } })
 
 async function load() {
   try {
-    const [yard, settings] = await Promise.all([$fetch<YardArea[]>('/api/yard'), $fetch<SiteSettings>('/api/site')])
-    areas.value = yard
-    site.value = settings.name
+    const [yard, settings] = await Promise.all([
+      askOrKept<YardArea[]>('/api/yard'),
+      askOrKept<SiteSettings>('/api/site'),
+    ])
+    areas.value = yard.value
+    keptAt.value = yard.keptAt
+    site.value = settings.value.name
     why.value = null
   } catch (error) {
     why.value = sayWhy(error)
@@ -62,7 +68,7 @@ function showAll() {
   <div class="yard">
     <header>
       <h1>{{ site }}</h1>
-      <p class="soft">{{ summary }}</p>
+      <p class="soft">{{ summary }}<KeptAt :at="keptAt" /></p>
       <el-input
         id="filter"
         v-model="text"

@@ -1,6 +1,9 @@
 import { defineStore } from 'pinia'
 import { WRITERS, type Role } from '~~/core/job/roles'
 import type { DoorAnswer, Person } from '~~/shared/answers'
+import type { SignedIn } from '~/bench/outbox'
+import { askOrKept, forgetAnswers } from '~/device/answers'
+import { deviceClock } from '~/bench/clock'
 
 declare module '#auth-utils' {
   interface User {
@@ -10,24 +13,73 @@ declare module '#auth-utils' {
   }
 }
 
-/** Who is signed in on this screen, and the changing of it. */
+/** Who is at this device, as it remembers them through a reload. */
+interface AtDevice {
+  /** Signed in with a PIN, as the server last said. */
+  signedIn: Person | null
+  since: string
+  /** Who stands at the bench; changed without the network, nobody has asked for their PIN. */
+  standing: Person | null
+  verified: boolean
+}
+const NOBODY: AtDevice = { signedIn: null, since: '', standing: null, verified: true }
+
+/** Who stands at this screen, whether their PIN was asked for, and the changing of it. */
 export const useSessionStore = defineStore('session', () => {
-  const { user, fetch: refresh } = useUserSession()
+  const { user, session: answer, ready, fetch: refresh } = useUserSession()
+  const at = useLocalStorage<AtDevice>('needler-at-device', NOBODY, { mergeDefaults: true })
   const changing = ref(false)
   const door = shallowRef<DoorAnswer | null>(null)
+  /** Whether the server answered when it was last asked. */
+  const reached = ref(true)
 
-  const person = computed(() => user.value as Person | null)
+  const person = computed(() => at.value.standing)
+  const verified = computed(() => at.value.verified)
+  const signedIn = computed((): SignedIn | null =>
+    at.value.signedIn ? { id: at.value.signedIn.id, since: at.value.since } : null,
+  )
+  /** Whether the places may be entered: somebody is signed in, or stands here while the server cannot be asked. */
+  const isIn = computed(() => (reached.value ? at.value.signedIn : at.value.standing) !== null)
   const isLead = computed(() => person.value?.role === 'lead')
   const mayWrite = computed(() => person.value !== null && WRITERS.includes(person.value.role))
+
+  /** Asks the server who is signed in. Without it, who stood here goes on. */
+  async function ask(): Promise<void> {
+    await refresh()
+    settle()
+  }
+  let started: Promise<void> | undefined
+  /** The same, once, at the start: the server may have been asked already. */
+  const start = () => (started ??= ready.value ? Promise.resolve(settle()) : ask())
+
+  function settle() {
+    reached.value = answer.value !== null
+    if (!reached.value) return
+    const now = user.value as Person | null
+    const { standing, verified: isVerified, signedIn: before, since } = at.value
+    at.value = {
+      signedIn: now,
+      since: now?.id === before?.id ? since : deviceClock.now(),
+      // Who stands here without a PIN goes on standing; so does who was signed in too long ago.
+      standing: now && isVerified ? now : standing,
+      verified: now !== null && isVerified,
+    }
+  }
+
   async function lookAtDoor() {
-    door.value = await $fetch<DoorAnswer>('/api/sign-in')
+    const { value, keptAt } = await askOrKept<DoorAnswer>('/api/sign-in')
+    door.value = value
+    reached.value = keptAt === null
   }
 
   /** Null when the PIN was right, else the sentence that says why not. */
   async function signIn(id: string, pin: string, code: string): Promise<string | null> {
     try {
-      await $fetch('/api/sign-in', { method: 'POST', body: { person: id, pin, ...(code ? { code } : {}) } })
+      const body = { person: id, pin, ...(code ? { code } : {}) }
+      const who = await $fetch<Person>('/api/sign-in', { method: 'POST', body })
       await refresh()
+      reached.value = true
+      at.value = { signedIn: who, since: deviceClock.now(), standing: who, verified: true }
       changing.value = false
       return null
     } catch (error) {
@@ -35,12 +87,36 @@ export const useSessionStore = defineStore('session', () => {
     }
   }
 
+  /** Somebody else stands at the bench while no PIN can be asked for: what they do waits for it. */
+  function standIn(who: Person) {
+    at.value = { ...at.value, standing: who, verified: false }
+    changing.value = false
+  }
+
   async function signOut() {
     await $fetch('/api/sign-out', { method: 'POST', body: {} })
+    at.value = NOBODY
+    await forgetAnswers().catch(() => {})
     await refresh()
     changing.value = false
     await navigateTo('/sign-in')
   }
 
-  return { person, door, changing, isLead, mayWrite, lookAtDoor, signIn, signOut }
+  return {
+    person,
+    verified,
+    signedIn,
+    door,
+    changing,
+    reached,
+    isIn,
+    isLead,
+    mayWrite,
+    start,
+    ask,
+    lookAtDoor,
+    signIn,
+    standIn,
+    signOut,
+  }
 })

@@ -29,6 +29,8 @@ export interface ActKind<P> {
   live?: (plan: Plan, state: JobState, entry: Done<P>) => string[]
   /** Judged live however late it comes: a signature is given to what is there now. */
   neverLate?: true
+  /** Stands on who signs it: given with their own PIN, and nobody vouches for it. */
+  signature?: true
   /** One line for lists of what was done, with its figures. */
   words: (plan: Plan, payload: P) => string
 }

@@ -15,6 +15,8 @@ export interface Entry<K extends EntryKind = EntryKind> {
   act: string
   madeBy: string
   role: Role
+  /** The lead who vouched for it, where it was done on a device on which its doer had not signed in. */
+  vouchedBy?: string
   /** When the act was done, by the clock of the device set right by the server's; ISO 8601 UTC. */
   madeAt: string
   /** When the server took it; null while it waits to be sent. */

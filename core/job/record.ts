@@ -95,16 +95,18 @@ export function recordOf(
   const { results } = viewJob(plan, state)
   const byId = new Map(entries.map(one => [one.id, one]))
   const who = (id: string) => names.get(id) ?? 'somebody no longer here'
+  const doer = (id: string, entry: AnyEntry | undefined) =>
+    entry?.vouchedBy ? `${who(id)} (vouched for by ${who(entry.vouchedBy)})` : who(id)
   const clock = (entry: AnyEntry | undefined): Signed['clock'] => {
     const at = entry ? clockOf(entry) : 'live'
     return at === 'live' ? '' : at
   }
   const by = (one: Stamp | null | undefined): Signed =>
     one
-      ? { who: who(one.by), role: one.role, when: one.at, clock: clock(byId.get(one.entry)) }
+      ? { who: doer(one.by, byId.get(one.entry)), role: one.role, when: one.at, clock: clock(byId.get(one.entry)) }
       : { who: '', role: '', when: '', clock: '' }
   const byEntry = (entry: AnyEntry): Signed => ({
-    who: who(entry.madeBy),
+    who: doer(entry.madeBy, entry),
     role: entry.role,
     when: timeOf(entry),
     clock: clock(entry),

@@ -14,6 +14,7 @@ import {
   type Folded,
 } from '../../core/job/index.ts'
 import type { Database, Transaction } from './client.ts'
+import { everybody } from './people.ts'
 import { writeProjections } from './projections.ts'
 import { entry, job } from './schema.ts'
 import { planOf } from './sheets.ts'
@@ -38,8 +39,11 @@ type EntryRow = typeof entry.$inferSelect
 
 const iso = (text: string) => new Date(text).toISOString()
 
-const asEntry = ({ id, kind, payload, act, madeBy, role, madeAt, receivedAt, seq }: EntryRow) =>
-  ({ id, kind, payload, act, madeBy, role, madeAt: iso(madeAt), receivedAt: iso(receivedAt), seq }) as AnyEntry
+const asEntry = ({ id, kind, payload, act, madeBy, role, madeAt, receivedAt, seq, vouchedBy }: EntryRow) =>
+  ({
+    ...{ id, kind, payload, act, madeBy, role, madeAt: iso(madeAt), receivedAt: iso(receivedAt), seq },
+    ...(vouchedBy ? { vouchedBy } : {}),
+  }) as AnyEntry
 
 export async function entriesAfter(db: Database | Transaction, jobId: string, seq: number): Promise<AnyEntry[]> {
   const rows = await db
@@ -83,6 +87,25 @@ function checked(folded: Folded, one: SentEntry, by: Person): SentEntry {
   return { ...correction, payload: { ...correction.payload, replacement: fits.payload } }
 }
 
+/**
+ * Who did what is sent: whoever is signed in, or, where they lead and say so, somebody they vouch for. What another did
+ * is never taken for an act of whoever happens to be signed in.
+ */
+async function doersOf(tx: Transaction, by: Person, fresh: SentEntry[]): Promise<(one: SentEntry) => Person> {
+  const others = fresh.filter(one => one.by && one.by !== by.id)
+  if (!others.length) return () => by
+  const people = new Map((await everybody(tx)).map(one => [one.id, one]))
+  for (const one of others) {
+    const who = people.get(one.by!)
+    if (!who) throw new Refused(422, 'There is nobody of that name here. Reload the page.', one.id)
+    if (!one.vouched) throw new Refused(409, `${who.name} did that. They sign in, or a lead vouches for it.`, one.id)
+    if (by.role !== 'lead') throw new Refused(403, `Only a lead vouches for what ${who.name} did.`, one.id)
+    if (ACTS[one.kind].signature)
+      throw new Refused(403, `A signature is given with one’s own PIN: ${who.name} signs it.`, one.id)
+  }
+  return one => (one.by && people.get(one.by)) || by
+}
+
 /** Appends entries inside a transaction; see {@link append}. */
 export async function appendIn(
   tx: Transaction,
@@ -101,21 +124,23 @@ export async function appendIn(
   let folded: Folded = { entries: before, state: fold(plan, before) }
   let seq = row.lastSeq
   const rows: (typeof entry.$inferInsert)[] = []
+  const doerOf = await doersOf(tx, by, fresh)
   const answers = fresh.map(sent => {
-    const one = checked(folded, sent, by)
+    const doer = doerOf(sent)
+    const one = checked(folded, sent, doer)
     const first = known.get(one.id)
     if (first) {
       if (
         first.jobId !== jobId ||
         first.kind !== one.kind ||
-        first.madeBy !== by.id ||
+        first.madeBy !== doer.id ||
         !sameJson(first.payload, one.payload)
       )
         throw new Refused(409, TAKEN, one.id)
       return { id: one.id, seq: first.seq, receivedAt: iso(first.receivedAt) }
     }
     const receivedAt = arrival(one)
-    const candidate = { ...one, madeBy: by.id, role: by.role, receivedAt, seq: seq + 1 } as AnyEntry
+    const candidate = { ...one, madeBy: doer.id, role: doer.role, receivedAt, seq: seq + 1 } as AnyEntry
     const why = refusalOf(plan, folded, candidate)
     if (why) throw new Refused(422, why, one.id)
     seq += 1
@@ -127,10 +152,11 @@ export async function appendIn(
       kind: one.kind,
       payload: one.payload,
       act: one.act,
-      madeBy: by.id,
-      role: by.role,
+      madeBy: doer.id,
+      role: doer.role,
       madeAt: one.madeAt,
       receivedAt,
+      vouchedBy: doer.id === by.id ? null : by.id,
       corrects: isKind(candidate, 'entry.corrected') ? candidate.payload.target : null,
     })
     return { id: one.id, seq, receivedAt }

@@ -146,6 +146,7 @@ export const entry = pgTable(
     madeAt: moment().notNull(),
     receivedAt: moment().notNull().defaultNow(),
     corrects: uuid(),
+    vouchedBy: uuid().references(() => person.id),
   },
   table => [unique().on(table.jobId, table.seq)],
 )

@@ -46,6 +46,10 @@ async function admitted(event: H3Event, door: Door): Promise<Person | null> {
   if (door === 'open') return null
   const person = await personOf(event)
   if (!person) throw refusal(401, signInWords(door))
+  // A page says for whom it writes: it may have been left open while another signed in.
+  const meant = getHeader(event, 'x-needler-person')
+  if (isWrite(event) && meant && meant !== person.id)
+    throw refusal(409, `${person.name} is signed in on this device. Sign in yourself, then do it again.`)
   if (typeof door !== 'string' && !door.includes(person.role))
     throw refusal(403, `This is done by ${rolesWords(door)}. Ask one to do it.`)
   return person

@@ -10,6 +10,9 @@ const ALWAYS = {
   'permissions-policy': 'camera=(self), microphone=(), geolocation=(), payment=()',
 } as const
 
+/** What the worker that keeps the pages may reach: our own address alone. */
+const WORKER = /^\/(sw|workbox-[\w-]+)\.js$/
+
 /** Styles may stand in the page, since drawings and the component kit set them; scripts only with this page's own number. */
 const policy = (nonce: string) =>
   [
@@ -32,7 +35,9 @@ export default defineNitroPlugin(nitro => {
       ...ALWAYS,
       // What is built has names of its own and may be kept; everything else is asked for anew.
       ...(event.path.startsWith('/_nuxt/') ? {} : { 'cache-control': 'no-store' }),
-      'content-security-policy': "default-src 'none'; frame-ancestors 'none'",
+      'content-security-policy': WORKER.test(event.path)
+        ? "default-src 'self'"
+        : "default-src 'none'; frame-ancestors 'none'",
     })
   })
   nitro.hooks.hook('render:html', (html, { event }) => {

@@ -143,6 +143,48 @@ describe('one number, one act', () => {
     }))
 })
 
+describe('whose act it is', () => {
+  const note = (more: object) => entry('note.written', { text: 'Dowel is tight' }, more)
+  it('what another did is not taken for an act of whoever is signed in', () =>
+    onJob(async job => {
+      const answer = await post(job, note({ by: other.id }))
+      expect(answer.status).toBe(409)
+      expect(await whyOf(answer)).toMatch(/T\. Brisco did that/)
+      expect((await post(job, note({ by: fitter.id }))).status).toBe(200)
+    }))
+  it('a lead vouches for it, and both stand in the ledger', () =>
+    onJob(async job => {
+      const one = note({ by: other.id, vouched: true })
+      expect((await post(job, one, fitter)).status).toBe(403)
+      expect((await post(job, one, lead)).status).toBe(200)
+      expect((await post(job, one, lead)).status).toBe(200)
+      expect((await entriesOf(job)).at(-1)).toMatchObject({ madeBy: other.id, role: 'fitter', vouchedBy: lead.id })
+    }))
+  it('the one vouched for may do what their own role may, no more', () =>
+    onJob(async job => {
+      const renewed = { part: 'gland-packing', from: 'kit', batch: '1' }
+      const answer = await post(job, entry('part.lifted', renewed, { by: planner.id, vouched: true }), lead)
+      expect([400, 403]).toContain(answer.status)
+    }))
+  it('nobody vouches for a signature', () =>
+    onJob(async job => {
+      const sign = entry('job.cancelled', { why: 'x' }, { by: other.id, vouched: true })
+      const answer = await post(job, sign, lead)
+      expect(answer.status).toBe(403)
+      expect(await whyOf(answer)).toMatch(/own PIN/)
+    }))
+  it('somebody who was never here is named as that', () =>
+    onJob(async job => {
+      expect((await post(job, note({ by: uuid(), vouched: true }), lead)).status).toBe(422)
+    }))
+  it('a page left open while another signed in writes nothing in their name', async () => {
+    const opened = { equipment: 'P-440', complaint: 'Test' }
+    const answer = await planner.post('/api/jobs', opened, { 'x-needler-person': fitter.id })
+    expect(answer.status).toBe(409)
+    expect(await whyOf(answer)).toMatch(/I\. Vahl is signed in on this device/)
+  })
+})
+
 describe('time', () => {
   it('is kept as given, with the arrival beside it', () =>
     onJob(async job => {

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { OpenJob, YardArea } from '~~/shared/answers'
 import type { Hit } from '~/stores/finder'
+import { askOrKept } from '~/device/answers'
 
 const open = defineModel<boolean>({ required: true })
 const text = ref('')
@@ -22,9 +23,16 @@ watch(open, async now => {
       go: () => navigateTo({ path: `/gauge-room/${one.craft}`, query: { sum: one.name } }),
     }))
   })
-  const [areas, jobs] = await Promise.all([$fetch<YardArea[]>('/api/yard'), $fetch<OpenJob[]>('/api/jobs')]).catch(
-    () => [[], []] as [YardArea[], OpenJob[]],
-  )
+  const [areas, jobs] = await Promise.all([
+    askOrKept<YardArea[]>('/api/yard').then(
+      answer => answer.value,
+      () => [],
+    ),
+    askOrKept<OpenJob[]>('/api/jobs').then(
+      answer => answer.value,
+      () => [],
+    ),
+  ])
   machines.value = [
     ...jobs.map(one => ({
       key: `j${one.id}`,

@@ -34,6 +34,21 @@ async function enter() {
   else void nextTick(() => entry.value?.select())
 }
 
+const chosenName = computed(() => session.door?.people.find(one => one.id === chosen.value)?.name)
+function stand() {
+  const who = session.door?.people.find(one => one.id === chosen.value)
+  if (!who) return
+  session.standIn({ id: who.id, name: who.name, role: who.role })
+  emit('done')
+}
+async function leave() {
+  try {
+    await session.signOut()
+  } catch (error) {
+    why.value = sayWhy(error)
+  }
+}
+
 /** A new PIN has the site's length; one given before that was changed may be shorter, and is entered by the button. */
 const length = computed(() => session.door?.site.pinLength ?? 4)
 const whole = () => pin.value.length === length.value && (!session.door?.asksCode || code.value.trim())
@@ -57,7 +72,14 @@ function press(key: string) {
         </el-button>
       </li>
     </ul>
-    <template v-if="chosen">
+    <template v-if="chosen && !session.reached">
+      <p>
+        Not connected, so no PIN can be asked for. What {{ chosenName }} does waits on this device, marked unverified,
+        until they sign in or a lead vouches for it. Signatures have to wait for the network.
+      </p>
+      <el-button type="primary" @click="stand">{{ chosenName }} stands here</el-button>
+    </template>
+    <template v-else-if="chosen">
       <template v-if="session.door?.asksCode">
         <label class="label" for="code">Code of the site, since this device is new here</label>
         <el-input id="code" v-model="code" autocomplete="off" maxlength="60" />
@@ -88,6 +110,7 @@ function press(key: string) {
       </div>
     </template>
     <p v-if="why" class="why" role="alert">{{ why }}</p>
+    <el-button v-if="session.person && session.reached" text @click="leave">Sign out of this device</el-button>
   </form>
 </template>
 

@@ -11,6 +11,8 @@ const PLACES = computed(() => [
   ...(session.isLead ? [{ to: '/people', name: 'People', starts: /^\/people/ }] : []),
 ])
 const route = useRoute()
+/** A newer version waits until it is asked for: nobody loses a half-typed figure to it. */
+const { $pwa } = useNuxtApp()
 </script>
 
 <template>
@@ -35,6 +37,9 @@ const route = useRoute()
       >
     </nav>
     <div class="right">
+      <el-button v-if="$pwa?.needRefresh" class="chip newer" @click="$pwa.updateServiceWorker(true)">
+        Change to the newer version
+      </el-button>
       <el-button class="chip" @click="$emit('find')">
         <el-icon>
           <Search />
@@ -61,7 +66,7 @@ const route = useRoute()
         </el-icon>
       </el-button>
       <el-button class="chip who" data-test="who" @click="session.changing = true">
-        {{ session.person?.name }} · {{ session.person?.role }}
+        {{ session.person?.name }} · {{ session.verified ? session.person?.role : 'no PIN given' }}
       </el-button>
     </div>
   </header>

@@ -3,6 +3,7 @@ import { OPENERS } from '~~/core/job/roles'
 import { showLimits } from '~~/core/job/show'
 import { planFor } from '~~/core/sheet'
 import type { MachineAnswer, OpenedJob, YardMachine } from '~~/shared/answers'
+import { askOrKept } from '~/device/answers'
 
 const props = defineProps<{ tag: string; machine?: YardMachine }>()
 defineEmits<{ close: [] }>()
@@ -21,7 +22,7 @@ const opening = ref(false)
 
 onMounted(async () => {
   try {
-    found.value = await $fetch<MachineAnswer>(`/api/machines/${encodeURIComponent(props.tag)}`)
+    found.value = (await askOrKept<MachineAnswer>(`/api/machines/${encodeURIComponent(props.tag)}`)).value
   } catch (error) {
     why.value = sayWhy(error)
   }

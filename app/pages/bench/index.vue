@@ -1,12 +1,16 @@
 <script setup lang="ts">
 import { STATION_WORDS } from '~~/core/job/words'
 import type { OpenJob } from '~~/shared/answers'
+import { askOrKept } from '~/device/answers'
 
 const jobs = shallowRef<OpenJob[] | null>(null)
+const keptAt = ref<string | null>(null)
 const why = ref<string | null>(null)
 onMounted(async () => {
   try {
-    jobs.value = await $fetch<OpenJob[]>('/api/jobs')
+    const answer = await askOrKept<OpenJob[]>('/api/jobs')
+    jobs.value = answer.value
+    keptAt.value = answer.keptAt
   } catch (error) {
     why.value = sayWhy(error)
   }
@@ -15,7 +19,7 @@ onMounted(async () => {
 
 <template>
   <div class="list">
-    <h1>On the bench</h1>
+    <h1>On the bench<KeptAt :at="keptAt" /></h1>
     <p v-if="why" class="why" role="alert">{{ why }}</p>
     <el-skeleton v-else-if="jobs === null" :rows="5" animated aria-label="Loading jobs…" />
     <p v-else-if="!jobs.length">No job is open. Open one from a machine in the <NuxtLink to="/">yard</NuxtLink>.</p>

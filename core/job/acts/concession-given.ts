@@ -30,6 +30,7 @@ export const concessionGiven: ActKind<Shaped<typeof shape>> = {
   by: ['lead'],
   corrected: 'take back',
   neverLate: true,
+  signature: true,
   sense: (_, __, { payload }) => (owedOf(payload.of) ? null : 'Say what is conceded: something that is owed now.'),
   live: (plan, state, { payload }) => {
     const of = owedOf(payload.of)!

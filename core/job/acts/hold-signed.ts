@@ -12,6 +12,7 @@ export const holdSigned: ActKind<Shaped<typeof shape>> = {
   by: ['lead'],
   corrected: 'take back',
   neverLate: true,
+  signature: true,
   sense: (plan, _, { payload }) => (plan.steps.get(payload.step)?.hold ? null : unknown('hold point', payload.step)),
   live: (plan, state, { payload, madeBy }) => holdHindrances(plan, state, plan.steps.get(payload.step)!, madeBy),
   apply: (state, entry, plan) => {

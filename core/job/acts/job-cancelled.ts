@@ -12,6 +12,7 @@ export const jobCancelled: ActKind<Shaped<typeof shape>> = {
   by: ['lead', 'planner'],
   corrected: 'never',
   neverLate: true,
+  signature: true,
   sense: always,
   live: (plan, state) => {
     const off = [...state.parts].filter(([, now]) => now.where === 'off').map(([ref]) => ref)

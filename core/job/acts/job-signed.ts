@@ -15,6 +15,7 @@ export const jobSigned: ActKind<Shaped<typeof shape>> = {
   by: ['lead'],
   corrected: 'never',
   neverLate: true,
+  signature: true,
   sense: always,
   live: (plan, state) => {
     const gate = gateOf(plan, state, owedNow(plan, state))

@@ -45,11 +45,8 @@ watch(
       @open="part => bench.look({ to: 'part', part })"
       @parts="bench.look({ to: 'parts' })"
     />
-    <div v-if="said || job.refused.length || job.damaged" class="said" role="alert">
-      <p v-if="job.damaged">
-        What waited on this device to be sent could not be read. It is set aside, not lost: tell the office before the
-        browser's data is cleared.
-      </p>
+    <WaitingNote />
+    <div v-if="said || job.refused.length" class="said" role="alert">
       <p v-if="said">{{ said }} <el-button text @click="said = null">Close</el-button></p>
       <p v-for="batch in job.refused" :key="batch.act">
         {{ batch.refused }} <el-button text @click="job.dismiss(batch)">Dismiss</el-button>

@@ -1,0 +1,66 @@
+<script setup lang="ts">
+import { entryWords } from '~~/core/job'
+import { doerOf, isSendable } from '~/bench/outbox'
+
+/** What has to be known while something waits on this device: what a reload would cost, and whose PIN is missing. */
+const job = useJob()
+const session = useSessionStore()
+const canReopen = window.isSecureContext
+
+const device = computed(() =>
+  [
+    job.damaged &&
+      'What waited on this device to be sent could not be read. It is set aside, not lost: tell the office before the browser’s data is cleared.',
+    !job.keeps &&
+      'This browser keeps nothing: what is not sent yet goes with the page. Leave it open until all is sent.',
+    !job.reached &&
+      !canReopen &&
+      'Not connected. Over plain http this page cannot open again without the network: leave it open. What you do is kept here until it can be sent.',
+  ].filter(one => typeof one === 'string'),
+)
+/** By doer: what waits for their PIN. */
+const unproved = computed(() => {
+  const byDoer = new Map<string, string[]>()
+  for (const batch of job.waiting) {
+    if (!batch.unverified || (session.signedIn && isSendable(batch, session.signedIn))) continue
+    const words = batch.entries.map(one => entryWords(job.plan, one))
+    byDoer.set(doerOf(batch), [...(byDoer.get(doerOf(batch)) ?? []), ...words])
+  }
+  return [...byDoer].map(([doer, acts]) => ({ doer, name: job.names.get(doer) ?? 'somebody no longer here', acts }))
+})
+const mayVouch = (doer: string) =>
+  session.reached && session.verified && session.isLead && session.signedIn !== null && session.signedIn.id !== doer
+</script>
+
+<template>
+  <div v-if="device.length || unproved.length" class="notes">
+    <el-alert v-for="words in device" :key="words" :title="words" type="warning" :closable="false" show-icon />
+    <el-alert v-for="one in unproved" :key="one.doer" type="warning" :closable="false" show-icon data-test="unverified">
+      <template #title>
+        {{ counted(one.acts.length, 'act') }} of {{ one.name }} {{ one.acts.length === 1 ? 'waits' : 'wait' }} here
+        unverified: no PIN was given.
+        {{ session.reached ? `${one.name} signs in, or a lead vouches.` : 'They go once the network is back.' }}
+      </template>
+      <ul>
+        <li v-for="(words, i) in one.acts" :key="i">{{ words }}</li>
+      </ul>
+      <el-button v-if="session.reached" size="small" @click="session.changing = true">Sign in</el-button>
+      <el-button v-if="mayVouch(one.doer)" size="small" type="primary" @click="job.vouch(one.doer)">
+        I vouch: {{ one.name }} did this
+      </el-button>
+    </el-alert>
+  </div>
+</template>
+
+<style scoped>
+.notes {
+  padding: 6px 16px 0;
+  display: grid;
+  gap: 6px;
+}
+ul {
+  max-height: 96px;
+  overflow-y: auto;
+  margin: 2px 0 6px;
+}
+</style>

@@ -1,0 +1,35 @@
+import { openDB, type DBSchema, type IDBPDatabase } from 'idb'
+import type { AnyEntry } from '~~/core/job'
+import type { JobAnswer } from '~~/shared/answers'
+import type { Batch } from '~/bench/outbox'
+
+/** A batch as it lies on the device: of which job, and after which others. */
+export type BatchRow = { job: string; n: number } & Batch
+
+interface Kept extends DBSchema {
+  /** The last answer to a question, by its address. */
+  answers: { key: string; value: { path: string; value: unknown; keptAt: string } }
+  /** A job without its ledger. */
+  jobs: { key: string; value: { id: string; about: Omit<JobAnswer, 'entries'>; usedAt: string } }
+  entries: { key: [string, number]; value: { job: string; seq: number; entry: AnyEntry } }
+  outbox: { key: string; value: BatchRow; indexes: { job: string } }
+  /** What could not be read, as it was found. */
+  damaged: { key: number; value: { job: string; found: unknown } }
+}
+
+let opening: Promise<IDBPDatabase<Kept>> | undefined
+
+/** What this device keeps so that the bench goes on without the network. Throws where the browser keeps nothing. */
+export const deviceDatabase = () =>
+  (opening ??= openDB<Kept>('needler', 1, {
+    upgrade(db) {
+      db.createObjectStore('answers', { keyPath: 'path' })
+      db.createObjectStore('jobs', { keyPath: 'id' })
+      db.createObjectStore('entries', { keyPath: ['job', 'seq'] })
+      db.createObjectStore('outbox', { keyPath: 'act' }).createIndex('job', 'job')
+      db.createObjectStore('damaged', { autoIncrement: true })
+    },
+    terminated() {
+      opening = undefined
+    },
+  }))

@@ -1,0 +1,2 @@
+ALTER TABLE "entry" ADD COLUMN "vouched_by" uuid;--> statement-breakpoint
+ALTER TABLE "entry" ADD CONSTRAINT "entry_vouched_by_person_id_fk" FOREIGN KEY ("vouched_by") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;
