@@ -78,6 +78,8 @@ export interface Held extends Judgement {
   limits: Limits
   source: string
   consequence: string | null
+  /** What would follow, could it go further: of a figure that is Thin. */
+  would?: string | null
 }
 
 /** What a figure below, above, or on either wrong side of its limits does to the machine. */
@@ -86,11 +88,16 @@ export interface Consequences {
   high?: string
 }
 
-/** Judges a value and says where the limits come from. What being out does is said of what is out: Thin is still inside. */
+/** What being out does is said of what is out; of what is Thin, and so still inside, it is what would follow. */
+export const follows = (verdict: Verdict, words: string | null): Pick<Held, 'consequence' | 'would'> => ({
+  consequence: verdict === 'Out' ? words : null,
+  would: verdict === 'Thin' ? words : null,
+})
+
+/** Judges a value and says where the limits come from, and what being out of them does. */
 export function holdAgainst(value: number, limits: Limits, source: string, { low, high }: Consequences = {}): Held {
   const judged = judge(value, limits)
-  const consequence = judged.verdict === 'Out' ? ((judged.side === 'low' ? low : high) ?? null) : null
-  return { ...judged, limits, source, consequence }
+  return { ...judged, limits, source, ...follows(judged.verdict, (judged.side === 'low' ? low : high) ?? null) }
 }
 
 /** What was held, left Open: the figure stands there, and `why` says what it still wants before it counts. */
@@ -99,4 +106,5 @@ export const leftOpen = (held: Held, why: string): Held => ({
   verdict: 'Open',
   source: `${held.source}; ${why}`,
   consequence: null,
+  would: null,
 })

@@ -1,7 +1,18 @@
-import { displayLength, fixed } from '~~/core/quantity'
+import {
+  displayLength,
+  fixed,
+  fromBase,
+  shownDecimals,
+  shownUnit,
+  toBase,
+  UNITS,
+  type UnitName,
+} from '~~/core/quantity'
 import type { Figure } from '~~/core/sums'
 
-/** A figure of an answer as the screen shows it: lengths in the chosen system, everything else as it is. */
+const isUnit = (unit: string): unit is UnitName => unit in UNITS
+
+/** A figure of an answer as the screen shows it: in the units of the chosen world, but where it is to stay as written. */
 export function showFigureOf(
   { value, unit = '', decimals: wanted, as }: Pick<Figure, 'value' | 'unit' | 'decimals' | 'as'>,
   lengths: 'mm' | 'inch',
@@ -14,17 +25,39 @@ export function showFigureOf(
   const inInches = lengths === 'inch' && as !== 'written'
   if (unit === 'mm' && inInches) return displayLength(value, 'inch', decimals)
   if (unit === 'µm' && inInches) return displayLength(value / 1000, 'inch', 3, 'thou')
-  const text = fixed(value, decimals)
+  const other = inInches && isUnit(unit) ? shownUnit(unit, 'inch') : unit
+  if (other !== unit && isUnit(unit) && isUnit(other))
+    return {
+      figure: inThrees(fixed(fromBase(toBase(value, unit), other), shownDecimals(unit, decimals, 'inch'))),
+      unit: other,
+    }
+  return { figure: inThrees(fixed(value, decimals)), unit: unit === '1' ? '' : unit }
+}
+
+/** Long figures in threes. */
+function inThrees(text: string): string {
   const [whole = '', part] = text.split('.')
-  return {
-    figure: `${whole.replace(/\B(?=(\d{3})+$)/g, ' ')}${part === undefined ? '' : `.${part}`}`,
-    unit: unit === '1' ? '' : unit,
-  }
+  return `${whole.replace(/\B(?=(\d{3})+$)/g, ' ')}${part === undefined ? '' : `.${part}`}`
+}
+
+/** What a line of a working gives, in the screen's own unit; null where that is the unit it was worked in. */
+export function givesShown(gives: string, lengths: 'mm' | 'inch'): string | null {
+  const read = /^(-?\d+(?:\.(\d+))?) (\S+)$/.exec(gives)
+  if (!read || lengths === 'mm' || !isUnit(read[3]!)) return null
+  const { figure, unit } = showFigureOf(
+    { value: Number(read[1]), unit: read[3], decimals: read[2]?.length ?? 0 },
+    lengths,
+  )
+  return unit === read[3] ? null : `${figure} ${unit}`
 }
 
 /** A figure in the unit the screen shows, nothing rounded: for places on a scale. */
 export const shownValue = (value: number, unit: string | undefined, lengths: 'mm' | 'inch'): number =>
-  lengths === 'inch' && (unit === 'mm' || unit === 'µm') ? value / 25.4 : value
+  lengths === 'mm' || unit === undefined || !isUnit(unit)
+    ? value
+    : unit === 'µm'
+      ? value / 25.4
+      : fromBase(toBase(value, unit), shownUnit(unit, lengths))
 
 /** Limits in words, in the chosen system. */
 export function limitWords(

@@ -65,12 +65,20 @@ describe('a figure as it is typed', () => {
   ])('%s is refused in words', (typed, why) => refused(readNumber(typed, JOURNAL, 'mm'), why))
   it('names the span in the unit that was typed', () =>
     refused(readNumber('600 in', JOURNAL, 'inch'), /0.03937008 to 19.68504 in/))
-  it('only lengths follow the screen', () => {
-    expect(shownUnit('mm', 'inch')).toBe('in')
-    expect(shownUnit('µm', 'inch')).toBe('thou')
-    expect(shownUnit('°C', 'inch')).toBe('°C')
-    expect(shownUnit('mm', 'mm')).toBe('mm')
+  it.each([
+    ['mm', 'in'],
+    ['µm', 'thou'],
+    ['°C', '°F'],
+    ['N·m', 'lbf·ft'],
+    ['MPa', 'psi'],
+    ['°', '°'],
+    ['1', '1'],
+  ] as const)('a field of %s is one of %s on a screen of inches', (unit, shown) => {
+    expect(shownUnit(unit, 'inch')).toBe(shown)
+    expect(shownUnit(unit, 'mm')).toBe(unit)
   })
+  it('a bare torque on a screen of inches is in foot-pounds', () =>
+    expect(must(readNumber('100', number('Torque', 'N·m', [0.01, 1000]), 'inch'))).toBeCloseTo(135.58, 2))
   it('goes over to inches and back without losing a hair', () => {
     fc.assert(
       fc.property(fc.integer({ min: 1000, max: 500_000 }), um => {
@@ -215,7 +223,7 @@ describe('going over to inches', () => {
       triesMm: ['1', 'x', '2'],
     })
   })
-  it('leaves what is no length', () => {
+  it('carries every unit of the other world, and leaves what has none', () => {
     expect(
       carryOver(
         sumNamed('mounting-temperature')!.fields,
@@ -223,7 +231,7 @@ describe('going over to inches', () => {
         'mm',
         'inch',
       ),
-    ).toEqual({ ambientC: '20', interferenceUm: '1', greasedOrSealed: true })
+    ).toEqual({ ambientC: '68', interferenceUm: '1', greasedOrSealed: true })
   })
 })
 

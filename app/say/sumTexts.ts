@@ -1,5 +1,5 @@
 import { parseClock } from '~~/core/marks'
-import { fromBase, parseQuantity, toBase, UNITS, type UnitName } from '~~/core/quantity'
+import { fromBase, parseQuantity, shownUnit as worldUnit, toBase, UNITS, type UnitName } from '~~/core/quantity'
 import { refuse, accept, type Result } from '~~/core/result'
 import type { Field, Fields, NumberField } from '~~/core/sums'
 
@@ -15,10 +15,9 @@ type Measured = Pick<NumberField, 'unit' | 'span' | 'label' | 'reference' | 'clo
 /** A label as it stands within a sentence; names inside it keep their capitals. */
 export const inSentence = (label: string): string => label[0]!.toLowerCase() + label.slice(1)
 
-/** The unit a bare number is read in: lengths follow the screen's own system. */
-export function shownUnit(unit: UnitName, lengths: Lengths): UnitName {
-  return lengths === 'mm' ? unit : unit === 'mm' ? 'in' : unit === 'µm' ? 'thou' : unit
-}
+/** The unit a bare number is read in: the one of the screen's own world; what is held in micrometres is thou there. */
+export const shownUnit = (unit: UnitName, lengths: Lengths): UnitName =>
+  unit === 'µm' && lengths === 'inch' ? 'thou' : worldUnit(unit, lengths)
 
 /** A typed figure in the field's own unit, or why it is none. */
 export function readNumber(text: string, field: Measured, lengths: Lengths): Result<number> {

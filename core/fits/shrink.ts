@@ -51,6 +51,8 @@ export interface FitState {
   name: 'cold, at rest' | 'warm, at rest' | 'cold, at speed' | 'warm, at speed'
   /** What is left of the grip; negative when it lets go. */
   gripUm: number
+  /** Between the two at that grip. */
+  pressureMPa: number
   torqueNm: number
   /** von Mises at the hub's bore, from the greatest interference and from turning. */
   hubEquivalentMPa: number
@@ -139,6 +141,7 @@ export function shrinkFit(fit: ShrinkFit): Result<Shrunk> {
     return {
       name,
       gripUm: gripUm + gainUm,
+      pressureMPa: loose.pressureMPa,
       torqueNm: loose.torqueNm,
       hubEquivalentMPa: Math.sqrt(hoop ** 2 + hoop * tight.pressureMPa + tight.pressureMPa ** 2),
       innerHoopMPa: Math.abs(tight.innerHoopMPa - (turns ? turningBoreStressMPa(turningShaft) : 0)),

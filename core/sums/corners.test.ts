@@ -127,6 +127,7 @@ describe('half given is open, and says what is missing', () => {
       'lift-check toBearingMm toDialMm',
       'bearing-fit outsideMm',
       'lift-plan layDownM2',
+      'lifting massKg weightKN',
       'preload nutFactor',
       'bolt-order bolts along across',
       'elastic-interaction diameterMm',
@@ -168,6 +169,14 @@ describe('half given is open, and says what is missing', () => {
 })
 
 describe('the worst, not the mean', () => {
+  it('strips and bores hand a sheet their worst place', () => {
+    const tries = (name: string, changes: object) => must(withChanges(name, { ...changes })).reading!.tries[0]![0]!
+    const wide = { boresMm: [80.102, 80.2], journalsMm: [80.004, 80.008] }
+    expect(tries('running-clearance', wide)).toBeCloseTo(0.196, 9)
+    expect(tries('running-clearance', { minMm: undefined, maxMm: undefined })).toBeCloseTo(0.094, 9)
+    const least = figure('strip-set', 'leastMm').value
+    expect(tries('strip-set', {})).toBe(least)
+  })
   const end = (wireMm: number) => ({ wireMm, shimLeftMm: 0.4, shimRightMm: 0.4 })
   it('one loose end is a loose cap, however well the other grips', () => {
     const ends = [end(0.34), end(0.42)]

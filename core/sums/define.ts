@@ -164,6 +164,7 @@ export function toWire(answer: Answer): Record<string, unknown> {
             limits: held.limits,
             source: held.source,
             consequence: held.consequence,
+            ...(held.would ? { would: held.would } : {}),
           },
         ]
       : [],

@@ -1,4 +1,4 @@
-import { holdAgainst, type Consequences, type Held, type Limits } from '../verdict.ts'
+import { holdAgainst, judge, type Consequences, type Held, type Limits } from '../verdict.ts'
 import { number, optional, type NumberField } from './fields.ts'
 import type { UnitName } from '../quantity/index.ts'
 
@@ -31,3 +31,7 @@ export function hold(
   if (given) return holdAgainst(value, maker, MAKER, says)
   return general ? holdAgainst(value, general.limits, general.source, says) : holdAgainst(value, {}, NO_LIMIT)
 }
+
+/** Of a least and a greatest, the one that a sheet's reading holds: the least, unless only the greatest is out. Never their mean. */
+export const worseOf = (least: number, greatest: number, limits: Limits): number =>
+  judge(greatest, limits).verdict === 'Out' && judge(least, limits).verdict !== 'Out' ? greatest : least

@@ -31,13 +31,18 @@ describe('words of the right part', () => {
   })
   it('thin never borrows the sentence of out', () => {
     for (const sum of SUMS.filter(
-      ({ name }) =>
-        !['felt-fit', 'hand-turn', 'vibration', 'pump-vibration', 'shaft-vibration', 'lifting', 'lift-plan'].includes(
-          name,
-        ),
+      ({ name }) => !['felt-fit', 'hand-turn', 'vibration', 'pump-vibration', 'shaft-vibration'].includes(name),
     ))
       for (const { key, held: judged } of must(runSum(sum, sum.example)).figures)
         if (judged?.verdict === 'Thin') expect(judged.consequence, `${sum.name} ${key}`).toBeNull()
+  })
+  it('thin says what would follow, and only thin', () => {
+    const steep = held('lifting', 'fromVerticalDeg', { fromVerticalDeg: 50 })
+    expect(steep).toMatchObject({ verdict: 'Thin', consequence: null, would: expect.stringMatching(/together/) })
+    expect(held('lifting', 'fromVerticalDeg', { fromVerticalDeg: 70 }).would).toBeNull()
+    for (const sum of SUMS)
+      for (const { key, held: judged } of must(runSum(sum, sum.example)).figures)
+        if (judged?.would) expect(judged.verdict, `${sum.name} ${key}`).toBe('Thin')
   })
   it('stainless says which', () => {
     for (const sum of SUMS)

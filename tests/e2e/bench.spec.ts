@@ -244,10 +244,23 @@ test('what waited on the device and cannot be read is set aside in words', async
   await signIn(page)
   await openBench(page, 'P-310')
   const id = page.url().split('/').at(-1)!
-  await page.evaluate(key => localStorage.setItem(`needler-outbox-${key}`, '[{"broken":'), id)
+  const rows = (store: string, add?: object) =>
+    page.evaluate(
+      ([name, row]) =>
+        new Promise<unknown[]>(resolve => {
+          indexedDB.open('needler').onsuccess = opened => {
+            const all = (opened.target as IDBOpenDBRequest).result.transaction(name!, 'readwrite').objectStore(name!)
+            if (row) all.put(row)
+            all.getAll().onsuccess = got => resolve((got.target as IDBRequest<unknown[]>).result)
+          }
+        }),
+      [store, add] as const,
+    )
+  await rows('outbox', { act: 'x', job: id, n: 1, entries: 'broken' })
   await page.reload()
   await expect(page.getByText('could not be read. It is set aside, not lost')).toBeVisible()
-  expect(await page.evaluate(key => localStorage.getItem(`needler-outbox-${key}-damaged`), id)).toBe('[{"broken":')
+  expect(await rows('damaged')).toMatchObject([{ job: id, found: { entries: 'broken' } }])
+  expect(await rows('outbox')).toEqual([])
 })
 
 test('a lead lets somebody sign in, and takes them out', async ({ page }) => {

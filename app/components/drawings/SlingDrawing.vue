@@ -5,6 +5,7 @@ import type { Drawn } from '~/composables/useDrawn'
 const props = defineProps<Drawn>()
 const { given, got, say, tone } = useDrawn(props)
 const lean = computed(() => given('fromVerticalDeg'))
+const each = computed(() => (Number.isFinite(got('legKN')) ? got('legKN') : got('equalLegKN')))
 const unequal = computed(() => Number.isFinite(got('leftKN')))
 const a = computed(() => (unequal.value ? given('cgFromLeftM') : Math.tan((lean.value * Math.PI) / 180)))
 const b = computed(() => (unequal.value ? given('cgFromRightM') : a.value))
@@ -13,7 +14,7 @@ const k = computed(() => Math.min(560 / Math.max(a.value + b.value, 0.01), 170 /
 const hook = computed(() => ({ x: 360 - ((b.value - a.value) / 2) * k.value, y: 198 - h.value * k.value }))
 const left = computed(() => hook.value.x - a.value * k.value)
 const right = computed(() => hook.value.x + b.value * k.value)
-const weight = computed(() => (Number.isFinite(given('weightKN')) ? given('weightKN') : got('weightKN')))
+const weight = computed(() => [given('weightKN'), got('weightKN'), got('hangsKN')].find(Number.isFinite) ?? Number.NaN)
 const legs = computed(() =>
   unequal.value
     ? [
@@ -21,8 +22,8 @@ const legs = computed(() =>
         { x: right.value, kN: got('rightKN'), deg: got('rightDeg') },
       ]
     : [
-        { x: left.value, kN: got('legKN'), deg: lean.value },
-        { x: right.value, kN: got('legKN'), deg: lean.value },
+        { x: left.value, kN: each.value, deg: lean.value },
+        { x: right.value, kN: each.value, deg: lean.value },
       ],
 )
 const toneOf = (deg: number) => (deg > 60 ? 'var(--out)' : deg >= 45 ? 'var(--thin)' : 'var(--holds)')

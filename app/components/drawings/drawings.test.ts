@@ -63,16 +63,25 @@ describe('to scale', () => {
     expect(dots[3]).toBeCloseTo(shaft.x + shaft.width, 6)
   })
   it('sling legs lean as they are said to', async () => {
-    const drawing = await drawn('lifting')
+    const placed = { known: 'where the weight sits', cgFromLeftM: 0.6, cgFromRightM: 0.9, hookHeightM: 1.2 }
+    const drawing = await drawn('lifting', placed)
     const lean = (path: string) => {
       const [x1, y1, x2, y2] = numbers(path)
       return (Math.atan2(Math.abs(x2! - x1!), y2! - y1!) * 180) / Math.PI
     }
     const legs = all(drawing, 'g > path').filter(one => one.style.includes('stroke'))
     expect(legs.map(one => Math.round(lean(one.d)))).toEqual([27, 37])
-    const steep = all(await drawn('lifting', { cgFromLeftM: 2.2, cgFromRightM: 1.3 }), 'g > path')
+    const steep = all(await drawn('lifting', { ...placed, cgFromLeftM: 2.2, cgFromRightM: 1.3 }), 'g > path')
     expect(steep[0]!.style).toContain('--out')
     expect(steep[1]!.style).toContain('--thin')
+  })
+  it('a shrunk hub is drawn in one state at a time', async () => {
+    const drawing = await drawn('shrink-fit')
+    const said = () => drawing.find('svg').attributes('aria-label')!
+    const [loosest, cold] = [said(), drawing.findAll('.el-segmented__item')[0]!]
+    expect(loosest).toMatch(/grip left/)
+    await cold.find('input').setValue(true)
+    expect(said()).not.toBe(loosest)
   })
   it('a chain of lengths ends at its gap', async () => {
     const drawing = await drawn('stack')

@@ -32,6 +32,7 @@ const show = (figure: Answer['figures'][number]) => showFigureOf(figure, system.
           <strong v-if="one.held!.consequence"
             >{{ one.held!.consequence[0]!.toUpperCase() + one.held!.consequence.slice(1).replace(/\.$/, '') }}.</strong
           >
+          <template v-else-if="one.held!.would">Past it: {{ one.held!.would.replace(/\.$/, '') }}.</template>
         </p>
       </li>
     </ul>
@@ -55,13 +56,20 @@ const show = (figure: Answer['figures'][number]) => showFigureOf(figure, system.
       <el-button :aria-expanded="working" data-test="working" @click="working = !working"> Working </el-button>
       <span class="soft">{{ sum.source }}</span>
     </div>
+    <p v-if="working && system === 'inch'" class="soft">
+      Worked in metric units; what a line gives stands in yours first.
+    </p>
     <table v-if="working" class="working">
       <tbody>
         <tr v-for="(line, i) in answer.working" :key="i">
           <th scope="row">{{ line.what }}</th>
           <td class="soft">{{ line.rule }}</td>
           <td class="figures">{{ line.sum }}</td>
-          <td class="figures gives">{{ line.gives }}</td>
+          <td class="figures gives">
+            <template v-if="givesShown(line.gives, system)"
+              >{{ givesShown(line.gives, system) }} <span class="soft">= </span></template
+            >{{ line.gives }}
+          </td>
         </tr>
       </tbody>
     </table>

@@ -154,7 +154,7 @@ const hasInput = (field: Field) =>
       <p v-if="errors[key]" class="why" role="alert">{{ errors[key] }}</p>
     </div>
     <p v-if="usual.length" class="assumed wide">
-      <span v-if="!opened"> <strong>Taken as usual:</strong> {{ assumed }}.</span>
+      <span v-if="!opened"> <strong>Defaults:</strong> {{ assumed }}.</span>
       <el-button size="small" :aria-expanded="opened" @click="opened = !opened">
         {{ opened ? 'Fewer fields' : 'Change these' }}
       </el-button>

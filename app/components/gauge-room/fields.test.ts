@@ -126,9 +126,9 @@ describe('the fields of a sum', () => {
   }
   const mount = (texts: Record<string, string | boolean>) =>
     mountSuspended(SumFields, { props: { sum, texts, errors: {} } })
-  it('says what is taken as usual in one line, and opens it', async () => {
+  it('says its defaults in one line, and opens it', async () => {
     const got = await mount({ boreMm: '60', roughUm: '8' })
-    expect(got.find('.assumed').text()).toMatch(/Taken as usual: friction 0.14, samples 100 000, roughness Rz 8 µm\./)
+    expect(got.find('.assumed').text()).toMatch(/Defaults: friction 0.14, samples 100 000, roughness Rz 8 µm\./)
     expect(got.find('[data-test=field-friction]').exists()).toBe(false)
     await got.find('.assumed button').trigger('click')
     expect(got.find('[data-test=field-friction]').exists()).toBe(true)

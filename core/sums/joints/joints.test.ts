@@ -5,12 +5,35 @@ import type { InteractionResult } from '../../joints/index.ts'
 
 describe('torque and preload', () => {
   it('both ways of the sum, and back again', () => {
-    figures('bolt-torque', {}, { torqueKNm: 149.6, torqueFrictionNm: 162.9415885, stressAreaMm2: 156.6681445 })
+    const friction = { threadFriction: 0.14, headFriction: 0.14, headMeanDiameterMm: 20.8 }
+    figures(
+      'bolt-torque',
+      { preloadN: 55000, ...friction },
+      { torqueKNm: 149.6, torqueFrictionNm: 162.9415885, stressAreaMm2: 156.6681445 },
+    )
     figures(
       'preload',
       { torqueNm: 162.9415885, threadFriction: 0.14, headFriction: 0.14 },
       { preloadFrictionN: 55000, stressAreaMm2: 156.6681445 },
     )
+  })
+  it('starts from size, class and lubricant', () => {
+    // M16 8.8: 75 % of 580 MPa on 156.668 mm² is 68.15 kN; oiled, K = 0.17.
+    figures('bolt-torque', {}, { preloadN: 68150.642851, torqueKNm: 185.369749, nutFactor: 0.17 })
+    figures('bolt-torque', { lubrication: 'moly or copper paste' }, { nutFactor: 0.13 })
+    figures('bolt-torque', { thread: '1/2 UNC', boltClass: 'Grade 5' }, { stressAreaMm2: 91.5472315 })
+    figures(
+      'bolt-torque',
+      { thread: undefined, diameterMm: 16, pitchMm: 2, boltClass: undefined, preloadN: 55000, nutFactor: 0.2 },
+      { torqueKNm: 176 },
+    )
+  })
+  it('asks for what it cannot know', () => {
+    refused(withChanges('bolt-torque', { boltClass: undefined }), /class on the bolt’s head/)
+    refused(withChanges('bolt-torque', { lubrication: undefined }), /lubricated/)
+    refused(withChanges('bolt-torque', { thread: undefined }), /M16/)
+    refused(withChanges('bolt-torque', { diameterMm: 16, pitchMm: 2 }), /not both/)
+    refused(withChanges('bolt-torque', { thread: 'M17' }), /not among the sizes/)
   })
   it('prevailing torque is none of the preload, and the scatter counts against proof', () =>
     figures(

@@ -6,15 +6,12 @@ import {
   BOLT_CLASS_NAMES,
   NUT_FACTORS,
   PRELOAD_SCATTER,
-  type Lubrication,
   type Thread,
 } from '../../joints/index.ts'
 import { refuse, type Result } from '../../result.ts'
 import { answering, defineSum, line, say } from '../define.ts'
 import { choice, fallback, limitOf, number, optional, text } from '../fields.ts'
-import { TORQUE, FACTOR, METHODS, PROOF_SCHOOLS, proofFigures } from './shared.ts'
-
-const LUBRICATIONS = Object.keys(NUT_FACTORS) as [Lubrication, ...Lubrication[]]
+import { TORQUE, FACTOR, LUBRICATIONS, METHODS, PROOF_SCHOOLS, proofFigures } from './shared.ts'
 
 interface Friction {
   threadFriction?: number
@@ -52,7 +49,7 @@ export const preloadSum = defineSum({
     torqueNm: number('Torque', 'N·m', TORQUE),
     lubrication: choice('Lubrication', LUBRICATIONS),
     nutFactor: optional(number('Or a nut factor K', '1', FACTOR)),
-    method: choice('Pulled by', METHODS),
+    method: choice('Torqued by', METHODS),
     prevailingNm: fallback(number('Prevailing torque', 'N·m', [0, 1000]), 0),
     threadFriction: limitOf(number('Friction, thread', '1', FACTOR), 'headFriction', 'headMeanDiameterMm'),
     headFriction: limitOf(number('Friction, head', '1', FACTOR), 'threadFriction', 'headMeanDiameterMm'),

@@ -1,4 +1,4 @@
-import { PRELOAD_SCATTER, type Strength } from '../../joints/index.ts'
+import { NUT_FACTORS, PRELOAD_SCATTER, type Lubrication, type Strength } from '../../joints/index.ts'
 import { holdAgainst } from '../../verdict.ts'
 import type { Figure, School } from '../define.ts'
 
@@ -9,6 +9,8 @@ export const METHODS = Object.keys(PRELOAD_SCATTER) as [
   keyof typeof PRELOAD_SCATTER,
   ...(keyof typeof PRELOAD_SCATTER)[],
 ]
+
+export const LUBRICATIONS = Object.keys(NUT_FACTORS) as [Lubrication, ...Lubrication[]]
 
 /** Preload may reach this share of proof at its nominal, and the top of its scatter is warned of from there. */
 const MOST_OF_PROOF = 90

@@ -1,87 +1,111 @@
-import { equalLegTensionKN, twoLegTensionsKN } from '../../rigging/index.ts'
-import { answering, defineSum, line, say } from '../define.ts'
-import { flag, number, whole } from '../fields.ts'
+import { equalLegTensionKN, hangingWeightKN, twoLegTensionsKN } from '../../rigging/index.ts'
+import { accept, refuse, type Result } from '../../result.ts'
+import { defineSum, fig, line, say, type Answer, type Figure } from '../define.ts'
+import { choice, flag, number, only, optional, whole, type Input } from '../fields.ts'
 import { PLAN, angleHeld } from './shared.ts'
+
+const BY_ANGLE = 'the angle of equal legs'
+const BY_PLACE = 'where the weight sits'
+
+const fields = {
+  massKg: optional(number('Mass that hangs', 'kg', [1, 500000], 'rigging included')),
+  weightKN: optional(number('Or its weight', 'kN', [0.01, 5000])),
+  known: optional(choice('What is known', [BY_ANGLE, BY_PLACE])),
+  legs: only(whole('Legs', [1, 8]), 'known', BY_ANGLE),
+  fromVerticalDeg: only(number('Leg from the vertical', '°', [0, 89.9]), 'known', BY_ANGLE),
+  equalised: flag('Legs are equalised'),
+  cgFromLeftM: only(number('Centre of gravity from the left', 'm', [0.01, 50]), 'known', BY_PLACE),
+  cgFromRightM: only(number('… from the right', 'm', [0.01, 50]), 'known', BY_PLACE),
+  hookHeightM: only(number('Hook above the lugs', 'm', [0.01, 50]), 'known', BY_PLACE),
+}
+type Lift = Input<typeof fields>
+type Part = Pick<Answer, 'figures' | 'working'>
+
+function byAngle({ legs = 2, fromVerticalDeg, equalised }: Lift, weightKN: number): Result<Part> {
+  if (fromVerticalDeg === undefined) return refuse('Still wanted: how far a leg leans from the vertical.')
+  const tension = equalLegTensionKN({ weightKN, legs, fromVerticalDeg }, equalised)
+  if (!tension.ok) return tension
+  const carrying = equalised ? legs : Math.min(legs, 2)
+  return accept({
+    figures: [
+      fig('equalLegKN', 'Each leg carries', tension.value, 'kN', 2),
+      fig('fromVerticalDeg', 'Legs lean', fromVerticalDeg, '°', 0, angleHeld(fromVerticalDeg)),
+    ],
+    working: [
+      line(
+        'Each leg',
+        'W/(n·cos θ)',
+        `${say(weightKN)}/(${carrying}·cos ${say(fromVerticalDeg, 1)}°)`,
+        `${say(tension.value)} kN`,
+      ),
+    ],
+  })
+}
+
+function byPlace({ cgFromLeftM: a, cgFromRightM: b, hookHeightM: h }: Lift, weightKN: number): Result<Part> {
+  if (a === undefined || b === undefined || h === undefined)
+    return refuse('Still wanted: both distances of the centre of gravity, and the height of the hook above the lugs.')
+  const two = twoLegTensionsKN(weightKN, a, b, h)
+  if (!two.ok) return two
+  const { leftKN, rightKN, leftFromVerticalDeg, rightFromVerticalDeg } = two.value
+  const leg = (name: string, far: number, own: number, kN: number) =>
+    line(
+      `${name} leg`,
+      'W·other distance/(a + b)·√(own² + h²)/h',
+      `${say(weightKN)}·${say(far)}/${say(a + b)}·√(${say(own)}² + ${say(h)}²)/${say(h)}`,
+      `${say(kN)} kN`,
+    )
+  const lean = (key: string, name: string, deg: number): Figure =>
+    fig(key, `${name} leg leans`, deg, '°', 0, angleHeld(deg))
+  return accept({
+    figures: [
+      fig('leftKN', 'Left leg carries', leftKN, 'kN', 2),
+      fig('rightKN', 'Right leg carries', rightKN, 'kN', 2),
+      lean('leftDeg', 'Left', leftFromVerticalDeg),
+      lean('rightDeg', 'Right', rightFromVerticalDeg),
+    ],
+    working: [leg('Left', b, a, leftKN), leg('Right', a, b, rightKN)],
+  })
+}
 
 export const liftingSum = defineSum({
   name: 'lifting',
   craft: 'rigging',
   title: 'Sling legs',
-  about: 'Tension of equal legs by their angle, and of two unequal legs by where the weight sits.',
-  source: 'balance of forces and moments; three or more legs count as two unless equalised',
-  fields: {
-    weightKN: number('Weight that hangs', 'kN', [0.01, 5000]),
-    legs: whole('Legs', [1, 8]),
-    fromVerticalDeg: number('Leg from the vertical', '°', [0, 89.9]),
-    cgFromLeftM: number('Centre of gravity from the left', 'm', [0.01, 50]),
-    cgFromRightM: number('… from the right', 'm', [0.01, 50]),
-    hookHeightM: number('Hook above the lugs', 'm', [0.01, 50]),
-    equalised: flag('Legs are equalised'),
-  },
-  example: {
-    weightKN: 8,
-    legs: 2,
-    fromVerticalDeg: 30,
-    cgFromLeftM: 0.6,
-    cgFromRightM: 0.9,
-    hookHeightM: 1.2,
-    equalised: false,
-  },
-  work: ({ equalised, cgFromLeftM, cgFromRightM, hookHeightM, ...lift }) => {
-    const equal = equalLegTensionKN(lift, equalised)
-    if (!equal.ok) return equal
-    const carrying = equalised ? lift.legs : Math.min(lift.legs, 2)
-    return answering(twoLegTensionsKN(lift.weightKN, cgFromLeftM, cgFromRightM, hookHeightM), two => ({
+  about: 'What each leg of a sling carries: by the angle of equal legs, or by where the weight sits under two.',
+  source: 'balance of forces and moments; standard gravity; three or more legs count as two unless equalised',
+  fields,
+  example: { massKg: 820, known: BY_ANGLE, legs: 2, fromVerticalDeg: 30, equalised: false },
+  work: lift => {
+    const { massKg, weightKN: given, known } = lift
+    if (massKg !== undefined && given !== undefined) return refuse('Give the mass or the weight, not both.')
+    if (massKg === undefined && given === undefined)
+      return refuse('Still wanted: the mass that hangs, rigging included.')
+    const weight = given !== undefined ? accept(given) : hangingWeightKN([massKg!])
+    if (!weight.ok) return weight
+    // A script may give both at once; on the screen one of them is known.
+    const parts = [
+      ...(known !== BY_PLACE && (known || lift.fromVerticalDeg !== undefined) ? [byAngle(lift, weight.value)] : []),
+      ...(known !== BY_ANGLE && (known || lift.cgFromLeftM !== undefined) ? [byPlace(lift, weight.value)] : []),
+    ]
+    if (!parts.length) return refuse('Say what is known: the angle of equal legs, or where the weight sits.')
+    const found: Part[] = []
+    for (const part of parts) {
+      if (!part.ok) return part
+      found.push(part.value)
+    }
+    return accept({
       figures: [
-        {
-          key: 'fromVerticalDeg',
-          what: 'Equal legs lean',
-          value: lift.fromVerticalDeg,
-          unit: '°',
-          decimals: 0,
-          held: angleHeld(lift.fromVerticalDeg),
-        },
-        { key: 'equalLegKN', what: 'Equal leg carries', value: equal.value, unit: 'kN', decimals: 2 },
-        { key: 'leftKN', what: 'Left leg carries', value: two.leftKN, unit: 'kN', decimals: 2 },
-        { key: 'rightKN', what: 'Right leg carries', value: two.rightKN, unit: 'kN', decimals: 2 },
-        {
-          key: 'leftDeg',
-          what: 'Left leg leans',
-          value: two.leftFromVerticalDeg,
-          unit: '°',
-          decimals: 0,
-          held: angleHeld(two.leftFromVerticalDeg),
-        },
-        {
-          key: 'rightDeg',
-          what: 'Right leg leans',
-          value: two.rightFromVerticalDeg,
-          unit: '°',
-          decimals: 0,
-          held: angleHeld(two.rightFromVerticalDeg),
-        },
+        ...found.flatMap(one => one.figures),
+        ...(massKg === undefined ? [] : [fig('hangsKN', 'Hangs', weight.value, 'kN', 2)]),
       ],
       working: [
-        line(
-          'Equal leg',
-          'W/(n·cos θ)',
-          `${say(lift.weightKN)}/(${carrying}·cos ${say(lift.fromVerticalDeg, 1)}°)`,
-          `${say(equal.value)} kN`,
-        ),
-        line(
-          'Left leg',
-          'W·b/(a + b)·√(a² + h²)/h',
-          `${say(lift.weightKN)}·${say(cgFromRightM)}/${say(cgFromLeftM + cgFromRightM)}·√(${say(cgFromLeftM)}² + ${say(hookHeightM)}²)/${say(hookHeightM)}`,
-          `${say(two.leftKN)} kN`,
-        ),
-        line(
-          'Right leg',
-          'W·a/(a + b)·√(b² + h²)/h',
-          `${say(lift.weightKN)}·${say(cgFromLeftM)}/${say(cgFromLeftM + cgFromRightM)}·√(${say(cgFromRightM)}² + ${say(hookHeightM)}²)/${say(hookHeightM)}`,
-          `${say(two.rightKN)} kN`,
-        ),
+        ...(massKg === undefined
+          ? []
+          : [line('Weight', 'm·g', `${say(massKg, 1)}·9.80665/1000`, `${say(weight.value)} kN`)]),
+        ...found.flatMap(one => one.working),
       ],
-      notes: ['The hook stands straight over the centre of gravity.', PLAN],
-    }))
+      notes: [...(known === BY_ANGLE ? [] : ['The hook stands straight over the centre of gravity.']), PLAN],
+    })
   },
 })

@@ -3,24 +3,32 @@ import { must, refused } from '../../../tests/must.ts'
 import { figure, figures, withChanges } from '../../../tests/sums.ts'
 
 describe('sling legs', () => {
-  it('equal legs by their angle, unequal ones by where the weight sits', () =>
-    figures(
-      'lifting',
-      {},
-      {
-        equalLegKN: 4.6188022,
-        leftKN: 5.3665631,
-        rightKN: 4,
-        leftDeg: 26.5650512,
-        rightDeg: 36.8698976,
-      },
-    ))
+  const angle = (more: Record<string, unknown> = {}) => ({ massKg: undefined, weightKN: 8, ...more })
+  const place = { known: 'where the weight sits', cgFromLeftM: 0.6, cgFromRightM: 0.9, hookHeightM: 1.2 }
+  it('equal legs by their angle', () => figures('lifting', angle(), { equalLegKN: 4.6188022 }))
+  it('unequal ones by where the weight sits, and by nothing else', () => {
+    figures('lifting', angle(place), { leftKN: 5.3665631, rightKN: 4, leftDeg: 26.5650512, rightDeg: 36.8698976 })
+    expect(figure('lifting', 'equalLegKN', angle(place))).toBeUndefined()
+    expect(
+      figure('lifting', 'leftKN', angle({ cgFromLeftM: 0.6, cgFromRightM: 0.9, hookHeightM: 1.2 })),
+    ).toBeUndefined()
+  })
+  it('a mass weighs what it weighs', () => {
+    figures('lifting', { massKg: 1000, fromVerticalDeg: 0 }, { hangsKN: 9.80665, equalLegKN: 4.903325 })
+    refused(withChanges('lifting', { weightKN: 8 }), /not both/)
+    refused(withChanges('lifting', { massKg: undefined }), /the mass that hangs/)
+  })
+  it('asks for what the chosen way wants', () => {
+    refused(withChanges('lifting', { fromVerticalDeg: undefined }), /leans from the vertical/)
+    refused(withChanges('lifting', { known: 'where the weight sits' }), /centre of gravity/)
+    refused(withChanges('lifting', { known: undefined, fromVerticalDeg: undefined }), /Say what is known/)
+  })
   it('at 60° each leg carries the whole weight', () =>
-    figures('lifting', { weightKN: 12, fromVerticalDeg: 60 }, { equalLegKN: 12 }))
+    figures('lifting', angle({ weightKN: 12, fromVerticalDeg: 60 }), { equalLegKN: 12 }))
   it('three and four legs count as two, unless they are equalised', () => {
-    figures('lifting', { legs: 4 }, { equalLegKN: 4.6188022 })
-    figures('lifting', { weightKN: 12, legs: 4, equalised: true }, { equalLegKN: 3.4641016 })
-    figures('lifting', { legs: 1, fromVerticalDeg: 0 }, { equalLegKN: 8 })
+    figures('lifting', angle({ legs: 4 }), { equalLegKN: 4.6188022 })
+    figures('lifting', angle({ weightKN: 12, legs: 4, equalised: true }), { equalLegKN: 3.4641016 })
+    figures('lifting', angle({ legs: 1, fromVerticalDeg: 0 }), { equalLegKN: 8 })
   })
   it.each([
     [44.9, 'Holds'],

@@ -1,5 +1,5 @@
 import { slingAngleVerdict } from '../../rigging/index.ts'
-import { holdAgainst, type Held } from '../../verdict.ts'
+import { follows, holdAgainst, type Held } from '../../verdict.ts'
 
 export const PLAN =
   'Lifting is planned by a competent person under the site’s rules. This sum does not replace the plan.'
@@ -9,6 +9,6 @@ export function angleHeld(deg: number): Held {
   return {
     ...holdAgainst(deg, { max: 60 }, 'general rule: over 60° from the vertical never'),
     verdict,
-    consequence: verdict === 'Holds' ? null : 'the legs pull together more than they lift',
+    ...follows(verdict, 'the legs pull together more than they lift'),
   }
 }

@@ -1,16 +1,12 @@
-import { judge, type Limits } from '../../verdict.ts'
 import { capPinch } from '../../sleeves/index.ts'
 import { answering, defineSum, line, say } from '../define.ts'
 import { number, rows } from '../fields.ts'
-import { hold, makerMax, makerMin } from '../limits.ts'
+import { hold, makerMax, makerMin, worseOf } from '../limits.ts'
 
 const PINCH = {
   low: 'the shell can move in its cap and frets',
   high: 'the cap closes the bore: clearance is lost at the joint',
 }
-/** The end that a sheet's reading holds: the loosest, unless only the tightest is out. */
-const worseOf = (loose: number, tight: number, limits: Limits) =>
-  judge(tight, limits).verdict === 'Out' && judge(loose, limits).verdict !== 'Out' ? tight : loose
 
 export const pinchSum = defineSum({
   name: 'pinch',

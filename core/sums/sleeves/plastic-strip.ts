@@ -63,7 +63,7 @@ export const plasticStripSum = defineSum({
           value,
           unit: 'mm',
           decimals: 4,
-          held: unfit ? { ...held, verdict: 'Open', consequence: null } : held,
+          held: unfit ? { ...held, verdict: 'Open', consequence: null, would: null } : held,
         },
         { key: 'wants', what: 'Strip wanted instead', value: byVolume.value.wants },
       ],

@@ -2,7 +2,7 @@ import { meanOf } from '../../gauging/index.ts'
 import { CLEARANCE_SCHOOLS, runningClearance } from '../../sleeves/index.ts'
 import { answering, defineSum, line, say } from '../define.ts'
 import { list } from '../fields.ts'
-import { hold, makerMax, makerMin, RULE_OF_THUMB } from '../limits.ts'
+import { hold, makerMax, makerMin, RULE_OF_THUMB, worseOf } from '../limits.ts'
 import { GAP, SIZE, NARROW } from './shared.ts'
 
 export const runningClearanceSum = defineSum({
@@ -67,7 +67,7 @@ export const runningClearanceSum = defineSum({
           }
         }),
         notes: [`The targets are ${RULE_OF_THUMB}.`],
-        reading: { kind: 'single', tries: [[meanMm]] },
+        reading: { kind: 'single', tries: [[worseOf(leastMm, greatestMm, limits)]] },
       }
     }),
 })

@@ -1,7 +1,7 @@
 import { reduceStrips, stripReading } from '../../sleeves/index.ts'
 import { answering, defineSum, line, say } from '../define.ts'
 import { list, number, optional } from '../fields.ts'
-import { hold, makerMax, makerMin } from '../limits.ts'
+import { hold, makerMax, makerMin, worseOf } from '../limits.ts'
 import { GAP, WIDTH, STRIP, NARROW, VOID, wants } from './shared.ts'
 
 export const stripSetSum = defineSum({
@@ -26,7 +26,7 @@ export const stripSetSum = defineSum({
     const unfit = read.flatMap(one => (one.ok && one.value.wants ? [one.value.wants] : []))
     return answering(reduceStrips(gaps), ({ meanMm, leastMm, greatestMm, taperMm }) => {
       const open = <T extends { verdict: string }>(held: T) =>
-        unfit.length ? { ...held, verdict: 'Open' as const, consequence: null } : held
+        unfit.length ? { ...held, verdict: 'Open' as const, consequence: null, would: null } : held
       return {
         figures: [
           {
@@ -78,7 +78,7 @@ export const stripSetSum = defineSum({
         ],
         notes: [...(unfit[0] ? wants(unfit[0]) : []), VOID],
         more: { gapsMm: gaps },
-        reading: { kind: 'single', tries: [[meanMm]] },
+        reading: { kind: 'single', tries: [[worseOf(leastMm, greatestMm, { min: minMm, max: maxMm })]] },
       }
     })
   },
