@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { ROLES, type Role } from '~~/core/job/roles'
+import type { FormInstance } from 'element-plus'
 import type { NewPin, PersonRow, SiteSettings } from '~~/shared/answers'
 
 const session = useSessionStore()
@@ -8,6 +9,8 @@ const site = shallowRef<SiteSettings | null>(null)
 const why = ref<string | null>(null)
 const said = ref<string | null>(null)
 const fresh = ref<{ name: string; role: Role }>({ name: '', role: 'fitter' })
+const form = useTemplateRef<FormInstance>('form')
+const rules = useRules(all => all.newPersonSchema, { name: 'The name', role: 'The role' })
 
 /** Does something and says what came of it; a PIN is shown once, here and now. */
 async function tell(act: () => Promise<string | null>) {
@@ -28,12 +31,14 @@ onMounted(() =>
     return null
   }),
 )
-const add = () =>
-  tell(async () => {
+async function add() {
+  if (!(await form.value!.validate().catch(() => false))) return
+  await tell(async () => {
     const { person, pin } = await $fetch<NewPin>('/api/people', { method: 'POST', body: fresh.value })
     fresh.value = { name: '', role: 'fitter' }
     return pinWords(person.name, pin)
   })
+}
 const change = (person: PersonRow, body: Record<string, unknown>) =>
   tell(async () => {
     const answer = await $fetch<{ pin?: string | null }>(`/api/people/${person.id}`, { method: 'PATCH', body })
@@ -57,13 +62,17 @@ const changeSite = (body: Record<string, unknown>) =>
     <template v-else>
       <el-alert v-if="said" :title="said" type="success" :closable="false" show-icon data-test="said" />
       <el-alert v-if="why" :title="why" type="error" :closable="false" show-icon role="alert" />
-      <form class="card fresh" @submit.prevent="add">
-        <el-input v-model="fresh.name" aria-label="Name of somebody new" maxlength="60" placeholder="A. Name" />
-        <el-select v-model="fresh.role" aria-label="Role of somebody new">
-          <el-option v-for="role in ROLES" :key="role" :value="role" :label="role" />
-        </el-select>
-        <el-button class="add" type="primary" native-type="submit" :disabled="!fresh.name.trim()">Add</el-button>
-      </form>
+      <el-form ref="form" :model="fresh" class="card fresh" @submit.prevent="add">
+        <el-form-item prop="name" :rules="rules.name">
+          <el-input v-model="fresh.name" aria-label="Name of somebody new" maxlength="60" placeholder="A. Name" />
+        </el-form-item>
+        <el-form-item prop="role" :rules="rules.role">
+          <el-select v-model="fresh.role" aria-label="Role of somebody new">
+            <el-option v-for="role in ROLES" :key="role" :value="role" :label="role" />
+          </el-select>
+        </el-form-item>
+        <el-button class="add" type="primary" native-type="submit">Add</el-button>
+      </el-form>
       <p v-if="people === null && !why" class="soft">Looking who is here…</p>
       <ul>
         <PersonLine

@@ -16,7 +16,14 @@ describe('a figure on a screen of inches', () => {
     expect(`${text} ${unit}`).toBe(wanted)
   })
   it('its limits follow, and its place on a scale', () => {
-    const held = { verdict: 'Holds', share: 0, side: null, limits: { max: 100 }, source: 'x', consequence: null } as const
+    const held = {
+      verdict: 'Holds',
+      share: 0,
+      side: null,
+      limits: { max: 100 },
+      source: 'x',
+      consequence: null,
+    } as const
     expect(limitWords(held, { value: 20, unit: '°C', decimals: 0 }, 'inch')).toBe('maximum 212 °F')
     expect(shownValue(100, '°C', 'inch')).toBeCloseTo(212, 9)
     expect(shownValue(100, '°C', 'mm')).toBe(100)

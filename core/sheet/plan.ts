@@ -20,7 +20,7 @@ export interface Plan {
   checks: Map<string, Check>
   joints: Map<string, Joint>
   steps: Map<string, Step>
-  /** Number of a step inside its station, from 1. */
+  /** Number of a step, through all stations, from 1. */
   stepNumber: Map<string, number>
   removedBy: Map<Ref, Step>
   fittedBy: Map<Ref, Step>
@@ -116,13 +116,6 @@ export function planFor(source: Sheet, chosen: Variants = {}): Plan {
   const sheet = resolveSheet(source, chosen)
   const steps = byId(sheet.steps)
   const parts = new Map(sheet.parts.flatMap(placesOf).map(one => [one.ref, one]))
-  const counts = new Map<string, number>()
-  const stepNumber = new Map<string, number>()
-  for (const step of sheet.steps) {
-    const number = (counts.get(step.station) ?? 0) + 1
-    counts.set(step.station, number)
-    stepNumber.set(step.id, number)
-  }
   const checksAt: Plan['checksAt'] = new Map()
   for (const check of sheet.checks) {
     for (const { step, moment } of check.at) checksAt.set(step, [...(checksAt.get(step) ?? []), { check, moment }])
@@ -140,7 +133,7 @@ export function planFor(source: Sheet, chosen: Variants = {}): Plan {
     checks: byId(sheet.checks),
     joints: byId(sheet.joints),
     steps,
-    stepNumber,
+    stepNumber: new Map(sheet.steps.map((step, i) => [step.id, i + 1])),
     removedBy: new Map(sheet.steps.flatMap(step => (step.removes ?? []).map(ref => [ref, step] as const))),
     fittedBy: new Map(sheet.steps.flatMap(step => (step.fits ?? []).map(ref => [ref, step] as const))),
     checksAt,

@@ -44,6 +44,8 @@ export interface School {
 
 export interface Answer {
   figures: Figure[]
+  /** The figure that was asked for, where it is none that is judged: said first, and large. */
+  main?: string
   working: WorkingLine[]
   notes?: string[]
   schools?: School[]

@@ -5,6 +5,8 @@ interface Common {
   label: string
   help?: string
   optional?: true
+  /** May be left out on the wire, where another field says it; on a screen it is asked for like any other. */
+  asked?: true
   fallback?: unknown
   /** A limit on what other fields give: where it is typed and one of them is not, the sum is Open and says which. */
   of?: readonly string[]
@@ -151,3 +153,6 @@ export const fallback = <F extends Field>(field: F, value: unknown): F => ({ ...
 /** Asked for only while the field `key` says one of the choices; otherwise it may be left out. */
 export const only = <F extends Field>(field: F, key: string, ...choices: string[]): F & { optional: true } =>
   optional({ ...field, only: [key, ...choices] as const })
+/** One of several ways to say the same: left out where another is given. */
+export const oneWay = <F extends Field>(field: F): F & { optional: true } =>
+  optional({ ...field, asked: true as const })

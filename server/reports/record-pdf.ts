@@ -29,15 +29,14 @@ async function prepare(): Promise<void> {
   }
   pdfmake.setUrlAccessPolicy(() => false)
   pdfmake.setLocalAccessPolicy(() => false)
-  pdfmake.setTableLayouts({
-    rules: {
-      hLineWidth: (i: number) => (i < 2 ? 0.8 : 0.3),
-      vLineWidth: () => 0,
-      hLineColor: () => '#8d9996',
-      paddingTop: () => 2,
-      paddingBottom: () => 2,
-    },
-  })
+  const rules = {
+    hLineWidth: (i: number) => (i < 2 ? 0.8 : 0.3),
+    vLineWidth: () => 0,
+    hLineColor: () => '#8d9996',
+    paddingTop: () => 2,
+    paddingBottom: () => 2,
+  }
+  pdfmake.setTableLayouts({ rules, more: { ...rules, hLineWidth: (i: number) => (i === 0 ? 0 : 0.3) } })
   const { words, bold, figures } = FONT_FILES
   pdfmake.setFonts({
     Barlow: { normal: words, bold, italics: words, bolditalics: bold },
@@ -70,19 +69,39 @@ const widths = (columns: RecordTable['columns']) => {
   return columns.map(one => (room * one.width) / shares)
 }
 
-const tableOf = ({ title, columns, rows }: RecordTable): Content[] => [
-  { text: title, style: 'heading' },
-  {
-    layout: 'rules',
+/** So many rows of a table stay together at its end, and as many beside its heading: no page begins or ends with a lone row. */
+const TOGETHER = 3
+
+function tableOf({ title, columns, rows }: RecordTable): Content[] {
+  const heads = columns.map(one => ({ text: one.head, bold: true, fontSize: 8 }))
+  const body = rows.map(row => row.map(cell))
+  const part = (some: TableCell[][], headed: boolean): Content => ({
+    layout: headed ? 'rules' : 'more',
     table: {
-      headerRows: 1,
+      headerRows: headed ? 1 : 0,
       dontBreakRows: true,
-      keepWithHeaderRows: 1,
+      keepWithHeaderRows: headed ? TOGETHER : 0,
       widths: widths(columns),
-      body: [columns.map(one => ({ text: one.head, bold: true, fontSize: 8 })), ...rows.map(row => row.map(cell))],
+      body: headed ? [heads, ...some] : some,
     },
-  },
-]
+  })
+  const heading: Content = { text: title, style: 'heading' }
+  if (body.length <= 2 * TOGETHER) return [{ unbreakable: true, stack: [heading, part(body, true)] }]
+  return [
+    heading,
+    part(body.slice(0, -TOGETHER), true),
+    { unbreakable: true, stack: [part(body.slice(-TOGETHER), false)] },
+  ]
+}
+
+/** All tables, one after the other; a short last one goes with the end of the table before it. */
+function tablesOf(record: JobRecord): Content[] {
+  const tables = recordTables(record)
+  const blocks = tables.flatMap(tableOf)
+  const last = tables.at(-1)
+  if (!last || last.rows.length >= TOGETHER || blocks.length < 2) return blocks
+  return [...blocks.slice(0, -2), { unbreakable: true, stack: blocks.slice(-2) }]
+}
 
 function contents({ record, number, machine }: RecordSheet): Content[] {
   const { signed, cancelled } = record
@@ -107,7 +126,7 @@ function contents({ record, number, machine }: RecordSheet): Content[] {
           bold: true,
           color: '#a3262a',
         },
-    ...recordTables(record).flatMap(tableOf),
+    ...tablesOf(record),
   ]
 }
 

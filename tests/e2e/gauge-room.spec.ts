@@ -246,17 +246,18 @@ test('a sum is found by its name', async ({ page }) => {
 
 test('an address carries its input to somebody else', async ({ page, browser }) => {
   await openSum(page, 'rigging', 'lifting')
-  await fill(page, { weightKN: '12.5', hookHeightM: '0.5' })
+  await page.getByText('where the weight sits', { exact: true }).click()
+  await fill(page, { massKg: '1250', cgFromLeftM: '0.6', cgFromRightM: '0.9', hookHeightM: '0.5' })
   await expect(verdict(page, 'rightDeg')).toContainText('Out')
-  await expect(page).toHaveURL(/weightKN=12\.5.*hookHeightM=0\.5/)
+  await expect(page).toHaveURL(/massKg=1250.*hookHeightM=0\.5/)
   const other = await (await browser.newContext()).newPage()
   await signIn(other, 'T. Brisco')
   await other.goto(page.url())
-  await expect(field(other, 'weightKN')).toHaveValue('12.5')
+  await expect(field(other, 'massKg')).toHaveValue('1250')
   await expect(value(other, 'rightKN')).toHaveText(await value(page, 'rightKN').innerText())
   // A broken address is shown as it can be, with the sentence.
-  await other.goto('/gauge-room/rigging?sum=lifting&weightKN=heavy&legs=2')
-  await expect(other.locator('[data-test=why-not]')).toContainText('Still wanted: weight that hangs')
+  await other.goto('/gauge-room/rigging?sum=lifting&massKg=heavy&legs=2')
+  await expect(other.locator('[data-test=why-not]')).toContainText('Still wanted: the mass that hangs')
   await other.goto('/gauge-room/alchemy')
   await expect(other).toHaveURL(/gauge-room\/fits$/)
   await other.goto('/gauge-room/stacks?sum=stack&links=[{%22name%22:1},3]')

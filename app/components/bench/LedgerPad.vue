@@ -22,13 +22,19 @@ const rows = computed(() =>
   job.folded.entries
     .filter(one => whose.value === 'all' || (one.madeBy === session.person?.id) === (whose.value === 'mine'))
     .filter(one => !readingsOnly.value || one.kind === 'reading.taken' || one.kind === 'bolt.pulled')
-    .toReversed()
-    .slice(0, 200),
+    .toReversed(),
 )
+/** A long ledger is shown a stretch at a time. */
+const STRETCH = 200
+const stretches = ref(1)
+const older = computed(() => rows.value.length - stretches.value * STRETCH)
+watch([whose, readingsOnly], () => {
+  stretches.value = 1
+})
 /** One heading a turn of work: the same hands on the same day. */
 const turns = computed(() => {
   const groups: { key: string; who: string; day: string; rows: AnyEntry[] }[] = []
-  for (const one of rows.value) {
+  for (const one of rows.value.slice(0, stretches.value * STRETCH)) {
     const day = siteDay(one.madeAt)
     const who = `${job.names.get(one.madeBy) ?? 'somebody no longer here'}, ${one.role}`
     const last = groups.at(-1)
@@ -115,6 +121,7 @@ function write() {
           </li>
         </ol>
       </section>
+      <el-button v-if="older > 0" @click="stretches += 1">Show {{ Math.min(older, STRETCH) }} earlier</el-button>
       <el-empty v-if="!turns.length" :image-size="1" description="Nothing of that in this ledger." />
     </div>
   </PadFrame>

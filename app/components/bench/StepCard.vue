@@ -14,7 +14,7 @@ const reason = ref('')
 const step = computed(() => bench.step)
 const number = computed(() =>
   step.value
-    ? `${STATION_WORDS[step.value.station]} ${job.plan.stepNumber.get(step.value.id)} of ${job.plan.sheet.steps.filter(one => one.station === step.value!.station).length}`
+    ? `${STATION_WORDS[step.value.station]}, step ${job.plan.stepNumber.get(step.value.id)} of ${job.plan.sheet.steps.length}`
     : '',
 )
 const left = computed(() =>

@@ -7,15 +7,22 @@ const { system } = useDisplay()
 const working = ref(false)
 const verdict = computed(() => verdictOf(props.answer))
 const judged = computed(() => props.answer.figures.filter(one => one.held))
-const plain = computed(() => props.answer.figures.filter(one => !one.held && one.value !== null))
+const main = computed(() => props.answer.figures.find(one => one.key === props.answer.main))
+const plain = computed(() => props.answer.figures.filter(one => !one.held && one.value !== null && one !== main.value))
 const show = (figure: Answer['figures'][number]) => showFigureOf(figure, system.value)
 </script>
 
 <template>
   <div class="answer">
     <SumDrawing :sum="sum" :answer="answer" :input="input" />
+    <p v-if="main" class="main">
+      <span class="what">{{ main.what }}</span>
+      <span class="figures" :data-test="`value-${main.key}`"
+        >{{ show(main).figure }}<span class="unit">{{ show(main).unit }}</span>
+      </span>
+    </p>
     <ul v-if="judged.length" class="judged">
-      <li v-for="(one, i) in judged" :key="one.key" :class="{ first: i === 0 }">
+      <li v-for="(one, i) in judged" :key="one.key" :class="{ first: i === 0 && !main }">
         <p class="value">
           <span class="what">{{ one.what }}</span>
           <span class="big figures" :data-test="`value-${one.key}`"
@@ -85,6 +92,15 @@ const show = (figure: Answer['figures'][number]) => showFigureOf(figure, system.
 }
 .judged {
   display: grid;
+}
+.main {
+  display: grid;
+}
+.main .figures {
+  font-size: 44px;
+  font-weight: 500;
+  letter-spacing: -0.02em;
+  line-height: 1.1;
 }
 .judged li {
   display: grid;

@@ -72,7 +72,7 @@ const hasInput = (field: Field) =>
       </template>
       <template v-else>
         <component :is="hasInput(field) ? 'label' : 'p'" class="label" :for="hasInput(field) ? key : undefined"
-          >{{ field.label }}<span v-if="field.optional && !field.only" class="soft"> · if known</span>
+          >{{ field.label }}<span v-if="field.optional && !field.only && !field.asked" class="soft"> · if known</span>
         </component>
         <div v-if="field.type === 'number'" class="take">
           <el-input
@@ -105,7 +105,7 @@ const hasInput = (field: Field) =>
           @change="one => emit('set', key, one as string)"
         >
           <el-radio-button v-for="one in field.choices" :key="one" :value="one">{{ one }}</el-radio-button>
-          <el-radio-button v-if="field.optional && texts[key]" value="">not known</el-radio-button>
+          <el-radio-button v-if="field.optional && !field.asked && texts[key]" value="">not known</el-radio-button>
         </el-radio-group>
         <el-select
           v-else-if="field.type === 'choice'"

@@ -1,41 +1,46 @@
 <script setup lang="ts">
+import type { FormInstance } from 'element-plus'
 import type { SiteSettings } from '~~/shared/answers'
 
 /** What the site says of itself: its name, its PINs, a code for devices that are new, and nightly backups. */
 const props = defineProps<{ site: SiteSettings }>()
 const emit = defineEmits<{ change: [change: Record<string, unknown>] }>()
-const name = ref(props.site.name)
-const pinLength = ref(props.site.pinLength)
-const backupsKept = ref(props.site.backupsKept)
-const code = ref('')
-function save() {
-  emit('change', {
-    name: name.value.trim(),
-    pinLength: pinLength.value,
-    backupsKept: backupsKept.value,
-    ...(code.value.trim() ? { code: code.value.trim() } : {}),
-  })
-  code.value = ''
+const { name, pinLength, backupsKept } = props.site
+const given = reactive({ name, pinLength, backupsKept, code: '' })
+const form = useTemplateRef<FormInstance>('form')
+const rules = useRules(all => all.siteSchema, {
+  name: 'Name of the site',
+  pinLength: 'Figures of a new PIN',
+  backupsKept: 'Nightly backups kept',
+  code: 'Code asked of new devices',
+})
+// No code typed means none is changed; too short a one is refused.
+const codeRules = computed(() => (given.code.trim() ? rules.code : []))
+async function save() {
+  if (!(await form.value!.validate().catch(() => false))) return
+  const { code, ...rest } = given
+  emit('change', { ...rest, name: rest.name.trim(), ...(code.trim() ? { code: code.trim() } : {}) })
+  given.code = ''
 }
 </script>
 
 <template>
-  <form class="card" @submit.prevent="save">
-    <el-form-item label-width="230" label-position="left" label="Name of the site">
-      <el-input v-model="name" maxlength="60" />
+  <el-form ref="form" :model="given" class="card" label-width="230" label-position="left" @submit.prevent="save">
+    <el-form-item prop="name" :rules="rules.name" label="Name of the site">
+      <el-input v-model="given.name" maxlength="60" />
     </el-form-item>
-    <el-form-item label-width="230" label-position="left" label="Figures of a new PIN">
-      <el-input-number v-model="pinLength" :min="4" :max="8" aria-label="Figures of a new PIN" />
+    <el-form-item prop="pinLength" :rules="rules.pinLength" label="Figures of a new PIN">
+      <el-input-number v-model="given.pinLength" :min="4" :max="8" aria-label="Figures of a new PIN" />
     </el-form-item>
-    <el-form-item label-width="230" label-position="left" label="Nightly backups kept">
-      <el-input-number v-model="backupsKept" :min="0" :max="60" aria-label="Nightly backups kept" />
+    <el-form-item prop="backupsKept" :rules="rules.backupsKept" label="Nightly backups kept">
+      <el-input-number v-model="given.backupsKept" :min="0" :max="60" aria-label="Nightly backups kept" />
       <small class="soft">{{
-        backupsKept ? 'made between 2 and 5, each read back; only while ./needler serve runs' : 'none are made'
+        given.backupsKept ? 'made between 2 and 5, each read back; only while ./needler serve runs' : 'none are made'
       }}</small>
     </el-form-item>
-    <el-form-item label-width="230" label-position="left" label="Code asked of new devices">
+    <el-form-item prop="code" :rules="codeRules" label="Code asked of new devices">
       <el-input
-        v-model="code"
+        v-model="given.code"
         maxlength="60"
         autocomplete="off"
         :placeholder="site.asksCode ? 'one is set; type to change it' : 'none is asked'"
@@ -45,11 +50,11 @@ function save() {
       <el-button type="primary" native-type="submit">Save</el-button>
       <el-button v-if="site.asksCode" @click="emit('change', { code: null })">Ask for no code</el-button>
     </div>
-  </form>
+  </el-form>
 </template>
 
 <style scoped>
-form {
+.el-form.card {
   padding: 14px 16px;
   display: grid;
   gap: 4px;

@@ -11,16 +11,16 @@ import {
 } from '../../joints/index.ts'
 import { accept, refuse, type Result } from '../../result.ts'
 import { defineSum, fig, line, say } from '../define.ts'
-import { choice, fallback, limitOf, number, optional, text, type Input } from '../fields.ts'
+import { choice, fallback, limitOf, number, oneWay, text, type Input } from '../fields.ts'
 import { FACTOR, LOAD, LUBRICATIONS, METHODS, PROOF_SCHOOLS, proofFigures } from './shared.ts'
 
 const fields = {
-  thread: optional(text('Thread', 20, 'M16, M16x1.5, 1/2 UNC')),
-  boltClass: optional(choice('Class', BOLT_CLASS_NAMES)),
-  lubrication: optional(choice('Lubrication', LUBRICATIONS)),
+  thread: oneWay(text('Thread', 20, 'M16, M16x1.5, 1/2 UNC')),
+  boltClass: oneWay(choice('Class', BOLT_CLASS_NAMES)),
+  lubrication: oneWay(choice('Lubrication', LUBRICATIONS)),
   proofPercent: fallback(number('Share of proof', '%', [1, 100]), 75),
-  preloadN: optional(number('Or a preload', 'N', LOAD)),
-  nutFactor: optional(number('Or a nut factor K', '1', FACTOR)),
+  preloadN: oneWay(number('Or a preload', 'N', LOAD)),
+  nutFactor: oneWay(number('Or a nut factor K', '1', FACTOR)),
   method: limitOf(choice('Torqued by', METHODS), 'boltClass'),
   diameterMm: limitOf(number('Or a diameter', 'mm', [1, 150]), 'pitchMm'),
   pitchMm: limitOf(number('… with a pitch', 'mm', [0.2, 10]), 'diameterMm'),
@@ -75,6 +75,7 @@ export const boltTorqueSum = defineSum({
       : null
     if (byFriction && !byFriction.ok) return byFriction
     return accept({
+      main: 'torqueKNm',
       figures: [
         ...(strength ? proofFigures(preloadN, area, strength.value, bolt.method && PRELOAD_SCATTER[bolt.method]) : []),
         fig('torqueKNm', 'Torque by nut factor', byFactor.value, 'N·m', 1),

@@ -1,16 +1,16 @@
 import { equalLegTensionKN, hangingWeightKN, twoLegTensionsKN } from '../../rigging/index.ts'
 import { accept, refuse, type Result } from '../../result.ts'
 import { defineSum, fig, line, say, type Answer, type Figure } from '../define.ts'
-import { choice, flag, number, only, optional, whole, type Input } from '../fields.ts'
+import { choice, flag, number, oneWay, only, whole, type Input } from '../fields.ts'
 import { PLAN, angleHeld } from './shared.ts'
 
 const BY_ANGLE = 'the angle of equal legs'
 const BY_PLACE = 'where the weight sits'
 
 const fields = {
-  massKg: optional(number('Mass that hangs', 'kg', [1, 500000], 'rigging included')),
-  weightKN: optional(number('Or its weight', 'kN', [0.01, 5000])),
-  known: optional(choice('What is known', [BY_ANGLE, BY_PLACE])),
+  massKg: oneWay(number('Mass that hangs', 'kg', [1, 500000], 'rigging included')),
+  weightKN: oneWay(number('Or its weight', 'kN', [0.01, 5000])),
+  known: oneWay(choice('What is known', [BY_ANGLE, BY_PLACE])),
   legs: only(whole('Legs', [1, 8]), 'known', BY_ANGLE),
   fromVerticalDeg: only(number('Leg from the vertical', '°', [0, 89.9]), 'known', BY_ANGLE),
   equalised: flag('Legs are equalised'),
@@ -19,7 +19,7 @@ const fields = {
   hookHeightM: only(number('Hook above the lugs', 'm', [0.01, 50]), 'known', BY_PLACE),
 }
 type Lift = Input<typeof fields>
-type Part = Pick<Answer, 'figures' | 'working'>
+type Part = Pick<Answer, 'figures' | 'working'> & { main: string }
 
 function byAngle({ legs = 2, fromVerticalDeg, equalised }: Lift, weightKN: number): Result<Part> {
   if (fromVerticalDeg === undefined) return refuse('Still wanted: how far a leg leans from the vertical.')
@@ -27,6 +27,7 @@ function byAngle({ legs = 2, fromVerticalDeg, equalised }: Lift, weightKN: numbe
   if (!tension.ok) return tension
   const carrying = equalised ? legs : Math.min(legs, 2)
   return accept({
+    main: 'equalLegKN',
     figures: [
       fig('equalLegKN', 'Each leg carries', tension.value, 'kN', 2),
       fig('fromVerticalDeg', 'Legs lean', fromVerticalDeg, '°', 0, angleHeld(fromVerticalDeg)),
@@ -58,6 +59,7 @@ function byPlace({ cgFromLeftM: a, cgFromRightM: b, hookHeightM: h }: Lift, weig
   const lean = (key: string, name: string, deg: number): Figure =>
     fig(key, `${name} leg leans`, deg, '°', 0, angleHeld(deg))
   return accept({
+    main: leftKN > rightKN ? 'leftKN' : 'rightKN',
     figures: [
       fig('leftKN', 'Left leg carries', leftKN, 'kN', 2),
       fig('rightKN', 'Right leg carries', rightKN, 'kN', 2),
@@ -95,6 +97,7 @@ export const liftingSum = defineSum({
       found.push(part.value)
     }
     return accept({
+      main: found[0]!.main,
       figures: [
         ...found.flatMap(one => one.figures),
         ...(massKg === undefined ? [] : [fig('hangsKN', 'Hangs', weight.value, 'kN', 2)]),

@@ -134,6 +134,10 @@ section {
   .record :deep(tr) {
     break-inside: avoid;
   }
+  .record :deep(tbody tr:nth-child(2)),
+  .record :deep(tbody tr:nth-last-child(-n + 2)) {
+    break-before: avoid;
+  }
   h1 {
     font-size: 22px;
   }
