@@ -190,6 +190,8 @@ export function createJob(answer: JobAnswer, box: Awaited<ReturnType<typeof kept
     state,
     view,
     waiting,
+    /** Something waits, and not for the network: the oldest is another's, or was done without a PIN. */
+    held: computed(() => waiting.value.length > 0 && !boxes.nextFor(outbox.value, session.signedIn)),
     refused,
     damaged,
     keeps,

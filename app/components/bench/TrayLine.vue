@@ -10,12 +10,16 @@ const props = defineProps<{
   ended: 'Signed' | 'Cancelled' | null
   waiting: number
   reached: boolean
+  /** What waits does so for a PIN. */
+  held: boolean
 }>()
 defineEmits<{ undo: []; ledger: []; gate: [] }>()
 const sent = computed(() =>
   props.waiting
     ? props.reached
-      ? 'sending'
+      ? props.held
+        ? `${props.waiting} waiting for a PIN`
+        : 'sending'
       : `${props.waiting} waiting`
     : props.reached
       ? 'all sent'

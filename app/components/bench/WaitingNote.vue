@@ -39,7 +39,11 @@ const mayVouch = (doer: string) =>
       <template #title>
         {{ counted(one.acts.length, 'act') }} of {{ one.name }} {{ one.acts.length === 1 ? 'waits' : 'wait' }} here
         unverified: no PIN was given.
-        {{ session.reached ? `${one.name} signs in, or a lead vouches.` : 'They go once the network is back.' }}
+        {{
+          session.reached
+            ? `${one.name} signs in, or a lead vouches.`
+            : `${one.acts.length === 1 ? 'It goes' : 'They go'} once the network is back.`
+        }}
       </template>
       <ul>
         <li v-for="(words, i) in one.acts" :key="i">{{ words }}</li>
