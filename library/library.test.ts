@@ -1,10 +1,10 @@
 import { readdirSync, readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
 import { parse } from 'yaml'
-import { everyVariant, examineSheet, placesOf, planFor, type Sheet } from '../core/sheet/index.ts'
+import { everyVariant, examineSheet, placesOf, planFor, readSheet } from '../core/sheet/index.ts'
 
 const files = readdirSync(import.meta.dirname).filter(file => file.endsWith('.yaml'))
-const load = (file: string) => parse(readFileSync(`${import.meta.dirname}/${file}`, 'utf8')) as Sheet
+const load = (file: string) => readSheet(parse(readFileSync(`${import.meta.dirname}/${file}`, 'utf8')))
 
 describe.each(files)('%s', file => {
   const sheet = load(file)

@@ -3,12 +3,12 @@ import { parse } from 'yaml'
 import { wornFindings, type Wear } from '../demo/findings.ts'
 import { Technician } from '../demo/technician.ts'
 import { refusalOf, type AnyEntry, type EntryKind, type Payloads, type Role } from '../core/job/index.ts'
-import { planFor, type Plan, type Sheet } from '../core/sheet/index.ts'
+import { planFor, readSheet, type Plan } from '../core/sheet/index.ts'
 
 /** The axially split pump, and a technician at it: what the tests of the job are done on. */
-export const sheet = parse(
-  readFileSync(new URL('../library/m14-axially-split-pump.yaml', import.meta.url), 'utf8'),
-) as Sheet
+export const sheet = readSheet(
+  parse(readFileSync(new URL('../library/m14-axially-split-pump.yaml', import.meta.url), 'utf8')),
+)
 export const plan = planFor(sheet, { faces: 'carbon', flush: 'water' })
 export const people = { fitter: 'rena', lead: 'odd' }
 

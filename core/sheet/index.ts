@@ -1,3 +1,4 @@
 export * from './types.ts'
+export { expandSheet, readSheet } from './expand.ts'
 export { planFor, placesOf, fullVariants, stepsBefore, type Plan, type PartPlace } from './plan.ts'
-export { examineSheet, everyVariant } from './examine.ts'
+export { coupledVariants, examineSheet, everyVariant } from './examine.ts'

@@ -1,3 +1,4 @@
+import { settledFor } from './expand.ts'
 import type { Check, Geometry, Joint, Mate, Moment, Part, Place, Ref, Sheet, Step, Variants, When } from './types.ts'
 
 /** A part in one of its places. */
@@ -59,38 +60,53 @@ export function fullVariants(sheet: Sheet, chosen: Variants): Variants {
   return Object.fromEntries(sheet.axes.map(axis => [axis.id, chosen[axis.id] ?? axis.choices[0]!.id]))
 }
 
-/** The sheet with everything left out whose condition does not hold, references to it included. */
+/** What a variant takes away, and what it leaves: a name no variant knows stays, for the examination to find. */
+interface Cut {
+  kept: ReadonlySet<string>
+  known: ReadonlySet<string>
+}
+const cutOf = (kept: string[], known: string[]): Cut => ({ kept: new Set(kept), known: new Set(known) })
+const stays = (id: string, { kept, known }: Cut) => kept.has(id) || !known.has(id)
+const idsOf = (list: { id: string }[]) => list.map(one => one.id)
+const refsOf = (parts: Part[]) => parts.flatMap(placesOf).map(one => one.ref)
+
+/**
+ * The sheet settled for the chosen variants: values by their axes, and everything left out whose condition
+ * does not hold, references to it included. What needed a step that is left out needs what that step needed.
+ */
 export function resolveSheet(sheet: Sheet, chosen: Variants): Sheet {
   const variants = fullVariants(sheet, chosen)
-  const keep = <T extends { when?: When }>(list: T[]) => list.filter(one => holdsFor(one.when, variants))
-  const parts = keep(sheet.parts)
-  const refs = new Set(parts.flatMap(placesOf).map(one => one.ref))
-  const checks = keep(sheet.checks)
-  const mates = keep(sheet.mates)
-  const steps = keep(sheet.steps)
-  const ids = (list: { id: string }[]) => new Set(list.map(one => one.id))
-  const [stepIds, checkIds, mateIds] = [ids(steps), ids(checks), ids(mates)]
-  const dropped = {
-    steps: ids(sheet.steps),
-    refs: new Set(sheet.parts.flatMap(placesOf).map(one => one.ref)),
-    checks: ids(sheet.checks),
-    mates: ids(sheet.mates),
+  const all = sheet.steps
+  const settled = settledFor(sheet, variants, when => holdsFor(when as When | undefined, variants))
+  const { parts, checks, mates, joints } = settled
+  const cut = {
+    steps: cutOf(idsOf(settled.steps), idsOf(all)),
+    refs: cutOf(refsOf(parts), refsOf(sheet.parts)),
+    checks: cutOf(idsOf(checks), idsOf(sheet.checks)),
+    mates: cutOf(idsOf(mates), idsOf(sheet.mates)),
+    joints: cutOf(idsOf(joints), idsOf(sheet.joints)),
   }
-  // Only what a variant left out is taken away; a name no variant knows stays, for the examination to find.
-  const stays = (id: string, kept: Set<string>, known: Set<string>) => kept.has(id) || !known.has(id)
+  const needsOf = new Map(all.map(step => [step.id, step.needs ?? []]))
+  const bridged = (ids: string[], over: ReadonlySet<string> = new Set()): string[] =>
+    ids.flatMap(id =>
+      stays(id, cut.steps) ? [id] : over.has(id) ? [] : bridged(needsOf.get(id)!, new Set([...over, id])),
+    )
   return {
-    ...sheet,
-    parts,
-    mates,
-    checks: checks.map(check => ({ ...check, at: check.at.filter(({ step }) => stays(step, stepIds, dropped.steps)) })),
-    joints: keep(sheet.joints),
-    steps: steps.map(step => ({
+    ...settled,
+    mates: mates.filter(mate => stays(mate.a, cut.refs) && stays(mate.b, cut.refs)),
+    checks: checks.map(check => ({
+      ...check,
+      of: check.of.filter(ref => stays(ref, cut.refs)),
+      at: check.at.filter(({ step }) => stays(step, cut.steps)),
+    })),
+    steps: settled.steps.map(({ joint, ...step }) => ({
       ...step,
-      needs: step.needs?.filter(id => stays(id, stepIds, dropped.steps)),
-      removes: step.removes?.filter(ref => stays(ref, refs, dropped.refs)),
-      fits: step.fits?.filter(ref => stays(ref, refs, dropped.refs)),
-      marks: step.marks?.filter(id => stays(id, mateIds, dropped.mates)),
-      destroys: step.destroys?.filter(({ check }) => stays(check, checkIds, dropped.checks)),
+      ...(joint && stays(joint.id, cut.joints) ? { joint } : {}),
+      needs: step.needs && [...new Set(bridged(step.needs))],
+      removes: step.removes?.filter(ref => stays(ref, cut.refs)),
+      fits: step.fits?.filter(ref => stays(ref, cut.refs)),
+      marks: step.marks?.filter(id => stays(id, cut.mates)),
+      destroys: step.destroys?.filter(({ check }) => stays(check, cut.checks)),
     })),
   }
 }

@@ -1,12 +1,12 @@
 import { readFileSync } from 'node:fs'
 import { beforeEach, describe, expect, it } from 'vitest'
 import { parse } from 'yaml'
-import { everyVariant, examineSheet, planFor, stepsBefore, type Sheet } from './index.ts'
+import { coupledVariants, everyVariant, examineSheet, planFor, readSheet, stepsBefore, type Sheet } from './index.ts'
 
 const text = readFileSync(new URL('../../library/m14-axially-split-pump.yaml', import.meta.url), 'utf8')
 let sheet: Sheet
 beforeEach(() => {
-  sheet = parse(text) as Sheet
+  sheet = readSheet(parse(text))
 })
 const step = (id: string) => sheet.steps.find(one => one.id === id)!
 
@@ -119,11 +119,24 @@ describe('examination', () => {
 })
 
 describe('variants', () => {
+  it('are looked at in those combinations that hang together', () => {
+    // Faces and flush hang on nothing in common: each is tried by itself.
+    expect(coupledVariants(sheet)).toHaveLength(3)
+    step('pipe-off').when = { flush: 'water', faces: 'hard' }
+    expect(coupledVariants(sheet)).toHaveLength(4)
+  })
+  it('hang together where one names the other', () => {
+    sheet.axes.push({ id: 'size', title: 'Size', choices: ['30', '45'].map(id => ({ id, title: id })) })
+    expect(coupledVariants(sheet)).toHaveLength(4)
+    step('pipe-on').text = { by: 'size', of: { 30: 'x', 45: 'y' } } as never
+    // The pipe hangs on the flush, and now on the size as well: 2 × 2, and the faces by themselves.
+    expect(coupledVariants(sheet)).toHaveLength(5)
+  })
   it('are every combination of choices', () => expect(everyVariant(sheet)).toHaveLength(4))
   it('leave out what does not apply, and what points to it', () => {
     const plan = planFor(sheet, { flush: 'none' })
     expect(plan.steps.has('pipe-off')).toBe(false)
-    expect(plan.steps.get('leak-test')!.needs).toEqual(['plate-pull'])
+    expect(plan.steps.get('leak-test')!.needs).toEqual(['plate-pull', 'drain'])
     expect(plan.variants).toEqual({ faces: 'carbon', flush: 'none' })
   })
 })

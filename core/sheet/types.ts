@@ -1,6 +1,7 @@
 import type { Pattern } from '../joints/patterns.ts'
 import type { UnitName } from '../quantity/index.ts'
 import type { Limits } from '../verdict.ts'
+import type { Lists, Listed } from './expand.ts'
 
 /** A build sheet: what ought to be. Data only; `../../library` holds one file a machine family. */
 export interface Sheet {
@@ -22,6 +23,40 @@ export interface Sheet {
   kits: Kit[]
   service: { hours: number; months: number }
 }
+
+/** A value as a sheet may write it: plain, or by an axis or by the list it is written out for. */
+type Varied<T> = T | { by: string; of: Record<string, T> }
+type Written<T> = T extends string | number | boolean
+  ? Varied<T> | string
+  : T extends readonly (infer E)[]
+    ? Varied<Written<E>[]>
+    : T extends object
+      ? Varied<{ [K in keyof T]: Written<T[K]> }>
+      : T
+type Each<T> = Written<T> & { each?: string | string[] }
+
+/** Places as a sheet may write them: one by one, for each of a list, or by their number. */
+export type WrittenPlaces =
+  | Written<Place>[]
+  | (Partial<Written<Place>> & { each: string })
+  | (Partial<Written<Place>> & { count: number; name: string })
+
+/**
+ * A sheet as it is written: items may be said for each of a list, values by an axis, references as all of a kind. What the
+ * rest of the house reads is a {@link Sheet}, written out and settled for one machine.
+ */
+export interface SheetSource extends Pick<Sheet, 'id' | 'version' | 'family' | 'title' | 'notice' | 'ends' | 'axes'> {
+  lists?: Record<string, Listed[]>
+  service: Written<Sheet['service']>
+  assemblies: Each<Assembly>[]
+  parts: (Omit<Each<Part>, 'places'> & { places?: WrittenPlaces })[]
+  mates: Each<Mate>[]
+  checks: Each<Check>[]
+  joints: Each<Joint>[]
+  steps: Each<Step>[]
+  kits: Each<Kit>[]
+}
+export type { Lists, Listed }
 
 /** A way in which machines of one family differ. */
 export interface Axis {

@@ -1,6 +1,6 @@
 import { readdirSync, readFileSync } from 'node:fs'
 import { parse } from 'yaml'
-import type { Sheet } from '../../core/sheet/index.ts'
+import { readSheet, type Sheet } from '../../core/sheet/index.ts'
 import type { Database } from './client.ts'
 import { shelve } from './sheets.ts'
 
@@ -10,7 +10,7 @@ const LIBRARY = new URL('../../library/', import.meta.url)
 export function librarySheets(): Sheet[] {
   return readdirSync(LIBRARY)
     .filter(file => file.endsWith('.yaml'))
-    .map(file => parse(readFileSync(new URL(file, LIBRARY), 'utf8')) as Sheet)
+    .map(file => readSheet(parse(readFileSync(new URL(file, LIBRARY), 'utf8'))))
 }
 
 export async function shelveLibrary(db: Database): Promise<void> {

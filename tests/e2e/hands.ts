@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs'
 import { expect, request, type Locator, type Page } from '@playwright/test'
 import { v7 as uuid } from 'uuid'
 import { parse } from 'yaml'
-import { planFor, type Plan, type Sheet } from '../../core/sheet/index.ts'
+import { planFor, readSheet, type Plan } from '../../core/sheet/index.ts'
 import { extend, type Entry } from '../../core/job/index.ts'
 import { wornFindings } from '../../demo/findings.ts'
 import { Technician } from '../../demo/technician.ts'
@@ -239,7 +239,7 @@ export async function answer(page: Page) {
 
 /** The sheet a job is worked by, as the shelf has it. */
 const sheetPlan = (): Plan =>
-  planFor(parse(readFileSync(new URL('../../library/m14-axially-split-pump.yaml', import.meta.url), 'utf8')) as Sheet)
+  planFor(readSheet(parse(readFileSync(new URL('../../library/m14-axially-split-pump.yaml', import.meta.url), 'utf8'))))
 
 /** Parts nobody has decided yet: no choice of theirs is made. */
 const undecided = (page: Page) =>
