@@ -8,7 +8,9 @@ import {
   keyOf,
   nextStep,
   partState,
+  planIn,
   progressOf,
+  proposalOf,
   viewJob,
   type Act,
   type AnyEntry,
@@ -52,12 +54,17 @@ export class Technician {
   folded: Folded = emptyFold()
 
   constructor(
-    readonly plan: Plan,
+    readonly opened: Plan,
     readonly findings: Findings,
     readonly clock: Clock,
     /** The next number on a tag or bag. */
     readonly label: () => number = counter(),
   ) {}
+
+  /** The plan in force. */
+  get plan(): Plan {
+    return planIn(this.opened, this.folded.state)
+  }
 
   act<K extends EntryKind>(kind: K, payload: Payloads[K], role: Role = 'fitter'): AnyEntry {
     return this.acts([{ kind, payload } as Act], role)[0]!
@@ -80,7 +87,7 @@ export class Technician {
         seq: this.folded.entries.length + 1 + i,
       } as AnyEntry
     })
-    this.folded = extend(this.plan, this.folded, entries)
+    this.folded = extend(this.opened, this.folded, entries)
     return entries
   }
 
@@ -95,8 +102,11 @@ export class Technician {
       let step = nextStep(this.plan, this.folded.state);
       step && step.id !== stop;
       step = nextStep(this.plan, this.folded.state)
-    )
+    ) {
       this.doStep(step)
+      if (!this.folded.state.steps.has(step.id))
+        throw new Error(`“${step.title}” could not be done. ${this.folded.state.flags.at(-1)?.why ?? ''}`)
+    }
   }
 
   doStep(step: Step): void {
@@ -105,10 +115,21 @@ export class Technician {
     for (const mate of step.marks ?? [])
       if (!marks.has(mate) && !evidenceLost.has(keyOf({ kind: 'mark', mate }))) this.mark(mate)
     if (step.station === 'decide') this.decideAll()
+    this.chooseAt(step)
     for (const { check, moment } of this.plan.checksAt.get(step.id) ?? []) this.measure(check, moment)
     if (step.joint?.act === 'pull') this.pull(step.joint.id)
     if (step.hold) this.act('hold.signed', { step: step.id }, 'lead')
     this.acts(confirmationOf(this.plan, this.folded.state, step, this.said(step)))
+  }
+
+  /** What is decided at a step, as the sheet proposes it. */
+  private chooseAt(step: Step): void {
+    for (const axis of this.plan.sheet.axes) {
+      if (axis.decided?.step !== step.id || this.plan.variants[axis.id]) continue
+      const proposed = proposalOf(this.plan, viewJob(this.plan, this.folded.state).results, axis)
+      const { choice, why } = proposed ?? { choice: axis.choices[0]!.id, why: 'as usual' }
+      this.act('variant.changed', { axis: axis.id, choice, why }, axis.decided.by ?? 'fitter')
+    }
   }
 
   /** A mark as a careful fitter makes it: an angle at the top, a distance as the seal happens to sit. */

@@ -41,7 +41,7 @@ export const refusal = <K extends EntryKind>(
   payload: Payloads[K],
   role: Role = 'fitter',
   by?: string,
-) => refusalOf(worker.plan, worker.folded, entryOf(kind, payload, { role, ...(by ? { by } : {}) }))
+) => refusalOf(worker.opened, worker.folded, entryOf(kind, payload, { role, ...(by ? { by } : {}) }))
 
 /** A reading with what was typed for it: figures in the check's own unit, millimetres in these tests. */
 export const reading = (

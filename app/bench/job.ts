@@ -6,6 +6,7 @@ import {
   isClosed,
   isKind,
   lastAct,
+  planIn,
   refusalOf,
   viewJob,
   type Act,
@@ -54,7 +55,9 @@ export function createJob(answer: JobAnswer, box: Awaited<ReturnType<typeof kept
     ),
   )
   const state = computed(() => folded.value.state)
-  const view = computed(() => viewJob(plan, state.value))
+  /** The plan in force: a choice on the job may have led to another. */
+  const planNow = computed(() => markRaw(planIn(plan, state.value)))
+  const view = computed(() => viewJob(planNow.value, state.value))
   const lastSeq = () => confirmed.value.entries.at(-1)?.seq ?? 0
 
   function take(fresh: AnyEntry[]) {
@@ -184,7 +187,8 @@ export function createJob(answer: JobAnswer, box: Awaited<ReturnType<typeof kept
   return reactive({
     id,
     about: markRaw(about),
-    plan,
+    opened: plan,
+    plan: planNow,
     names: markRaw(names),
     folded,
     state,

@@ -11,19 +11,18 @@ const isAsking = ({ counts, mates, found }: Asks) => counts.length > 0 || mates.
 
 /** Which step is on the card and what the pad is turned to, on this screen. */
 function createBench(job: Job) {
-  const { plan } = job
   const chosenStep = ref<string | null>(null)
   const chosenFocus = shallowRef<Focus>(null)
 
   const step = computed((): Step | null => {
-    const chosen = chosenStep.value ? plan.steps.get(chosenStep.value) : undefined
-    return chosen ?? nextStep(plan, job.state)
+    const chosen = chosenStep.value ? job.plan.steps.get(chosenStep.value) : undefined
+    return chosen ?? nextStep(job.plan, job.state)
   })
   const isDone = computed(() => step.value !== null && job.state.steps.has(step.value.id))
   const hindered = computed((): Hindrance[] =>
-    step.value && !isDone.value ? hindrances(plan, job.state, job.view.owed, step.value) : [],
+    step.value && !isDone.value ? hindrances(job.plan, job.state, job.view.owed, step.value) : [],
   )
-  const isReached = computed(() => step.value !== null && unmetNeeds(plan, job.state, step.value).length === 0)
+  const isReached = computed(() => step.value !== null && unmetNeeds(job.plan, job.state, step.value).length === 0)
 
   const telling = createSaid(job, step, isReached)
 
@@ -32,14 +31,16 @@ function createBench(job: Job) {
     const one = step.value
     if (!one) return { to: 'gate' }
     if (isDone.value) return chosenStep.value ? { to: 'step', step: one.id } : { to: 'gate' }
-    const settle = hindered.value.map(hindrance => hindrance.settle).find(to => to.to === 'reading' || to.to === 'mark')
+    const settle = hindered.value
+      .map(hindrance => hindrance.settle)
+      .find(to => to.to === 'reading' || to.to === 'mark' || to.to === 'axis')
     if (settle && isReached.value) return settle
     if (one.station === 'decide') return { to: 'decide' }
-    if (one.joint?.act === 'pull' && progressOf(plan.joints.get(one.joint.id)!, job.state).verdict !== 'Holds')
+    if (one.joint?.act === 'pull' && progressOf(job.plan.joints.get(one.joint.id)!, job.state).verdict !== 'Holds')
       return { to: 'joint', joint: one.joint.id }
     if (one.fits?.length || one.removes?.length || isAsking(telling.asks.value)) return { to: 'say' }
     if (one.joint?.act === 'pull') return { to: 'joint', joint: one.joint.id }
-    const measured = (plan.checksAt.get(one.id) ?? []).findLast(
+    const measured = (job.plan.checksAt.get(one.id) ?? []).findLast(
       ({ check, moment }) => job.view.results.get(`${check.id} ${moment}`)?.value !== null,
     )
     if (measured) return { to: 'reading', check: measured.check.id, moment: measured.moment }
@@ -60,7 +61,7 @@ function createBench(job: Job) {
     else look(to)
   }
   function openStation(station: Station) {
-    const steps = plan.sheet.steps.filter(one => one.station === station)
+    const steps = job.plan.sheet.steps.filter(one => one.station === station)
     choose((steps.find(one => !job.state.steps.has(one.id)) ?? steps[0])?.id ?? null)
   }
 

@@ -6,11 +6,13 @@ import { extend, foldCounted, senseOf, type Folded } from './fold.ts'
 import { rolesWords } from './roles.ts'
 import { unmetNeeds } from './steps.ts'
 import type { JobState } from './state.ts'
+import { planIn } from './switching.ts'
 
 const sentence = (words: string) => (/[.)!?]$/.test(words) ? words : `${words}.`)
 
 /** What of an entry can be judged by itself: whether this role may do such a thing, whether it makes sense, what hinders it. */
-function ownRefusal(plan: Plan, state: JobState, entry: AnyEntry): string | null {
+function ownRefusal(opened: Plan, state: JobState, entry: AnyEntry): string | null {
+  const plan = planIn(opened, state)
   const act = actOf(entry)
   if (!act) return 'This server does not know that kind of entry. Reload the page; it may be a newer version.'
   if (!act.by.includes(entry.role)) return `This is done by ${rolesWords(act.by)}. Ask one to do it.`
@@ -70,11 +72,13 @@ function correctionRefusal(plan: Plan, folded: Folded, entry: Entry<'entry.corre
 }
 
 /** What lost its ground between two states: acts that made sense and no longer do, steps whose needs are gone. */
-function groundRefusal(plan: Plan, before: JobState, after: JobState): string | null {
+function groundRefusal(opened: Plan, before: JobState, after: JobState): string | null {
   const flagged = new Set(before.flags.map(one => one.entry))
   const broken = after.flags.find(one => !flagged.has(one.entry))
-  const bare = (state: JobState) =>
-    plan.sheet.steps.filter(step => state.steps.has(step.id) && unmetNeeds(plan, state, step).length)
+  const bare = (state: JobState) => {
+    const plan = planIn(opened, state)
+    return plan.sheet.steps.filter(step => state.steps.has(step.id) && unmetNeeds(plan, state, step).length)
+  }
   const known = new Set(bare(before).map(step => step.id))
   const lost = bare(after).find(step => !known.has(step.id))
   const why = broken?.why ?? (lost ? `“${lost.title}” was done after it.` : null)

@@ -12,7 +12,9 @@ export function senseOf(plan: Plan, state: JobState, entry: AnyEntry): string | 
 }
 
 /** Takes one entry into the state in place; what makes no sense is flagged and not counted, unknown kinds are passed over. */
-function take(plan: Plan, state: JobState, entry: AnyEntry): void {
+function take(opened: Plan, state: JobState, entry: AnyEntry): void {
+  // Every act is judged by the plan that is in force when it is made.
+  const plan = state.plan ?? opened
   const act = actOf(entry)
   if (!act) return
   const why = senseOf(plan, state, entry)

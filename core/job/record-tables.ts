@@ -33,6 +33,19 @@ const by = <R extends Signed>() => ({ head: 'By', width: 3, cell: (row: R): Cell
 
 const TABLES = [
   table({
+    title: 'Decided on the job',
+    rows: record => record.decided,
+    columns: [
+      { head: 'What', width: 5, cell: row => text(row.what) },
+      {
+        head: 'Why',
+        width: 7,
+        cell: row => ({ text: row.why, small: row.leaves.length ? [`Left out by it: ${row.leaves.join('; ')}`] : [] }),
+      },
+      by(),
+    ],
+  }),
+  table({
     title: 'Concessions',
     rows: record => record.concessions,
     columns: [

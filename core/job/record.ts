@@ -1,7 +1,7 @@
 import { clockText } from '../marks/index.ts'
 import { compareFoundLeft } from '../gauging/index.ts'
 import { fixed, type LengthSystem } from '../quantity/index.ts'
-import { MOMENTS, STATIONS, type Check, type Moment, type Plan } from '../sheet/index.ts'
+import { MOMENTS, placesOf, STATIONS, type Check, type Moment, type Plan } from '../sheet/index.ts'
 import type { Verdict, WorkingLine } from '../verdict.ts'
 import { actOf } from './acts/index.ts'
 import { rootOf } from './corrections.ts'
@@ -14,9 +14,10 @@ import { owedOf, owedWords } from './owed/index.ts'
 import type { Role } from './roles.ts'
 import { showLimits, showValue } from './show.ts'
 import { partState, readingKey, type JobState, type Stamp } from './state.ts'
+import { leftOut, planIn } from './switching.ts'
 import { viewJob } from './view.ts'
 import { lostOf } from './acts/evidence-lost.ts'
-import { aidName, MOMENT_WORDS, partName, STATION_WORDS } from './words.ts'
+import { aidName, choiceName, mateName, MOMENT_WORDS, partName, STATION_WORDS } from './words.ts'
 
 /** Who did something, in which role and when; `clock` says where the time they gave is not the one shown. */
 export interface Signed {
@@ -64,6 +65,7 @@ export interface JobRecord {
   holds: (Signed & { title: string; stands: string })[]
   cautions: (Signed & { step: string; caution: string })[]
   findings: (Signed & { part: string; finding: string; where: string })[]
+  decided: (Signed & { what: string; why: string; leaves: string[] })[]
   concessions: (Signed & { what: string; why: string })[]
   lost: (Signed & { what: string; why: string })[]
   corrections: (Signed & { what: string; first: Signed; now: string; why: string })[]
@@ -86,12 +88,13 @@ function takenBy(state: JobState, check: Check, moment: Moment): Stamp | null {
  * @param system how lengths are shown
  */
 export function recordOf(
-  plan: Plan,
+  opened: Plan,
   entries: readonly AnyEntry[],
   names: ReadonlyMap<string, string>,
   system: LengthSystem = 'mm',
 ): JobRecord {
-  const state = fold(plan, entries)
+  const state = fold(opened, entries)
+  const plan = planIn(opened, state)
   const { results } = viewJob(plan, state)
   const byId = new Map(entries.map(one => [one.id, one]))
   const who = (id: string) => names.get(id) ?? 'somebody no longer here'
@@ -152,7 +155,8 @@ export function recordOf(
       history: result.history,
       ...by(takenBy(state, result.check, result.moment)),
     })),
-    parts: [...plan.parts.values()]
+    parts: plan.source.parts
+      .flatMap(placesOf)
       .filter(one => state.parts.has(one.ref))
       .map(({ ref, part, name }) => {
         const now = partState(state, ref)
@@ -166,14 +170,18 @@ export function recordOf(
           decision: now.decision?.why ? `${decision}: ${now.decision.why}` : decision,
           wentBack: now.fitted
             ? `${now.fitted.as === 'new' ? `new, from ${now.renewed?.from}` : 'same'}${now.fitted.place === ref ? '' : `, in the place of ${partName(plan, now.fitted.place)}`}`
-            : 'still off',
+            : (now.settled?.to ?? 'still off'),
           ...by(now.fitted ?? now.lifted),
         }
       }),
     marks: [...state.marks].map(([id, mark]) => {
-      const mate = plan.mates.get(id)!
       const answer = state.mates.get(id)
-      return { title: mate.title, made: markText(plan, mark), stands: answer ? answerText(answer) : '', ...by(mark) }
+      return {
+        title: mateName(plan, id),
+        made: markText(plan, mark),
+        stands: answer ? answerText(answer) : '',
+        ...by(mark),
+      }
     }),
     mates: plan.sheet.mates.flatMap(mate => {
       const answer = state.mates.get(mate.id)
@@ -240,6 +248,13 @@ export function recordOf(
       part: partName(plan, one.part),
       finding: `${one.finding} (${one.severity})`,
       where: one.deg === undefined ? '' : `${clockText(one.deg)} seen from the ${one.seenFrom}`,
+      ...by(one),
+    })),
+    decided: state.chosen.map((one, i, all) => ({
+      what: choiceName(plan, one.axis, one.choice),
+      why: one.why,
+      // What the choices leave out stays to be read, once, with the last of them.
+      leaves: i === all.length - 1 ? leftOut(plan) : [],
       ...by(one),
     })),
     concessions: [...state.concessions.values()].map(one => ({

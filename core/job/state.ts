@@ -1,4 +1,4 @@
-import type { Ref } from '../sheet/index.ts'
+import type { Plan, Ref } from '../sheet/index.ts'
 import { timeOf, type AnyEntry, type Entry, type Payloads } from './entry.ts'
 import type { Role } from './roles.ts'
 
@@ -32,6 +32,8 @@ export interface PartState {
   returned?: Stamp & { note?: string }
   /** The new one that is in hand or fitted. */
   renewed?: Stamp & { from: string; batch?: string }
+  /** Where it went, where the job as decided has no step that fits it. */
+  settled?: Stamp & { to: Payloads['part.settled']['to']; note?: string }
   fitted?: Stamp & { as: 'same' | 'new'; place: Ref }
 }
 
@@ -60,6 +62,10 @@ export type Mark = Stamp & Payloads['mark.made']
 export interface JobState {
   /** Acts that count so far. */
   count: number
+  /** The plan the job goes by since a choice was changed; null while it is the one it was opened with. */
+  plan: Plan | null
+  /** Choices changed on the job, in order. */
+  chosen: (Stamp & Payloads['variant.changed'])[]
   opened: Entry<'job.opened'> | null
   signed: (Stamp & Payloads['job.signed']) | null
   cancelled: (Stamp & Payloads['job.cancelled']) | null
@@ -99,6 +105,8 @@ export const cautionKey = (step: string, caution: number) => `${step} ${caution}
 export function emptyState(): JobState {
   return {
     count: 0,
+    plan: null,
+    chosen: [],
     opened: null,
     signed: null,
     cancelled: null,
@@ -126,6 +134,7 @@ export function emptyState(): JobState {
 export function branchState(state: JobState): JobState {
   return {
     ...state,
+    chosen: [...state.chosen],
     steps: new Map(state.steps),
     cautions: new Map(state.cautions),
     parts: new Map(state.parts),

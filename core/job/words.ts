@@ -1,4 +1,4 @@
-import type { Moment, Plan, Ref, Station } from '../sheet/index.ts'
+import { placesOf, type Moment, type Plan, type Ref, type Station } from '../sheet/index.ts'
 
 export const MOMENT_WORDS: Record<Moment, string> = {
   asFound: 'as found',
@@ -17,12 +17,18 @@ export const STATION_WORDS: Record<Station, string> = {
   'prove': 'Prove',
 }
 
-// Names by their ids in a sheet; an id that this sheet does not have stands for itself.
-export const partName = (plan: Plan, ref: Ref) => plan.parts.get(ref)?.name ?? ref
-export const stepName = (plan: Plan, id: string) => plan.steps.get(id)?.title ?? id
-export const checkName = (plan: Plan, id: string) => plan.checks.get(id)?.title ?? id
-export const mateName = (plan: Plan, id: string) => plan.mates.get(id)?.title ?? id
-export const jointName = (plan: Plan, id: string) => plan.joints.get(id)?.title ?? id
+const titled = (list: { id: string; title: string }[], id: string) => list.find(one => one.id === id)?.title ?? id
+
+// Names by their ids in a sheet, what this machine leaves out included; an id that the sheet does not have stands for itself.
+export const partName = (plan: Plan, ref: Ref) =>
+  plan.parts.get(ref)?.name ?? plan.source.parts.flatMap(placesOf).find(one => one.ref === ref)?.name ?? ref
+export const stepName = (plan: Plan, id: string) => plan.steps.get(id)?.title ?? titled(plan.source.steps, id)
+export const checkName = (plan: Plan, id: string) => plan.checks.get(id)?.title ?? titled(plan.source.checks, id)
+export const mateName = (plan: Plan, id: string) => plan.mates.get(id)?.title ?? titled(plan.source.mates, id)
+export const jointName = (plan: Plan, id: string) => plan.joints.get(id)?.title ?? titled(plan.source.joints, id)
+export const axisName = (plan: Plan, id: string) => titled(plan.source.axes, id)
+export const choiceName = (plan: Plan, axis: string, choice: string) =>
+  `${axisName(plan, axis)}: ${titled(plan.source.axes.find(one => one.id === axis)?.choices ?? [], choice)}`
 
 /** Something put in for the time being, as the step that leaves it says. */
 export const aidName = (plan: Plan, id: string) =>

@@ -217,6 +217,28 @@ const RULES: Rule[] = [
       .filter(step => !safe.every(one => stepsBefore(steps, step.id).has(one.id)))
       .map(step => `step ${step.id} lifts, loosens or measures before the machine is made safe`)
   },
+  // What is decided on the job is decided at a step that is there without it, from readings that are too.
+  ({ source }) =>
+    source.axes.flatMap(({ id, choices, decided }) => {
+      if (!decided) return []
+      const hangs = (one: { id: string } | undefined) => one !== undefined && axesIn(one, new Set([id])).has(id)
+      const [step, known] = [source.steps.find(one => one.id === decided.step), choices.map(one => one.id)]
+      return [
+        ...(step ? [] : [`choice ${id} is decided at an unknown step ${decided.step}`]),
+        ...(hangs(step) ? [`choice ${id} is decided at step ${decided.step}, which hangs on it`] : []),
+        ...[...(decided.proposes ?? []).map(one => one.choice), ...(decided.else ? [decided.else] : [])]
+          .filter(choice => !known.includes(choice))
+          .map(choice => `choice ${id} proposes an unknown answer ${choice}`),
+        ...(decided.proposes ?? []).flatMap(({ check: name }) => {
+          const check = source.checks.find(one => one.id === name)
+          return check
+            ? hangs(check)
+              ? [`choice ${id} is proposed by check ${name}, which hangs on it`]
+              : []
+            : [`choice ${id} is proposed by an unknown check ${name}`]
+        }),
+      ]
+    }),
   ({ sheet }) =>
     sheet.steps
       .filter(step => step.skip && (step.closes || step.hold || step.joint))

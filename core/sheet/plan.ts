@@ -14,6 +14,8 @@ export interface PartPlace {
  * A build sheet settled for one machine: variants chosen, everything findable by name, and what hangs on what worked out once.
  */
 export interface Plan {
+  /** The sheet as it is written for every machine, for what this one leaves out. */
+  source: Sheet
   sheet: Sheet
   variants: Variants
   parts: Map<Ref, PartPlace>
@@ -55,9 +57,14 @@ export function placesOf(part: Part): PartPlace[] {
   }))
 }
 
-/** The first choice of every axis, with the given choices put over it. */
+/** The first choice of every axis, with the given choices put over it; what is decided on the job has none until then. */
 export function fullVariants(sheet: Sheet, chosen: Variants): Variants {
-  return Object.fromEntries(sheet.axes.map(axis => [axis.id, chosen[axis.id] ?? axis.choices[0]!.id]))
+  return Object.fromEntries(
+    sheet.axes.flatMap(({ id, choices, decided }) => {
+      const choice = chosen[id] ?? (decided ? undefined : choices[0]!.id)
+      return choice === undefined ? [] : [[id, choice]]
+    }),
+  )
 }
 
 /** What a variant takes away, and what it leaves: a name no variant knows stays, for the examination to find. */
@@ -142,6 +149,7 @@ export function planFor(source: Sheet, chosen: Variants = {}): Plan {
   }
   const closes = sheet.steps.find(step => step.closes)
   return {
+    source,
     sheet,
     variants: fullVariants(source, chosen),
     parts,

@@ -1,6 +1,6 @@
 import type { Pattern } from '../joints/patterns.ts'
 import type { UnitName } from '../quantity/index.ts'
-import type { Limits } from '../verdict.ts'
+import type { Limits, Verdict } from '../verdict.ts'
 import type { Lists, Listed } from './expand.ts'
 
 /** A build sheet: what ought to be. Data only; `../../library` holds one file a machine family. */
@@ -63,6 +63,17 @@ export interface Axis {
   id: string
   title: string
   choices: { id: string; title: string }[]
+  /** Not known of the machine, but decided on the job: until then it has no value, and what hangs on it waits. */
+  decided?: {
+    /** The step that cannot be confirmed without it. */
+    step: string
+    ask: string
+    by?: 'lead'
+    /** The first that fits is proposed; a person decides. */
+    proposes?: { check: string; verdict: Verdict; choice: string }[]
+    /** Proposed once all those checks are read and none fits. */
+    else?: string
+  }
 }
 
 /** Holds when every named axis has one of the choices. */

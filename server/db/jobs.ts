@@ -1,6 +1,6 @@
 import { and, asc, desc, eq, isNotNull, isNull, ne } from 'drizzle-orm'
 import { v7 as uuid } from 'uuid'
-import { emptyFold, extend, standingOf, type Standing } from '../../core/job/index.ts'
+import { emptyFold, extend, planIn, standingOf, type Standing } from '../../core/job/index.ts'
 import type { JobAnswer, OpenJob, PastJob, Person } from '../../shared/answers.ts'
 import type { Database, Transaction } from './client.ts'
 import { appendIn, entriesAfter } from './ledger.ts'
@@ -78,7 +78,8 @@ async function standingNow(db: Database, row: JobRow): Promise<Standing> {
   const known = stood.get(row.id)
   if (known?.seq === row.lastSeq) return known.stands
   const plan = await planOf(db, row)
-  const stands = standingOf(plan, extend(plan, emptyFold(), await entriesAfter(db, row.id, 0)))
+  const folded = extend(plan, emptyFold(), await entriesAfter(db, row.id, 0))
+  const stands = standingOf(planIn(plan, folded.state), folded)
   if (stood.size >= MOST_KEPT) stood.clear()
   stood.set(row.id, { seq: row.lastSeq, stands })
   return stands

@@ -7,6 +7,7 @@ import {
   extend,
   fold,
   isKind,
+  planIn,
   refusalOf,
   rolesWords,
   rootOf,
@@ -164,7 +165,7 @@ export async function appendIn(
   if (rows.length) {
     await tx.insert(entry).values(rows)
     await tx.update(job).set({ lastSeq: seq }).where(eq(job.id, jobId))
-    await writeProjections(tx, row, plan, folded.state)
+    await writeProjections(tx, row, planIn(plan, folded.state), folded.state)
     await tx.execute(sql`select pg_notify('job_changed', ${`${jobId} ${seq}`})`)
   }
   return { kept: true, entries: answers, lastSeq: seq }
@@ -211,7 +212,8 @@ export async function rebuildProjections(db: Database): Promise<{ jobs: number; 
       const plan = await planOf(tx, row!)
       const ledger = await entriesAfter(tx, id, 0)
       entries += ledger.length
-      await writeProjections(tx, row!, plan, extend(plan, emptyFold(), ledger).state)
+      const { state } = extend(plan, emptyFold(), ledger)
+      await writeProjections(tx, row!, planIn(plan, state), state)
     })
   }
   return { jobs: all.length, entries }

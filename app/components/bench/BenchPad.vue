@@ -32,6 +32,8 @@ watch(
     <JointPad v-else-if="focus?.to === 'joint'" :key="focus.joint" :joint="focus.joint" />
     <SayPad v-else-if="focus?.to === 'say'" :key="bench.step?.id" />
     <MatePad v-else-if="focus?.to === 'mate'" :key="focus.mate" :mate="focus.mate" />
+    <AxisPad v-else-if="focus?.to === 'axis'" :key="focus.axis" :axis="focus.axis" />
+    <StrayPad v-else-if="focus?.to === 'stray'" :key="focus.part" :part="focus.part" />
     <DecidePad v-else-if="focus?.to === 'decide'" />
     <PartPad v-else-if="focus?.to === 'part'" :key="focus.part" :part="focus.part" />
     <PartsPad v-else-if="focus?.to === 'parts'" />

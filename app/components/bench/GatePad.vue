@@ -135,13 +135,18 @@ function sign() {
             <span
               >{{ one.what }}<small v-if="one.kind !== 'step'" class="soft">{{ one.why }}</small>
             </span>
-            <el-button v-if="may('concession.given') && one.kind !== 'step'" size="small" @click="conceding = one">
+            <el-button
+              v-if="may('concession.given') && one.kind !== 'step' && one.kind !== 'axis'"
+              size="small"
+              @click="conceding = one"
+            >
               Concede
             </el-button>
             <el-button size="small" @click="bench.settle(one.settle)">Go</el-button>
           </li>
         </ul>
       </section>
+      <JobChoices />
     </div>
     <el-button
       v-if="may('job.cancelled') && !job.isClosed && !cancelling && !conceding && !job.view.tray.off.length"

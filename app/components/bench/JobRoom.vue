@@ -6,31 +6,39 @@ const props = defineProps<{ job: Job }>()
 provideJob(props.job)
 const bench = provideBench(props.job)
 const finder = useFinderStore()
-const { plan } = props.job
-
-onScopeDispose(
-  finder.offer([
-    ...[...plan.steps.values()].map(one => ({
-      key: `s${one.id}`,
+/** Steps, parts and readings of the plan in force: another after a choice has changed it. */
+const offers = () => [
+  ...[...props.job.plan.steps.values()].map(one => ({
+    key: `s${one.id}`,
+    name: one.title,
+    kind: 'step',
+    go: () => bench.choose(one.id),
+  })),
+  ...[...props.job.plan.parts.values()].map(one => ({
+    key: `p${one.ref}`,
+    name: `${one.part.item} ${one.name}`,
+    kind: 'part',
+    go: () => bench.look({ to: 'part', part: one.ref }),
+  })),
+  ...props.job.plan.sheet.axes.map(one => ({
+    key: `a${one.id}`,
+    name: one.title,
+    kind: 'choice',
+    go: () => bench.look({ to: 'axis', axis: one.id }),
+  })),
+  ...props.job.plan.sheet.checks.flatMap(one =>
+    one.at.slice(0, 1).map(at => ({
+      key: `c${one.id}`,
       name: one.title,
-      kind: 'step',
-      go: () => bench.choose(one.id),
+      kind: 'reading',
+      go: () => bench.look({ to: 'reading', check: one.id, moment: at.moment }),
     })),
-    ...[...plan.parts.values()].map(one => ({
-      key: `p${one.ref}`,
-      name: `${one.part.item} ${one.name}`,
-      kind: 'part',
-      go: () => bench.look({ to: 'part', part: one.ref }),
-    })),
-    ...plan.sheet.checks.flatMap(one =>
-      one.at.slice(0, 1).map(at => ({
-        key: `c${one.id}`,
-        name: one.title,
-        kind: 'reading',
-        go: () => bench.look({ to: 'reading', check: one.id, moment: at.moment }),
-      })),
-    ),
-  ]),
+  ),
+]
+watch(
+  () => props.job.plan,
+  (_, __, leave) => leave(finder.offer(offers())),
+  { immediate: true },
 )
 </script>
 

@@ -23,7 +23,7 @@ const shape = {
 } as const
 
 /** Work that was not done is not conceded away: it is left out where the sheet allows, or done. */
-const NEVER: readonly OwedId['kind'][] = ['step']
+const NEVER: readonly OwedId['kind'][] = ['step', 'axis']
 
 export const concessionGiven: ActKind<Shaped<typeof shape>> = {
   shape,
@@ -37,7 +37,9 @@ export const concessionGiven: ActKind<Shaped<typeof shape>> = {
     const key = keyOf(of)
     const owed = owedNow(plan, state).find(one => one.key === key)
     if (!owed) return [`${owedWords(plan, of)}: that is not owed now, so there is nothing to concede`]
-    return NEVER.includes(of.kind) ? [`“${owed.what}” is a step: do it, or leave it out where the sheet allows`] : []
+    return NEVER.includes(of.kind)
+      ? [`“${owed.what}” is done or decided, not conceded; a step is left out where the sheet allows`]
+      : []
   },
   apply: (state, entry) => {
     state.concessions.set(keyOf(owedOf(entry.payload.of)!), stamped(entry, state, entry.payload))

@@ -24,12 +24,15 @@ import { partReturned } from './part-returned.ts'
 import { partTagged } from './part-tagged.ts'
 import { piecesCounted } from './pieces-counted.ts'
 import { readingTaken } from './reading-taken.ts'
+import { partSettled } from './part-settled.ts'
 import { stepDone } from './step-done.ts'
 import { stepSkipped } from './step-skipped.ts'
+import { variantChanged } from './variant-changed.ts'
 
 /** Every kind of entry; a new one is a file and a line here. */
 export const ACTS = {
   'job.opened': jobOpened,
+  'variant.changed': variantChanged,
   'caution.read': cautionRead,
   'step.done': stepDone,
   'step.skipped': stepSkipped,
@@ -42,6 +45,7 @@ export const ACTS = {
   'part.decided': partDecided,
   'part.renewed': partRenewed,
   'part.returned': partReturned,
+  'part.settled': partSettled,
   'part.refitted': partRefitted,
   'pieces.counted': piecesCounted,
   'mate.answered': mateAnswered,

@@ -1,5 +1,5 @@
 import type { Moment, Plan, Ref } from '../../sheet/index.ts'
-import { checkName, jointName, mateName, MOMENT_WORDS, partName, stepName } from '../words.ts'
+import { axisName, checkName, jointName, mateName, MOMENT_WORDS, partName, stepName } from '../words.ts'
 
 /** What is owed, by what it is about. Two debts are the same when this is. */
 export type OwedId =
@@ -18,6 +18,8 @@ export type OwedId =
   | { kind: 'debt'; debt: string }
   | { kind: 'hold'; step: string }
   | { kind: 'step'; step: string }
+  | { kind: 'axis'; axis: string }
+  | { kind: 'stray'; part: Ref }
   | { kind: 'passed'; entry: string; nth: number }
 
 export type OwedKind = OwedId['kind']
@@ -57,6 +59,8 @@ const IDS: {
   },
   'hold': { by: ['step'], words: (plan, { step }) => `Hold point: ${stepName(plan, step)}` },
   'step': { by: ['step'], words: (plan, { step }) => stepName(plan, step) },
+  'axis': { by: ['axis'], words: (plan, { axis }) => axisName(plan, axis) },
+  'stray': { by: ['part'], words: (plan, { part }) => `Off, and no step to fit it: ${partName(plan, part)}` },
   'passed': { by: ['entry', 'nth'], words: () => 'Done late, past something owed' },
 }
 

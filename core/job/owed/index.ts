@@ -1,6 +1,7 @@
 import { STATIONS, type Plan } from '../../sheet/index.ts'
 import { checkResults, type CheckResult } from '../results.ts'
 import type { JobState } from '../state.ts'
+import { axes } from './axes.ts'
 import { debts } from './debts.ts'
 import { holds } from './holds.ts'
 import { keyOf } from './id.ts'
@@ -13,6 +14,7 @@ import { partsOff } from './parts-off.ts'
 import { passed } from './passed.ts'
 import { readings } from './readings.ts'
 import { stepsUndone } from './steps-left.ts'
+import { strays } from './strays.ts'
 import { wrongPlaces } from './wrong-places.ts'
 import { wrongWays } from './wrong-ways.ts'
 
@@ -31,6 +33,8 @@ const SOURCES: Source[] = [
   debts,
   holds,
   stepsUndone,
+  axes,
+  strays,
   passed,
 ]
 

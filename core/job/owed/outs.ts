@@ -1,11 +1,19 @@
+import type { Check, Plan } from '../../sheet/index.ts'
 import { standing } from '../results.ts'
 import { beforeCover, type Owing, type Source } from './owing.ts'
+
+/** What was found out is put right later and measured again; where that is left out, it stands. */
+const isLeftSo = (plan: Plan, { id }: Check) =>
+  plan.source.checks
+    .find(one => one.id === id)!
+    .at.some(({ moment, step }) => moment !== 'asFound' && !plan.steps.has(step))
 
 /** The reading that stands, where it is out. What was found before a part was renewed is history and owes nothing. */
 export const outs: Source = ({ plan, results }) =>
   plan.sheet.checks.flatMap((check): Owing[] => {
     const last = standing(results, check)
-    if (!last || last.moment === 'asFound' || !last.owed || last.judgement.verdict !== 'Out') return []
+    if (!last?.owed || last.judgement.verdict !== 'Out') return []
+    if (last.moment === 'asFound' && !isLeftSo(plan, check)) return []
     const at = check.at.find(one => one.moment === last.moment)!
     return [
       {

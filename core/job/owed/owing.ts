@@ -9,6 +9,8 @@ export type Settle =
   | { to: 'mark'; mate: string }
   | { to: 'mate'; mate: string }
   | { to: 'part'; part: Ref }
+  | { to: 'axis'; axis: string }
+  | { to: 'stray'; part: Ref }
   | { to: 'step'; step: string }
   | { to: 'ledger' }
 

@@ -1,0 +1,30 @@
+import { readFileSync } from 'node:fs'
+import { parse } from 'yaml'
+import { Technician, type Findings } from '../demo/technician.ts'
+import { planFor, readSheet, type Check, type Moment, type Sheet, type Variants } from '../core/sheet/index.ts'
+import { people } from './pump.ts'
+
+/** A small sheet made for tests, written out. */
+export const sheetNamed = (name: string): Sheet =>
+  readSheet(parse(readFileSync(new URL(`./sheets/${name}.yaml`, import.meta.url), 'utf8')))
+
+/** Figures by check, at one moment or at all; what is not named is read as the sheet would best have it. */
+export type Read = Partial<Record<string, number>>
+
+const bestOf = ({ limits: { min, max, best } }: Check) => best ?? ((min ?? max ?? 0) + (max ?? min ?? 0)) / 2
+
+/** Somebody who works a sheet and finds what the test says. */
+export function worker(sheet: Sheet, read: Read = {}, variants: Variants = {}): Technician {
+  let n = 0
+  const findings: Findings = {
+    reading: (check: Check, moment: Moment) => [read[`${check.id} ${moment}`] ?? read[check.id] ?? bestOf(check)],
+    choice: () => 'reuse',
+    ...people,
+  }
+  const one = new Technician(planFor(sheet, variants), findings, {
+    id: () => `e${String(++n).padStart(5, '0')}`,
+    now: () => new Date(Date.UTC(2026, 4, 1) + n * 60_000).toISOString(),
+  })
+  one.open('T-1', 'Test')
+  return one
+}
