@@ -217,7 +217,7 @@ describe('what may be left out', () => {
     const concede = (of: OwedId) => says('concession.given', { of, why: 'x' }, 'lead')
     expect(concede({ kind: 'out', check: 'float', moment: 'asLeft' })).toMatch(/not owed now/)
     expect(concede({ kind: 'mark', mate: 'hub-index' })).toBeNull()
-    expect(concede({ kind: 'step', step: 'wash' })).toMatch(/is a step/)
+    expect(concede({ kind: 'step', step: 'wash' })).toMatch(/is not conceded away/)
     expect(says('concession.given', { of: { kind: 'mark' }, why: 'x' }, 'lead')).toMatch(/Say what is conceded/)
   })
 })

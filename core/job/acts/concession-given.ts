@@ -38,7 +38,7 @@ export const concessionGiven: ActKind<Shaped<typeof shape>> = {
     const owed = owedNow(plan, state).find(one => one.key === key)
     if (!owed) return [`${owedWords(plan, of)}: that is not owed now, so there is nothing to concede`]
     return NEVER.includes(of.kind)
-      ? [`“${owed.what}” is done or decided, not conceded; a step is left out where the sheet allows`]
+      ? [`“${owed.what}” is not conceded away: do it, decide it, or leave it out where the sheet allows`]
       : []
   },
   apply: (state, entry) => {
