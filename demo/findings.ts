@@ -22,6 +22,13 @@ export function wornFindings(wear: Wear, people: { fitter: string; lead: string 
     ...people,
     choice: ref => (renewed.has(ref) ? 'renew' : 'reuse'),
     reading: (check, moment, station, plane, attempt) => {
+      if (check.choices)
+        return [
+          Math.max(
+            0,
+            check.choices.findIndex(one => one.verdict === 'Holds'),
+          ),
+        ]
       const { min, max, best = min !== undefined && max !== undefined ? (min + max) / 2 : 0 } = check.limits
       const worst =
         check.low && min !== undefined && (max === undefined || best - min > max - best) ? min : (max ?? min ?? best)

@@ -239,6 +239,7 @@ export function rightAnswer({ rule }: Mate, mark: Mark | undefined): Omit<MateAn
 
 /** A figure as it would be typed into the check's field. */
 const typed = (figure: number, check: Check) => {
+  if (check.choices) return check.choices[figure]?.say ?? ''
   const shown = fromBase(figure, check.unit)
   const short = shown.toFixed(check.decimals)
   return Math.abs(Number(short) - shown) < 1e-9 ? short : String(Number(shown.toPrecision(12)))

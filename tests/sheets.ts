@@ -11,7 +11,8 @@ export const sheetNamed = (name: string): Sheet =>
 /** Figures by check, at one moment or at all; what is not named is read as the sheet would best have it. */
 export type Read = Partial<Record<string, number>>
 
-const bestOf = ({ limits: { min, max, best } }: Check) => best ?? ((min ?? max ?? 0) + (max ?? min ?? 0)) / 2
+const bestOf = ({ choices, limits: { min, max, best } }: Check) =>
+  choices ? choices.findIndex(one => one.verdict === 'Holds') : (best ?? ((min ?? max ?? 0) + (max ?? min ?? 0)) / 2)
 
 /** Somebody who works a sheet and finds what the test says. */
 export function worker(sheet: Sheet, read: Read = {}, variants: Variants = {}): Technician {

@@ -8,11 +8,12 @@ export function useDisplay() {
   const dark = useDark({ storageKey: 'needler-theme', valueLight: 'light' })
 
   /** A base-unit value of a check as figure and unit. */
-  const show = (value: number, check: Pick<Check, 'unit' | 'decimals'>) => showFigure(value, check, system.value)
+  const show = (value: number, check: Pick<Check, 'unit' | 'decimals' | 'choices'>) =>
+    showFigure(value, check, system.value)
 
-  const text = (value: number, check: Pick<Check, 'unit' | 'decimals'>) => {
+  const text = (value: number, check: Pick<Check, 'unit' | 'decimals' | 'choices'>) => {
     const shown = show(value, check)
-    return `${shown.figure} ${shown.unit}`
+    return `${shown.figure} ${shown.unit}`.trim()
   }
 
   /** The unit a bare number is read in. */

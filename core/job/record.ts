@@ -129,6 +129,7 @@ export function recordOf(
     signed: state.signed && { ...by(state.signed), cured: state.signed.cured, cause: state.signed.cause ?? '' },
     cancelled: state.cancelled && { ...by(state.cancelled), why: state.cancelled.why },
     compared: plan.sheet.checks.flatMap(check => {
+      if (check.choices) return []
       const found = results.get(readingKey(check.id, 'asFound'))
       const left = results.get(readingKey(check.id, 'asLeft'))
       if (!found || !left || found.value === null || left.value === null) return []

@@ -1,7 +1,7 @@
 import { endFloat, lift, reduceRoundPart, reduceRunout, reduceTries } from '../gauging/index.ts'
 import { displayLength, fixed, type LengthSystem } from '../quantity/index.ts'
 import { MOMENTS, type Check, type Moment, type Plan } from '../sheet/index.ts'
-import { judge, type Judgement, type WorkingLine } from '../verdict.ts'
+import { judge, worstVerdict, type Judgement, type WorkingLine } from '../verdict.ts'
 import { worseEnd } from '../fits/index.ts'
 import { widthOf } from './doubt.ts'
 import { showFigure } from './show.ts'
@@ -59,6 +59,7 @@ interface Reduced {
   working: CheckResult['working']
   notes: CheckResult['notes']
   judgement?: Judgement
+  consequence?: string
   scatter?: [number, number]
 }
 
@@ -201,17 +202,39 @@ function reduceSweeps(check: Check, cells: Taken[]): Reduced {
   }
 }
 
+/** The worst answer, where a check is asked in several places. */
+function reduceAsked(check: Check, cells: Taken[]): Reduced {
+  const answers = cells
+    .map(cell => ({ cell, at: cell.tries.at(-1)![0]! }))
+    .map(one => ({ ...one, choice: check.choices![one.at]! }))
+  const worst = worstVerdict(answers.map(one => one.choice.verdict))
+  const told = answers.find(one => one.choice.verdict === worst)!
+  return {
+    value: told.at,
+    judgement: { verdict: worst, share: null, side: null },
+    consequence: told.choice.means,
+    working: () =>
+      answers.map(({ cell, choice }) => ({
+        what: placeName(cell) || check.ask!,
+        sum: choice.say,
+        gives: choice.verdict,
+      })),
+    notes: () => answers.flatMap(({ choice }) => (choice.verdict !== 'Out' && choice.means ? [choice.means] : [])),
+  }
+}
+
 const REDUCERS: Record<Exclude<Check['kind'], 'clearance'>, (check: Check, cells: Taken[]) => Reduced> = {
   single: reduceSingle,
   endFloat: reduceSingle,
   lift: reduceSingle,
   round: reduceRound,
   runout: reduceSweeps,
+  asked: reduceAsked,
 }
 
-function consequenceOf(check: Check, { verdict, side }: Judgement): string | null {
+function consequenceOf(check: Check, { verdict, side }: Judgement, own?: string): string | null {
   if (verdict !== 'Out') return null
-  return (side === 'low' ? check.low : check.high) ?? null
+  return own ?? (side === 'low' ? check.low : check.high) ?? null
 }
 
 const missingOf = (check: Check, cells: ReadonlyMap<string, Taken> | undefined) =>
@@ -231,7 +254,7 @@ function finish(check: Check, moment: Moment, reduced: Reduced | null, stands: S
     value: reduced && Number.isFinite(reduced.value) ? reduced.value : null,
     span: reduced?.span ?? null,
     judgement: judged,
-    consequence: consequenceOf(check, judged),
+    consequence: consequenceOf(check, judged, reduced?.consequence),
     working: reduced?.working ?? NOTHING,
     notes: reduced?.notes ?? NOTHING,
     scatter,

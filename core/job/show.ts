@@ -1,14 +1,15 @@
 import { fixed, fromBase, shownDecimals, shownUnit, type LengthSystem } from '../quantity/index.ts'
 import type { Check } from '../sheet/index.ts'
 
-type Shown = Pick<Check, 'unit' | 'decimals'>
+type Shown = Pick<Check, 'unit' | 'decimals' | 'choices'>
 
 /** A base-unit value of a check as figure and unit, in the chosen system. */
 export function showFigure(
   value: number,
-  { unit, decimals }: Shown,
+  { unit, decimals, choices }: Shown,
   system: LengthSystem = 'mm',
 ): { figure: string; unit: string } {
+  if (choices) return { figure: choices[value]?.say ?? '–', unit: '' }
   const shown = shownUnit(unit, system)
   return { figure: fixed(fromBase(value, shown), shownDecimals(unit, decimals, system)), unit: shown }
 }
@@ -27,11 +28,16 @@ export function showValue(
     result.span && result.span[0] !== result.span[1]
       ? ` (${result.span.map(end => showFigure(end, check, system).figure).join(' to ')})`
       : ''
-  return `${figure}${span} ${unit}`
+  return `${figure}${span} ${unit}`.trim()
 }
 
 /** The limits of a check in words, with unit. */
 export function showLimits(check: Shown & Pick<Check, 'limits'>, system: LengthSystem = 'mm'): string {
+  if (check.choices)
+    return check.choices
+      .filter(one => one.verdict === 'Holds')
+      .map(one => one.say)
+      .join(', or ')
   const { min, max } = check.limits
   const end = (value: number) => showFigure(value, check, system)
   if (min !== undefined && max !== undefined) return `${end(min).figure} to ${end(max).figure} ${end(max).unit}`

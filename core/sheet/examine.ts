@@ -171,12 +171,26 @@ const RULES: Rule[] = [
       .map(part => `part ${part.id} has several places and is laid out with nothing to tell them apart`),
   ({ sheet }) =>
     sheet.checks
-      .filter(check => check.limits.min === undefined && check.limits.max === undefined)
+      .filter(one => one.kind !== 'asked' && one.limits.min === undefined && one.limits.max === undefined)
       .map(check => `check ${check.id} has no limits`),
   ({ sheet }) =>
     sheet.checks
       .filter(check => !check.source)
       .map(check => `check ${check.id} does not say where its limits come from`),
+  // What is asked can turn out either way, and says what a bad answer does.
+  ({ sheet }) =>
+    sheet.checks
+      .filter(check => check.kind === 'asked')
+      .flatMap(({ id, ask, choices = [] }) => [
+        ...(ask ? [] : [`check ${id} asks nothing`]),
+        ...(choices.some(one => one.verdict === 'Holds') && choices.some(one => one.verdict !== 'Holds')
+          ? []
+          : [`check ${id} can only be answered one way`]),
+        ...repeated(choices.map(one => one.say)).map(say => `check ${id} has the answer “${say}” twice`),
+        ...choices
+          .filter(one => one.verdict === 'Out' && !one.means)
+          .map(one => `check ${id} does not say what “${one.say}” does`),
+      ]),
   ({ sheet }) => sheet.checks.filter(check => !check.at.length).map(check => `check ${check.id} is never taken`),
   ({ sheet }) =>
     sheet.joints

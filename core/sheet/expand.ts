@@ -3,7 +3,7 @@
  * Pure writing out, before anything else looks at the sheet; a sheet that leaves nothing comes back as it is.
  */
 
-import type { Sheet } from './types.ts'
+import type { Check, Sheet } from './types.ts'
 
 /** One of a list the sheet names: an id, and whatever else the texts want of it. */
 export interface Listed {
@@ -190,4 +190,17 @@ export function leftOver(value: unknown, where: string): string[] {
 }
 
 /** A sheet as it is read from its file: written out. It is kept so, and a job's sheet never changes under it. */
-export const readSheet = (source: unknown): Sheet => expandSheet(source as Sheet)
+export function readSheet(source: unknown): Sheet {
+  const sheet = expandSheet(source as Sheet)
+  return { ...sheet, checks: sheet.checks.map(one => (one.kind === 'asked' ? asked(one) : one)) }
+}
+
+/** What is asked has no unit, no limits and no gauge: its reading is the number of an answer. */
+const asked = (check: Check): Check => ({
+  ...check,
+  unit: '1',
+  decimals: 0,
+  span: [0, Math.max(0, (check.choices?.length ?? 0) - 1)],
+  limits: {},
+  instrument: check.instrument ?? 'eye and hand',
+})

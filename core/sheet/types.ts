@@ -178,7 +178,15 @@ export type MayGiveUp = 'fitter' | 'lead'
 export const MOMENTS = ['asFound', 'inspect', 'build', 'asLeft'] as const
 export type Moment = (typeof MOMENTS)[number]
 
-export type CheckKind = 'single' | 'endFloat' | 'lift' | 'round' | 'clearance' | 'runout'
+export type CheckKind = 'single' | 'endFloat' | 'lift' | 'round' | 'clearance' | 'runout' | 'asked'
+
+/** An answer to a check that no gauge reads, and what it says of the machine. */
+export interface AskedChoice {
+  say: string
+  verdict: Exclude<Verdict, 'Open'>
+  /** What it does to the machine, or what it points to. */
+  means?: string
+}
 
 export interface Check {
   id: string
@@ -207,6 +215,9 @@ export interface Check {
   /** For a clearance: the checks that give the outer and inner part. */
   between?: { outer: string; inner: string }
   fit?: { nominalMm: number; hole: string; shaft: string }
+  /** Asked, not read: the question, and its answers with their verdicts. A reading of it is the number of the answer. */
+  ask?: string
+  choices?: AskedChoice[]
   /** Looked at for wear over the years. */
   life?: boolean
   /** A short word on how it is taken. */

@@ -170,6 +170,13 @@ async function measure(page: Page, figures: Figures) {
   }
 }
 
+/** The first answer of every question, which is the good one, kept together. */
+async function answerAsked(page: Page) {
+  for (const group of await pad(page).getByRole('list', { name: 'Questions' }).getByRole('radiogroup').all())
+    await group.locator('.el-radio-button').first().click()
+  await pad(page).locator('[data-test=keep-asked]').click()
+}
+
 export async function pullJoint(page: Page) {
   const next = page.locator('[data-test=bolt]')
   await pad(page).getByText('Set and clicked', { exact: true }).click()
@@ -265,6 +272,7 @@ export async function doStep(page: Page, figures: Figures = {}) {
     if (await card.getByRole('button', { name: 'Read', exact: true }).first().isVisible())
       await card.getByRole('button', { name: 'Read', exact: true }).first().click()
     else if (await pad(page).locator('#figure').isVisible()) await measure(page, figures)
+    else if (await pad(page).getByRole('list', { name: 'Questions' }).isVisible()) await answerAsked(page)
     else if (await pad(page).locator('[data-test=mark]').isVisible()) await makeMark(page)
     else if (await page.locator('[data-test=bolt]').isVisible()) await pullJoint(page)
     else if (await pad(page).locator('[data-test=propose]').isVisible())

@@ -134,7 +134,11 @@ async function open() {
           <span class="figures">{{ text(one.value, one.check) }}</span>
           <VerdictMark :verdict="one.verdict" />
         </el-button>
-        <LazyTrendChart v-if="trend === one.checkId" :check="one.check" :readings="over(one.checkId)" />
+        <LazyTrendChart
+          v-if="trend === one.checkId && !one.check.choices"
+          :check="one.check"
+          :readings="over(one.checkId)"
+        />
       </li>
       <li v-if="found && !standing.length">Nothing has been measured on it yet.</li>
     </ul>

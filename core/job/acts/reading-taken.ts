@@ -72,6 +72,10 @@ function figuresRefusal(check: Check, { tries }: ReadingTaken): string | null {
 
 /** What was typed is read again here, and must come to the figure that was sent with it. */
 function textsRefusal(check: Check, { tries, texts, unit = check.unit }: ReadingTaken): string | null {
+  if (check.choices)
+    return texts.every((row, i) => check.choices![tries[i]?.[0] ?? -1]?.say === row[0])
+      ? null
+      : `${check.title}: that answer is not on the sheet. Choose one of: ${check.choices.map(one => one.say).join(', ')}.`
   if (!(unit in UNITS)) return `${check.title}: there is no unit “${unit}”.`
   if (texts.length !== tries.length || texts.some((row, i) => row.length !== tries[i]!.length))
     return `${check.title}: each figure comes with what was typed for it.`
