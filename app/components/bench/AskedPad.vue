@@ -111,7 +111,7 @@ li {
   display: grid;
   gap: 4px;
   border-top: 1px solid var(--line);
-  padding-top: 8px;
+  padding: 8px 2px 0;
 }
 .says {
   display: flex;

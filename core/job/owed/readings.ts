@@ -20,7 +20,7 @@ export const readings: Source = ({ plan, state, results }) =>
             ? 'Measure again and correct it, or a lead lets it pass'
             : destroyer
               ? `Gone once done: ${destroyer.title}`
-              : `With the ${check.instrument}`,
+              : `${check.choices ? 'By' : 'With the'} ${check.instrument}`,
           step: stepId,
           settle: { to: 'reading', check: check.id, moment },
           perishable: destroyer !== undefined,
