@@ -24,7 +24,7 @@ export function spacerGap(
 ): Result<SpacerGap> {
   if (!gapsMm.length || !gapsMm.every(gap => gap > 0))
     return refuse('Read the gap between the hubs, best at four places.')
-  if (!(spacerMm > 0 && packsMm >= 0)) return refuse('Give the length of the spacer; packs are not below nought.')
+  if (!(spacerMm > 0 && packsMm >= 0)) return refuse('Give the length of the spacer; packs are not below zero.')
   const meanMm = meanOf(gapsMm)
   const cold = meanMm - spacerMm - packsMm
   return accept({

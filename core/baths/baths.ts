@@ -59,7 +59,7 @@ export interface WaitState {
  * minutes until the next thing a hand must do. Refused: a longest below the shortest, times below nought.
  */
 export function waitState({ what, doneMin, shortestMin, longestMin }: Wait): Result<WaitState> {
-  if (!(doneMin >= 0 && shortestMin >= 0)) return refuse('Times are not below nought.')
+  if (!(doneMin >= 0 && shortestMin >= 0)) return refuse('Times are not below zero.')
   if (longestMin !== undefined && longestMin < shortestMin)
     return refuse('The longest time is below the shortest. Change them round.')
   const held = holdAgainst(

@@ -16,7 +16,7 @@ export interface LeadClearance {
 export function leadClearance(leadsMm: readonly number[], growsMm: number): Result<LeadClearance> {
   if (!leadsMm.length || !leadsMm.every(mm => mm > 0))
     return refuse(
-      'Measure every lead as it came out, above nought. One that shows no mark never touched: take a thicker one.',
+      'Measure every lead as it came out, above zero. One that shows no mark never touched: take a thicker one.',
     )
   const leastMm = Math.min(...leadsMm)
   return accept({ leastMm, tiltMm: rangeOf(leadsMm), warmLeastMm: leastMm - growsMm })

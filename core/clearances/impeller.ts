@@ -22,7 +22,7 @@ export function impellerSetting(
   if (!(travelMm > 0))
     return refuse('Read the whole travel of the impeller, from touching in front to touching behind.')
   if (!(pitchMm > 0)) return refuse('Give the pitch of the adjusting thread.')
-  if (!(wantedMm >= 0)) return refuse('A clearance wanted is not below nought.')
+  if (!(wantedMm >= 0)) return refuse('A clearance wanted is not below zero.')
   const backOffMm = wantedMm + growsForwardMm
   return accept({ backOffMm, turns: backOffMm / pitchMm, behindMm: travelMm - backOffMm })
 }

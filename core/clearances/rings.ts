@@ -54,7 +54,7 @@ export interface RingClearance {
 /** Clearance of a wear ring over its hub on the diameter, mm: extremes of both, and the mean, which decides what leaks past. Refused: no reading, or one not above nought. */
 export function ringClearance(boresMm: readonly number[], hubsMm: readonly number[]): Result<RingClearance> {
   if (!boresMm.length || !hubsMm.length || ![...boresMm, ...hubsMm].every(mm => mm > 0))
-    return refuse('Read ring and hub, each at least once, above nought.')
+    return refuse('Read ring and hub, each at least once, above zero.')
   return accept({
     leastMm: Math.min(...boresMm) - Math.max(...hubsMm),
     greatestMm: Math.max(...boresMm) - Math.min(...hubsMm),

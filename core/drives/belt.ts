@@ -5,7 +5,7 @@ import { accept, refuse, type Result } from '../result.ts'
  * belt's own stiffness makes it read a little high). Refused: anything not above nought, a deflection over a tenth of the span.
  */
 export function tensionByDeflectionN(forceN: number, spanMm: number, deflectionMm: number): Result<number> {
-  if (!(forceN > 0 && spanMm > 0 && deflectionMm > 0)) return refuse('Force, span and deflection must be above nought.')
+  if (!(forceN > 0 && spanMm > 0 && deflectionMm > 0)) return refuse('Force, span and deflection must be above zero.')
   if (deflectionMm > spanMm / 10)
     return refuse('That deflection is over a tenth of the span: the belt is off its pulleys, or a figure slipped.')
   return accept((forceN * spanMm) / (4 * deflectionMm))
@@ -15,7 +15,7 @@ export function tensionByDeflectionN(forceN: number, spanMm: number, deflectionM
 export function tensionByFrequencyN(hz: number, spanMm: number, massKgPerM: number): Result<number> {
   return hz > 0 && spanMm > 0 && massKgPerM > 0
     ? accept(4 * massKgPerM * (spanMm / 1000) ** 2 * hz ** 2)
-    : refuse('Frequency, span and mass of the belt must be above nought.')
+    : refuse('Frequency, span and mass of the belt must be above zero.')
 }
 
 /** The note a strand should give at a tension, Hz: the other way round of {@link tensionByFrequencyN}. */

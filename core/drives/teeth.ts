@@ -24,8 +24,8 @@ export function backlash(
   helixDeg: number,
 ): Result<Backlash> {
   if (!readingsMm.length || !readingsMm.every(one => one >= 0))
-    return refuse('Read the play at one place or more, best at four round the wheel; none is below nought.')
-  if (!(pitchRadiusMm > 0 && dialRadiusMm > 0)) return refuse('Both radii must be above nought.')
+    return refuse('Read the play at one place or more, best at four round the wheel; none is below zero.')
+  if (!(pitchRadiusMm > 0 && dialRadiusMm > 0)) return refuse('Both radii must be above zero.')
   if (![pressureDeg, helixDeg].every(one => one >= 0 && one <= 45))
     return refuse('Pressure and helix angle lie from 0 to 45°.')
   const circumferentialMm = readingsMm.map(one => (one * pitchRadiusMm) / dialRadiusMm)

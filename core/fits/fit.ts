@@ -80,7 +80,7 @@ export function measuredFit(
 ): Result<MeasuredFit> {
   for (const part of [hole, shaft]) {
     if (!(part.leastMm > 0) || part.greatestMm < part.leastMm)
-      return refuse('Both parts need a least and a greatest size above nought. Measure again.')
+      return refuse('Both parts need a least and a greatest size above zero. Measure again.')
   }
   const minClearanceUm = (hole.leastMm - shaft.greatestMm) * 1000
   const maxClearanceUm = (hole.greatestMm - shaft.leastMm) * 1000

@@ -52,7 +52,7 @@ export function pressFit(fit: PressFit): Result<Pressed> {
   if (!(di >= 0 && di < d && d < Do))
     return refuse('The bore must lie inside the fitted diameter, and that inside the outside diameter.')
   if (!(lengthMm > 0 && innerEMPa > 0 && outerEMPa > 0))
-    return refuse('Length and both moduli of elasticity must be above nought.')
+    return refuse('Length and both moduli of elasticity must be above zero.')
   if (![innerPoisson, outerPoisson].every(nu => nu >= 0 && nu < 0.5) || !(friction > 0 && friction < 1))
     return refuse("Poisson's ratio lies from 0 to below 0.5, friction between 0 and 1.")
   const hub = (Do ** 2 + d ** 2) / (Do ** 2 - d ** 2)

@@ -18,8 +18,8 @@ export type LiftStyle = 'signed readings' | 'travels'
  */
 export function lift(up: number, down: number, style: LiftStyle, lever = 1): Result<number> {
   if (!(lever > 0))
-    return refuse('The lever ratio must be more than nought: distance to the bearing over distance to the dial.')
+    return refuse('The lever ratio must be greater than zero: distance to the bearing over distance to the dial.')
   if (style === 'travels' && (up < 0 || down < 0))
-    return refuse('A travel has no sign. If the dial went below nought, choose signed readings.')
+    return refuse('A travel has no sign. If the dial went below zero, choose signed readings.')
   return accept((style === 'travels' ? up + down : Math.abs(up - down)) * lever)
 }

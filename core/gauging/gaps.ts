@@ -20,7 +20,7 @@ export interface Gaps {
 export function reduceGaps(gapsMm: readonly number[]): Result<Gaps> {
   const n = gapsMm.length
   if (n < 2) return refuse('Read the gap at two places or more.')
-  if (gapsMm.some(gap => !(gap >= 0))) return refuse('A gap cannot be less than nought. Read that place again.')
+  if (gapsMm.some(gap => !(gap >= 0))) return refuse('A gap cannot be less than zero. Read that place again.')
   return accept({
     leastMm: Math.min(...gapsMm),
     greatestMm: Math.max(...gapsMm),

@@ -34,7 +34,8 @@ export interface RoundPart {
  */
 export function reduceRoundPart(readings: readonly RoundReading[]): Result<RoundPart> {
   if (!readings.length) return refuse('Nothing measured yet. Read at least one station.')
-  if (readings.some(({ mm }) => !(mm > 0))) return refuse('A diameter must be more than nought. Read that place again.')
+  if (readings.some(({ mm }) => !(mm > 0)))
+    return refuse('A diameter must be greater than zero. Read that place again.')
   const places = readings.map(({ station, plane }) => `${station}\n${plane}`)
   if (new Set(places).size !== places.length)
     return refuse('The same station and plane is in twice. Correct the first reading instead.')

@@ -22,7 +22,7 @@ export const MATERIALS = Object.keys(EXPANSION_PER_K) as [ExpansionMaterial, ...
  * @param temperatureC of the part, °C, −60 to 200; outside it the coefficient no longer applies and the sum is refused
  */
 export function lengthAt20(lengthMm: number, temperatureC: number, material: ExpansionMaterial): Result<number> {
-  if (!(lengthMm > 0)) return refuse('A length must be more than nought.')
+  if (!(lengthMm > 0)) return refuse('A length must be greater than zero.')
   if (!(temperatureC >= -60 && temperatureC <= 200))
     return refuse('The part must be between −60 and 200 °C for this correction. Let it come nearer room temperature.')
   return accept(lengthMm / (1 + EXPANSION_PER_K[material] * (temperatureC - 20)))

@@ -112,7 +112,7 @@ export function interact(
 ): Result<InteractionResult> {
   const steps = boltSteps(pattern, bolts)
   if (!steps.ok) return steps
-  if (!(targetN > 0)) return refuse('The preload aimed at must be above nought.')
+  if (!(targetN > 0)) return refuse('The preload aimed at must be above zero.')
   if (!(loss >= 0 && (2 * loss) / (1 - FALL_OFF) < 1))
     return refuse('This joint is too soft for the model: its neighbours would lose all that one bolt gains.')
   if (

@@ -9,7 +9,7 @@ export interface StudLength {
 /** How far a stud stretches a newton, mm: Σ L/(E·A). Hooke. Refused: no length, a length or area not above nought. */
 export function stretchPerNewton(lengths: readonly StudLength[], modulusMPa: number): Result<number> {
   if (!lengths.length || !lengths.every(one => one.lengthMm > 0 && one.areaMm2 > 0) || !(modulusMPa > 0))
-    return refuse('Give each length of the stud with its section, and the modulus, above nought.')
+    return refuse('Give each length of the stud with its section, and the modulus, above zero.')
   return accept(lengths.reduce((sum, one) => sum + one.lengthMm / (modulusMPa * one.areaMm2), 0))
 }
 
@@ -23,8 +23,7 @@ export function tensionerPullN(
   diameterMm: number,
   gripMm: number,
 ): Result<{ pullN: number; factor: number }> {
-  if (!(loadN > 0 && diameterMm > 0 && gripMm > 0))
-    return refuse('Load, diameter and grip length must be above nought.')
+  if (!(loadN > 0 && diameterMm > 0 && gripMm > 0)) return refuse('Load, diameter and grip length must be above zero.')
   const factor = 1.01 + diameterMm / gripMm
   return accept({ pullN: loadN * factor, factor })
 }

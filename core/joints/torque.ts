@@ -72,4 +72,4 @@ export function preloadByFrictionN(torqueNm: number, friction: ThreadFriction): 
 }
 
 const allAboveNought = (...values: number[]) => values.every(value => value > 0 && Number.isFinite(value))
-const NEEDS = 'Every figure of the bolt must be above nought: preload or torque, diameter, pitch, friction.'
+const NEEDS = 'Every figure of the bolt must be above zero: preload or torque, diameter, pitch, friction.'

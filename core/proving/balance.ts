@@ -13,7 +13,7 @@ export interface Balance {
  */
 export function permissibleUnbalance(grade: number, speedPerMin: number, massKg: number): Result<Balance> {
   if (![grade, speedPerMin, massKg].every(one => one > 0 && Number.isFinite(one)))
-    return refuse('Grade, service speed and mass of the rotor must be above nought.')
+    return refuse('Grade, service speed and mass of the rotor must be above zero.')
   const eccentricityUm = (9549.3 * grade) / speedPerMin
   return accept({ eccentricityUm, unbalanceGmm: eccentricityUm * massKg })
 }

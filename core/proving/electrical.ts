@@ -20,7 +20,7 @@ export function insulation(
   halvingK = 10,
 ): Result<Insulation> {
   if (!(oneMinuteMOhm > 0) || (tenMinutesMOhm !== undefined && !(tenMinutesMOhm > 0)))
-    return refuse('A resistance is above nought.')
+    return refuse('A resistance is above zero.')
   if (!(windingC >= -10 && windingC <= 150)) return refuse('Give the temperature of the winding, −10 to 150 °C.')
   if (!(halvingK >= 5 && halvingK <= 60))
     return refuse('Resistance halves over 5 to 60 K; take the figure from the sheet.')
@@ -62,9 +62,9 @@ export function commutator(
   if (barsUm.length < 4 || !barsUm.every(Number.isFinite))
     return refuse('Read at least four bars round the commutator.')
   if (undercutsMm.some(one => !(one >= 0)) || resistancesMOhm.some(one => !(one > 0)))
-    return refuse('Undercuts are not below nought, resistances above it.')
+    return refuse('Undercuts are not below zero, resistances above it.')
   if ((springN !== undefined && !(springN > 0)) || (brushAreaMm2 !== undefined && !(brushAreaMm2 > 0)))
-    return refuse('Spring force and brush area are above nought.')
+    return refuse('Spring force and brush area are above zero.')
   const steps = barsUm.map((bar, i) => Math.abs(bar - barsUm[(i + 1) % barsUm.length]!))
   const stepUm = Math.max(...steps)
   return accept({

@@ -15,7 +15,7 @@ export function pressureDrop(
   minutes: number,
 ): Result<{ dropMPa: number; perHourMPa: number; rawDropMPa: number }> {
   if (!(startMPaAbs > 0 && endMPaAbs > 0))
-    return refuse('Pressures are absolute and above nought: add the air outside to a gauge reading.')
+    return refuse('Pressures are absolute and above zero: add the air outside to a gauge reading.')
   if (!(startC > -KELVIN && endC > -KELVIN)) return refuse('Give both temperatures of the gas.')
   if (!(minutes > 0)) return refuse('Give how long the test ran.')
   const dropMPa = startMPaAbs - (endMPaAbs * (startC + KELVIN)) / (endC + KELVIN)

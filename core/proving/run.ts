@@ -21,7 +21,7 @@ export interface Steadiness {
 export function steadiness(samples: readonly Sample[], windowMin = 30): Result<Steadiness> {
   if (samples.length < 2 || !samples.every(one => Number.isFinite(one.minute) && Number.isFinite(one.value)))
     return refuse('A run wants at least two readings with their minutes.')
-  if (!(windowMin > 0)) return refuse('The window must be longer than nought minutes.')
+  if (!(windowMin > 0)) return refuse('The window must be longer than zero minutes.')
   const ordered = [...samples].sort((a, b) => a.minute - b.minute)
   if (ordered.some((one, i) => i && one.minute === ordered[i - 1]!.minute))
     return refuse('Two readings stand at the same minute. Correct one of them.')

@@ -25,7 +25,7 @@ export function pumpVibrationZone(
   powerKW: number,
   speedPerMin: number,
 ): Result<VibrationZone> {
-  if (!(mmPerS >= 0)) return refuse('A velocity r.m.s. is not below nought.')
+  if (!(mmPerS >= 0)) return refuse('A velocity r.m.s. is not below zero.')
   if (!(powerKW > 0)) return refuse('Give the power at the pump’s shaft.')
   if (!(speedPerMin >= 600))
     return refuse('Under 600/min ISO 10816-7 judges displacement as well: take the limits from the sheet.')
@@ -39,7 +39,7 @@ export function pumpVibrationZone(
  * 30 000, a displacement below nought.
  */
 export function shaftVibrationZone(peakToPeakUm: number, speedPerMin: number): Result<VibrationZone> {
-  if (!(peakToPeakUm >= 0)) return refuse('A displacement peak to peak is not below nought.')
+  if (!(peakToPeakUm >= 0)) return refuse('A displacement peak to peak is not below zero.')
   if (!(speedPerMin > 0 && speedPerMin <= 30000)) return refuse('Give the speed, over 0 up to 30 000/min.')
   const root = Math.sqrt(Math.max(600, speedPerMin))
   const limits = [4800 / root, 9000 / root, 13200 / root] as const
@@ -50,12 +50,12 @@ export function shaftVibrationZone(peakToPeakUm: number, speedPerMin: number): R
 export function velocityOfDisplacement(peakToPeakUm: number, hz: number): Result<number> {
   return peakToPeakUm >= 0 && hz > 0
     ? accept((Math.PI * hz * (peakToPeakUm / 1000)) / Math.SQRT2)
-    : refuse('Give a displacement not below nought, and a frequency above it.')
+    : refuse('Give a displacement not below zero, and a frequency above it.')
 }
 
 /** Displacement peak to peak, µm, from velocity r.m.s., mm/s: the other way round of {@link velocityOfDisplacement}. */
 export function displacementOfVelocity(mmPerS: number, hz: number): Result<number> {
   return mmPerS >= 0 && hz > 0
     ? accept(((mmPerS * Math.SQRT2) / (Math.PI * hz)) * 1000)
-    : refuse('Give a velocity not below nought, and a frequency above it.')
+    : refuse('Give a velocity not below zero, and a frequency above it.')
 }

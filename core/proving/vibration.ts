@@ -33,7 +33,7 @@ export function vibrationZone(
 ): Result<VibrationZone> {
   if (other)
     return refuse(`A ${other} is not judged by ISO 20816-3: it has a part of its own. Take the limits from the sheet.`)
-  if (!(mmPerS >= 0)) return refuse('A velocity r.m.s. is not below nought.')
+  if (!(mmPerS >= 0)) return refuse('A velocity r.m.s. is not below zero.')
   const limits = ZONES[group][support]
   return accept({ zone: zoneOf(mmPerS, limits), limits })
 }

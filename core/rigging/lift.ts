@@ -36,7 +36,7 @@ export function hangingWeightKN(massesKg: readonly number[]): Result<number> {
   const sum = massesKg.reduce((total, one) => total + one, 0)
   return massesKg.every(one => one >= 0) && sum > 0
     ? accept(sum * G_KN_PER_KG)
-    : refuse('Give the masses that hang together, rigging included, none below nought.')
+    : refuse('Give the masses that hang together, rigging included, none below zero.')
 }
 
 /**
@@ -50,7 +50,7 @@ export function useItems(
 ): Result<{ items: ItemUse[]; verdict: Verdict }> {
   const isSound = ({ swlKN, ratingAtAngle = 1 }: RiggingItem) => swlKN > 0 && ratingAtAngle > 0 && ratingAtAngle <= 1
   if (!items.length || !items.every(isSound))
-    return refuse('Every item wants its safe working load above nought, and a rating at the angle over 0 and up to 1.')
+    return refuse('Every item wants its safe working load above zero, and a rating at the angle over 0 and up to 1.')
   const uses = items.map(({ name, swlKN, use, ratingAtAngle = 1 }): ItemUse => {
     const { carries, share } = RIGGING_USES[use]
     const carriedKN = carries === 'leg' ? legKN : weightKN

@@ -45,7 +45,7 @@ export function twoLegTensionsKN(
 ): Result<TwoLegs> {
   if (![weightKN, cgFromLeftM, cgFromRightM, hookHeightM].every(one => one > 0 && Number.isFinite(one)))
     return refuse(
-      'Weight, both distances and the height of the hook must be above nought. Measure from the centre of gravity.',
+      'Weight, both distances and the height of the hook must be above zero. Measure from the centre of gravity.',
     )
   const span = cgFromLeftM + cgFromRightM
   const along = (offset: number) => Math.hypot(offset, hookHeightM) / hookHeightM

@@ -68,7 +68,7 @@ export function clearanceAfterMounting({
     return refuse('A least figure stands above its greatest. Change them round.')
   if (!(warmerK >= 0))
     return refuse(
-      'Give how much warmer the inner ring runs; nought when both are alike. A colder inner ring only adds clearance.',
+      'Give how much warmer the inner ring runs; zero when both are alike. A colder inner ring only adds clearance.',
     )
   const innerRacewayMm = d + (D - d) / 4
   const outerRacewayMm = D - (D - d) / 4

@@ -31,7 +31,7 @@ export function driveUp(
   if (!(boreMm > 0 && boreMm <= 500)) return refuse('Drive-up is worked out for bores over 0 up to 500 mm.')
   if (!(nutPitchMm > 0)) return refuse('Give the pitch of the nut’s thread.')
   if (measuredClearanceUm !== undefined && !(measuredClearanceUm >= 0))
-    return refuse('A clearance measured by feeler is not below nought.')
+    return refuse('A clearance measured by feeler is not below zero.')
   const reduction = { leastUm: 0.45 * boreMm, greatestUm: 0.6 * boreMm }
   const travelMm = {
     least: (reduction.leastUm * 15 * TAPERS[taper]) / 1000,
@@ -68,7 +68,7 @@ export function slotSetting(pitchMm: number, slots: number, tabs: number, wanted
   if (![slots, tabs].every(one => Number.isInteger(one) && one >= 1 && one <= 60))
     return refuse('Slots of the nut and tabs of the washer are whole numbers from 1 to 60. Count them.')
   if (!(wantedMm >= 0 && wantedMm <= 20 * pitchMm))
-    return refuse('The end clearance wanted lies from nought to twenty turns of the nut.')
+    return refuse('The end clearance wanted lies from zero to twenty turns of the nut.')
   const stopsPerTurn = leastCommonMultiple(slots, tabs)
   const travelPerStopMm = pitchMm / stopsPerTurn
   const exact = wantedMm / travelPerStopMm

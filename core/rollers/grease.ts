@@ -25,7 +25,7 @@ export function greaseHours(
   outerRingC: number,
   upright: boolean,
 ): Result<number> {
-  if (!(boreMm > 0 && speedPerMin > 0)) return refuse('Give bore and speed, above nought.')
+  if (!(boreMm > 0 && speedPerMin > 0)) return refuse('Give bore and speed, above zero.')
   const plain = GREASED[type] * (14e6 / (speedPerMin * Math.sqrt(boreMm)) - 4 * boreMm)
   if (!(plain > 0)) return refuse('At that speed and size this rule has no interval left: ask the maker, or oil it.')
   return accept(plain * 2 ** (-Math.max(0, outerRingC - 70) / 15) * (upright ? 0.5 : 1))

@@ -36,7 +36,7 @@ export function mountingTemperature({
 }: Mounting): Result<MountingTemperature> {
   if (!(boreMm > 0 && boreMm <= 1000)) return refuse('The bore lies over 0 and up to 1000 mm.')
   if (!(interferenceUm >= 0) || !(assemblyClearanceUm >= 0))
-    return refuse('Interference and assembly clearance are not below nought. A loose fit needs no heat.')
+    return refuse('Interference and assembly clearance are not below zero. A loose fit needs no heat.')
   if (!(ambientC >= -50 && ambientC <= 80)) return refuse('Give the temperature of the shaft, −50 to 80 °C.')
   const temperatureC = ambientC + (interferenceUm + assemblyClearanceUm) / (EXPANSION_UM_PER_MM_K * boreMm)
   const out = temperatureC > 125 || (greasedOrSealed && temperatureC > 80)

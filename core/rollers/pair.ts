@@ -32,7 +32,7 @@ export function pairSetting(
   apartMm: number,
   warmerK: number,
 ): Result<PairSetting> {
-  if (!(apartMm >= 0 && shimMm >= 0)) return refuse('Shim and distance are not below nought.')
+  if (!(apartMm >= 0 && shimMm >= 0)) return refuse('Shim and distance are not below zero.')
   const shimChangeMm = sense === 'gives more play' ? wantedMm - measuredMm : measuredMm - wantedMm
   if (shimMm + shimChangeMm < -1e-9)
     return refuse(

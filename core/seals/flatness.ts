@@ -12,5 +12,5 @@ export const LAMP_NAMES = Object.keys(LAMPS) as [Lamp, ...Lamp[]]
 export function flatnessUm(bands: number, lamp: Lamp): Result<number> {
   return bands >= 0 && bands <= 60
     ? accept((bands * LAMPS[lamp]) / 2)
-    : refuse('Count from nought to 60 bands. With more than that the face is not flat enough for an optical flat.')
+    : refuse('Count from zero to 60 bands. With more than that the face is not flat enough for an optical flat.')
 }

@@ -36,7 +36,7 @@ export function seatORing({
     ![sectionMm, ringInsideMm, grooveInsideMm, grooveDepthMm, grooveWidthMm].every(mm => mm > 0 && Number.isFinite(mm))
   )
     return refuse(
-      'Ring and groove need sizes above nought. Measure section, inside diameter, groove diameter, depth and width.',
+      'Ring and groove need sizes above zero. Measure section, inside diameter, groove diameter, depth and width.',
     )
   const stretch = (grooveInsideMm - ringInsideMm) / ringInsideMm
   if (stretch <= -0.5) return refuse('This ring is far too large for the groove. Check both inside diameters.')

@@ -47,5 +47,5 @@ export function sealSetting({
 export function gasketFeelerMm(count: number, thicknessMm: number): Result<number> {
   return Number.isInteger(count) && count >= 1 && count <= 20 && thicknessMm > 0
     ? accept(count * thicknessMm)
-    : refuse('Give 1 to 20 gaskets of one thickness above nought.')
+    : refuse('Give 1 to 20 gaskets of one thickness above zero.')
 }

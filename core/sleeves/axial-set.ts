@@ -55,7 +55,7 @@ export function axialSet({
     return refuse('The stop toward the drive end must read higher than the other. Measure both on one scale.')
   if (!(setMm >= stopOuterMm && setMm <= stopDriveMm) || !(magneticMm >= stopOuterMm && magneticMm <= stopDriveMm))
     return refuse('Set position and magnetic centre must lie between the stops.')
-  if (!(couplingFloatMm >= 0 && shaftLengthMm >= 0)) return refuse('Float and length are not below nought.')
+  if (!(couplingFloatMm >= 0 && shaftLengthMm >= 0)) return refuse('Float and length are not below zero.')
   const growthMm = (((STEEL_UM_PER_M_K * shaftLengthMm) / 1000) * warmerK) / 1000
   const cold = { outer: setMm - couplingFloatMm - stopOuterMm, drive: stopDriveMm - (setMm + couplingFloatMm) }
   const toDrive = {

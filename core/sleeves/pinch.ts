@@ -27,7 +27,7 @@ const RESOLUTION_MM = 0.002
  */
 export function capPinch(ends: readonly PinchEnd[], freshWireMm: number): Result<Pinch> {
   if (!ends.length || ends.some(end => !(end.wireMm > 0 && end.shimLeftMm > 0 && end.shimRightMm > 0)))
-    return refuse('Give the flattened wire and both shims of every end, all above nought.')
+    return refuse('Give the flattened wire and both shims of every end, all above zero.')
   const shims = ends.flatMap(end => [end.shimLeftMm, end.shimRightMm])
   if (Math.max(...shims) - Math.min(...shims) > MOST_SHIM_DIFFERENCE_MM + 1e-9)
     return refuse('The shims differ by more than 5 µm, so the cap stands crooked. Use equal shims and take it again.')

@@ -30,7 +30,7 @@ export interface RunningClearance {
  */
 export function runningClearance(boresMm: readonly number[], journalsMm: readonly number[]): Result<RunningClearance> {
   if (!boresMm.length || !journalsMm.length || ![...boresMm, ...journalsMm].every(mm => mm > 0))
-    return refuse('Read bore and journal, each at least once, above nought.')
+    return refuse('Read bore and journal, each at least once, above zero.')
   const meanMm = meanOf(boresMm) - meanOf(journalsMm)
   return accept({
     leastMm: Math.min(...boresMm) - Math.max(...journalsMm),

@@ -14,7 +14,7 @@ export interface StripSet {
 export function reduceStrips([first, middle, last]: readonly [number, number, number]): Result<StripSet> {
   if (![first, middle, last].every(gap => gap > 0))
     return refuse(
-      'Every strip must show a gap above nought. A strip that is not pressed says nothing: take a thicker one.',
+      'Every strip must show a gap above zero. A strip that is not pressed says nothing: take a thicker one.',
     )
   const all = [first, middle, last]
   return accept({
@@ -52,7 +52,7 @@ export function journalSkew(
   resolutionMm = 0.002,
 ): Result<Skew> {
   if (![leftAMm, rightAMm, leftBMm, rightBMm].every(gap => gap > 0))
-    return refuse('All four strips are wanted as gaps above nought. One that shows none is void: read it again.')
+    return refuse('All four strips are wanted as gaps above zero. One that shows none is void: read it again.')
   if (!(fromCrownDeg > 0 && fromCrownDeg <= 90))
     return refuse('The strips lie between the crown and the joint: over 0° and up to 90° from the crown.')
   if (!(spacingMm > 0)) return refuse('Give the distance between the two rows of strips.')

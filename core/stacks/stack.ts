@@ -33,8 +33,8 @@ const centre = (link: Link) => link.nominalMm + (link.plusMm - link.minusMm) / 2
 function wrongLinks(links: readonly Link[]): string | null {
   if (!links.length) return 'A stack wants at least one length.'
   if (!links.every(one => Number.isFinite(one.nominalMm) && one.nominalMm >= 0))
-    return 'Lengths are nought or more; a part that closes the gap has the sign −.'
-  return links.every(one => one.plusMm >= 0 && one.minusMm >= 0) ? null : 'Tolerances are nought or more either side.'
+    return 'Lengths are zero or more; a part that closes the gap has the sign −.'
+  return links.every(one => one.plusMm >= 0 && one.minusMm >= 0) ? null : 'Tolerances are zero or more either side.'
 }
 
 /**

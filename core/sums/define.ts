@@ -146,7 +146,7 @@ export function runSum(sum: AnySum, input: unknown, progress?: Progress): Result
   const answer = sum.work(input as never, progress)
   if (answer.ok && !isSound([answer.value.figures.map(one => one.value), answer.value.more]))
     return refuse(
-      `These figures give no answer to “${sum.title}”. Check them: one of them is too large, too small or nought.`,
+      `These figures give no answer to “${sum.title}”. Check them: one of them is too large, too small or zero.`,
     )
   const open = answer.ok ? notGiven(sum, input as Record<string, unknown>) : []
   return answer.ok && open.length ? accept({ ...answer.value, figures: [...answer.value.figures, ...open] }) : answer

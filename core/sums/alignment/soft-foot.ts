@@ -51,7 +51,7 @@ export const softFootSum = defineSum({
             hold(
               worst!.riseMm,
               { max: maxMm },
-              { high: 'pulled down it bends the frame: air gap and alignment change with every bolt' },
+              { high: 'bolted down it bends the frame: air gap and alignment change with every bolt' },
             ),
           ),
           fig('do', 'Put right first', words(worst!)),

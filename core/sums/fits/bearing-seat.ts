@@ -8,7 +8,7 @@ export const bearingSeatSum = defineSum({
   name: 'bearing-seat',
   craft: 'fits',
   title: 'Bearing ring on its seat',
-  about: 'A rolling bearing’s ring, which runs from nought downwards, on a shaft or in a housing of a given class.',
+  about: 'A rolling bearing’s ring, which runs from zero downwards, on a shaft or in a housing of a given class.',
   source: 'ISO 492 Normal class for the ring; ISO 286-2 for the seat; cylindrical bores of radial bearings',
   fields: {
     ring: choice('Ring', ['inner, on the shaft', 'outer, in the housing']),

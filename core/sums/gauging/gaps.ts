@@ -65,7 +65,7 @@ export const gapsSum = defineSum({
                       ? `√(((${say(gapsMm[2]!)} − ${say(gapsMm[0]!)})/2)² + ((${say(gapsMm[3]!)} − ${say(gapsMm[1]!)})/2)²)`
                       : `first harmonic of ${gapsMm.length} places`,
                   offset.towardDeg === null
-                    ? 'nought: it points nowhere'
+                    ? 'zero: it points nowhere'
                     : `${say(offset.mm)} mm toward ${say(offset.towardDeg, 0)}°`,
                 ),
               ]

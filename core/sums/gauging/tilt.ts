@@ -26,8 +26,8 @@ export const tiltSum = defineSum({
           value: tilt,
           decimals: 3,
           held: hold(tilt, maxMmPerM === undefined ? {} : { min: -maxMmPerM, max: maxMmPerM, best: 0 }, {
-            low: 'the joint is cocked: it leaks or binds when pulled',
-            high: 'the joint is cocked: it leaks or binds when pulled',
+            low: 'the joint is cocked: it leaks or binds when tightened',
+            high: 'the joint is cocked: it leaks or binds when tightened',
           }),
         },
       ],

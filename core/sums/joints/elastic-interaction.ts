@@ -30,7 +30,7 @@ export const elasticInteractionSum = defineSum({
     ceilingN: optional(number('Preload ceiling', 'N', LOAD)),
     diameterMm: optional(number('Thread, for torques', 'mm', [1, 150])),
     nutFactor: fallback(number('Nut factor K', '1', FACTOR), 0.17),
-    noCheckPasses: flag('Curing thread-locker, or pulled to yield: no check passes'),
+    noCheckPasses: flag('Curing thread-locker, or tightened to yield: no check passes'),
   },
   example: {
     bolts: 12,
@@ -91,7 +91,7 @@ export const elasticInteractionSum = defineSum({
             ? {}
             : {
                 held: holdAgainst(peak(best), { max: ceilingN }, 'preload ceiling typed here', {
-                  high: 'the first bolts would be overloaded before the last are pulled: use more passes',
+                  high: 'the first bolts would be overloaded before the last are tightened: use more passes',
                 }),
               }),
         },
@@ -159,7 +159,7 @@ export const elasticInteractionSum = defineSum({
       notes: [
         'A model, to compare orders: no measurement of this joint. Scatter does not say whether the joint closes square: that is what a star is for.',
         ...left,
-        ...(noCheckPasses ? ['No check pass on a curing thread-locker or on bolts pulled to yield.'] : []),
+        ...(noCheckPasses ? ['No check pass on a curing thread-locker or on bolts tightened to yield.'] : []),
       ],
       more: { patterns: done },
     })

@@ -41,7 +41,7 @@ export const preloadSum = defineSum({
   name: 'preload',
   craft: 'joints',
   title: 'Preload from a torque',
-  about: 'What a torque really leaves in the bolt, with the scatter of the way it is pulled.',
+  about: 'What a torque really leaves in the bolt, with the scatter of the way it is tightened.',
   source: 'F = T/(K·d); ISO 898-1, ISO 3506-1, SAE J429, ASTM A193 for strength; scatter after general practice',
   fields: {
     thread: text('Thread', 20, 'M16, M16x1.5, 1/2 UNC'),

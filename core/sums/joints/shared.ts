@@ -23,7 +23,7 @@ export const PROOF_SCHOOLS: School[] = [
   {
     name: '90 % of proof, without scatter',
     gives: 'joints made once',
-    why: 'the most grip a bolt gives; where it is not undone, and is pulled with care',
+    why: 'the most grip a bolt gives; where it is not undone, and is tightened with care',
   },
 ]
 
@@ -41,7 +41,7 @@ export function proofFigures(preloadN: number, areaMm2: number, strength: Streng
       share(preloadN),
       { max: MOST_OF_PROOF, warningShare: 0 },
       `90 % of what ${strength.standard} gives, before scatter`,
-      { high: 'nothing is left for scatter and load: the bolt may yield as it is pulled' },
+      { high: 'nothing is left for scatter and load: the bolt may yield as it is tightened' },
     ),
   }
   if (scatter === undefined) return [nominal]

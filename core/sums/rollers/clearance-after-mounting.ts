@@ -53,9 +53,7 @@ export const clearanceAfterMountingSum = defineSum({
       const worst = holdAgainst(
         left.running.leastUm,
         { min: limit, best: Math.max(left.running.greatestUm, limit + 1) },
-        given.minUm === undefined
-          ? 'nought: below it the bearing runs preloaded'
-          : 'typed here, from the maker’s manual',
+        given.minUm === undefined ? 'zero: below it the bearing runs preloaded' : 'typed here, from the maker’s manual',
         { low: 'the bearing may run preloaded: it heats, and heat tightens it further' },
       )
       const [d, di, Do] = [given.boreMm, left.innerRacewayMm, left.outerRacewayMm]

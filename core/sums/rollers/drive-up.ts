@@ -37,7 +37,7 @@ export const driveUpSum = defineSum({
                   leftUm.leastUm,
                   { min: minLeftUm },
                   { low: 'the bearing will run preloaded: drive it up less' },
-                  { limits: { min: 0 }, source: 'nought: below it the bearing runs preloaded' },
+                  { limits: { min: 0 }, source: 'zero: below it the bearing runs preloaded' },
                 ),
               },
             ]

@@ -22,7 +22,7 @@ export const pairSettingSum = defineSum({
       [1, 5],
       'turned to and fro while it is pushed, so that the rollers seat',
     ),
-    wantedMm: number('Play wanted', 'mm', PLAY, 'preload is below nought'),
+    wantedMm: number('Play wanted', 'mm', PLAY, 'preload is below zero'),
     shimMm: number('Shims in now', 'mm', [0, 50]),
     sense: choice('A thicker shim', SHIM_SENSES),
     arrangement: choice('The pair stands', PAIR_ARRANGEMENTS),

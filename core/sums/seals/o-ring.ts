@@ -110,7 +110,7 @@ export const oRingSum = defineSum({
                     held: holdAgainst(
                       leastSqueeze,
                       { min: 0.02, best: range.squeeze.max },
-                      'above nought, with a little to spare',
+                      'above zero, with a little to spare',
                       squeezeSays,
                     ),
                   },

@@ -91,7 +91,7 @@ export const pinchSum = defineSum({
         },
         {
           name: 'None',
-          gives: 'metal to metal, nought',
+          gives: 'metal to metal, zero',
           why: 'spherical-seated and floating shells must find their own line',
         },
       ],
