@@ -109,6 +109,18 @@ for (const [name, visit] of Object.entries(VIEWS)) {
         () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
       )
       expect(wide).toBeLessThanOrEqual(0)
+      // Cut off at the right is no better than scrolled to.
+      const cut = await page.evaluate(() =>
+        [...document.querySelectorAll<HTMLElement>('main :is(button, p, h1, h2, h3, .figures)')].flatMap(one => {
+          const { right, width: w } = one.getBoundingClientRect()
+          let scrolls: HTMLElement | null = one
+          while (scrolls && !/auto|scroll/.test(getComputedStyle(scrolls).overflowX)) scrolls = scrolls.parentElement
+          return w > 0 && !scrolls && right > innerWidth + 1
+            ? [`${one.innerText.slice(0, 40)} ends at ${Math.round(right)}`]
+            : []
+        }),
+      )
+      expect(cut, `at ${width}`).toEqual([])
       const small = await page.evaluate(() =>
         [...document.querySelectorAll<HTMLElement>('button, a.btn, input, select, textarea')].flatMap(one => {
           // A field is pressed anywhere on its frame, a choice on its word; the input in it only listens.

@@ -216,7 +216,7 @@ onMounted(() => field.value?.focus())
 .gauge {
   display: grid;
   grid-template-columns: minmax(0, 1fr) auto;
-  gap: 6px 16px;
+  gap: 4px 16px;
   align-content: start;
 }
 .reading {
@@ -246,7 +246,11 @@ h2 {
 .under {
   grid-column: 1 / -1;
   display: grid;
-  gap: 7px;
+  gap: 4px;
+}
+.verdict p {
+  font-size: 15px;
+  line-height: 1.2;
 }
 .cells b {
   margin-left: 6px;

@@ -173,9 +173,11 @@ watch(
           >
             Bolt {{ bolt }} clicked
           </el-button>
-          <p>
-            Wrench set to <b class="figures">{{ setNow.text }}</b>
-            <el-button text @click="set = null">Set it again</el-button>
+          <p class="set">
+            <span
+              >Set to <b class="figures">{{ setNow.text }}</b></span
+            >
+            <el-button text @click="set = null">Change</el-button>
           </p>
         </template>
         <form v-else @submit.prevent="take()">
@@ -251,8 +253,13 @@ watch(
 .next {
   font: 600 44px/1 var(--heads);
 }
+.set {
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+}
 .do .click {
-  min-height: 76px;
+  min-height: 68px;
   font-size: 26px;
 }
 form {

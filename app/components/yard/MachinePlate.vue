@@ -171,7 +171,9 @@ async function open() {
   background: var(--chalk);
   border-left: 1px solid var(--line);
   padding: 14px 18px;
+  min-width: 0;
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 12px;
   align-content: start;
 }
@@ -203,6 +205,12 @@ h2 {
 }
 .check .what {
   flex: 1;
+  min-width: 0;
+  white-space: normal;
+  text-align: left;
+}
+.rows .check .what small {
+  text-align: left;
 }
 .rows li {
   display: flex;
