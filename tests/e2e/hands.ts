@@ -170,10 +170,16 @@ async function measure(page: Page, figures: Figures) {
   }
 }
 
+/** Questions of a step that nobody has answered. */
+const unanswered = (page: Page) =>
+  pad(page)
+    .getByRole('list', { name: 'Questions' })
+    .getByRole('radiogroup')
+    .filter({ hasNot: page.locator('.is-disabled') })
+
 /** The first answer of every question, which is the good one, kept together. */
 async function answerAsked(page: Page) {
-  for (const group of await pad(page).getByRole('list', { name: 'Questions' }).getByRole('radiogroup').all())
-    await group.locator('.el-radio-button').first().click()
+  for (const group of await unanswered(page).all()) await group.locator('.el-radio-button').first().click()
   await pad(page).locator('[data-test=keep-asked]').click()
 }
 
@@ -272,7 +278,7 @@ export async function doStep(page: Page, figures: Figures = {}) {
     if (await card.getByRole('button', { name: 'Read', exact: true }).first().isVisible())
       await card.getByRole('button', { name: 'Read', exact: true }).first().click()
     else if (await pad(page).locator('#figure').isVisible()) await measure(page, figures)
-    else if (await pad(page).getByRole('list', { name: 'Questions' }).isVisible()) await answerAsked(page)
+    else if (await unanswered(page).first().isVisible()) await answerAsked(page)
     else if (await pad(page).locator('[data-test=mark]').isVisible()) await makeMark(page)
     else if (await page.locator('[data-test=bolt]').isVisible()) await pullJoint(page)
     else if (await pad(page).locator('[data-test=propose]').isVisible())
