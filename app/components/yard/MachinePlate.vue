@@ -131,7 +131,7 @@ async function open() {
           <span class="what"
             >{{ one.check.title }}<small class="soft">{{ showLimits(one.check, system) }}</small>
           </span>
-          <span class="figures">{{ text(one.value, one.check) }}</span>
+          <span :class="one.check.choices ? 'said' : 'figures'">{{ text(one.value, one.check) }}</span>
           <VerdictMark :verdict="one.verdict" />
         </el-button>
         <LazyTrendChart
@@ -230,6 +230,11 @@ h2 {
 }
 .rows .soft {
   text-align: right;
+}
+.said {
+  max-width: 45%;
+  text-align: right;
+  white-space: normal;
 }
 @media (max-width: 1000px) {
   .plate {
