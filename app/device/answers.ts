@@ -18,9 +18,9 @@ export async function askOrKept<T>(path: string): Promise<Answered<T>> {
       .catch(() => {})
     return { value, keptAt: null }
   } catch (error) {
-    const kept = isUnreached(error)
-      ? await (await deviceDatabase()).get('answers', path).catch(() => undefined)
-      : undefined
+    const look = () => deviceDatabase().then(db => db.get('answers', path))
+    // Where the browser keeps nothing, the sentence is still that of the network.
+    const kept = isUnreached(error) ? await look().catch(() => undefined) : undefined
     if (!kept) throw error
     return { value: kept.value as T, keptAt: kept.keptAt }
   }

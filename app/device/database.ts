@@ -4,7 +4,7 @@ import type { JobAnswer } from '~~/shared/answers'
 import type { Batch } from '~/bench/outbox'
 
 /** A batch as it lies on the device: of which job, and after which others. */
-export type BatchRow = { job: string; n: number } & Batch
+type BatchRow = { job: string; n: number } & Batch
 
 interface Kept extends DBSchema {
   /** The last answer to a question, by its address. */

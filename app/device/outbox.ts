@@ -3,11 +3,10 @@ import { deviceDatabase } from './database'
 
 /** What waits on this device for one job, with what keeps it in step; a row that cannot be read is set aside, and that is said. */
 export async function keptOutbox(id: string) {
-  const first: Outbox = []
   const damaged = ref(false)
   /** False where this browser keeps nothing: then what waits is lost with the page. */
   const keeps = ref(true)
-  const outbox = shallowRef<Outbox>(first)
+  const outbox = shallowRef<Outbox>([])
   let n = 0
   try {
     const db = await deviceDatabase()

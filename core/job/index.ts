@@ -30,7 +30,7 @@ export { trayOf, type Tray, type TrayItem } from './tray.ts'
 export { progressOf, boltCount } from './joints.ts'
 export { shoppingOf, type Wanted, type WantedFrom } from './shopping.ts'
 export { standingOf, type Standing } from './standing.ts'
-export { axisOf, consequencesOf, leftOut, planIn, proposalOf, type Consequences, type Proposal } from './switching.ts'
+export { axisOf, consequencesOf, leftOut, planIn, proposalOf } from './switching.ts'
 export { SETTLED } from './acts/part-settled.ts'
 export { viewJob, type JobView, type StationView } from './view.ts'
 export {

@@ -1,4 +1,4 @@
 export * from './types.ts'
-export { expandSheet, readSheet } from './expand.ts'
+export { readSheet } from './expand.ts'
 export { planFor, placesOf, fullVariants, stepsBefore, type Plan, type PartPlace } from './plan.ts'
 export { coupledVariants, examineSheet, everyVariant } from './examine.ts'

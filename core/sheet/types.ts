@@ -1,7 +1,7 @@
 import type { Pattern } from '../joints/patterns.ts'
 import type { UnitName } from '../quantity/index.ts'
 import type { Limits, Verdict } from '../verdict.ts'
-import type { Lists, Listed } from './expand.ts'
+import type { Listed } from './expand.ts'
 
 /** A build sheet: what ought to be. Data only; `../../library` holds one file a machine family. */
 export interface Sheet {
@@ -56,7 +56,6 @@ export interface SheetSource extends Pick<Sheet, 'id' | 'version' | 'family' | '
   steps: Each<Step>[]
   kits: Each<Kit>[]
 }
-export type { Lists, Listed }
 
 /** A way in which machines of one family differ. */
 export interface Axis {

@@ -100,9 +100,6 @@ function keep() {
 
 <style scoped>
 .scroll {
-  flex: 1;
-  min-height: 0;
-  overflow-y: auto;
   display: grid;
   gap: 10px;
   align-content: start;
