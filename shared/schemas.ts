@@ -102,12 +102,12 @@ export const entriesSchema = Joi.array<SentEntry[]>().items(entry).min(1).max(20
 const PIN = /^\d{4,8}$/
 export const signInSchema = Joi.object<{ person: string; pin: string; code?: string }>({
   person: uuid().required(),
-  pin: Joi.string().pattern(PIN).required().messages({ 'string.pattern.base': 'a PIN has 4 to 8 figures' }),
+  pin: Joi.string().pattern(PIN).required().messages({ 'string.pattern.base': '{{#label}} has 4 to 8 figures' }),
   code: words(60).allow(''),
 }).required()
 export const openingSchema = Joi.object<{ equipment: string; complaint: string }>({
   equipment: words(40).required(),
-  complaint: words(400).allow('').required(),
+  complaint: words(400).required(),
 }).required()
 export const newPersonSchema = Joi.object<{ name: string; role: Role }>({
   name: words(60).required(),

@@ -7,8 +7,8 @@ describe('a figure on a screen of inches', () => {
     [{ value: 25.4, unit: 'µm', decimals: 0 }, '1.00 thou'],
     [{ value: 150, unit: 'N·m', decimals: 1 }, '110.6 lbf·ft'],
     [{ value: 20, unit: '°C', decimals: 0 }, '68 °F'],
-    [{ value: 300, unit: 'MPa', decimals: 0 }, '43 511 psi'],
-    [{ value: 8, unit: 'kN', decimals: 2 }, '1 798 lbf'],
+    [{ value: 300, unit: 'MPa', decimals: 0 }, '43\u00a0511 psi'],
+    [{ value: 8, unit: 'kN', decimals: 2 }, '1\u00a0798 lbf'],
     [{ value: 60, unit: '°', decimals: 0 }, '60 °'],
     [{ value: 2, unit: 'mm', decimals: 1, as: 'written' as const }, '2.0 mm'],
   ])('%j is %s', (figure, wanted) => {

@@ -9,6 +9,7 @@ import {
   type UnitName,
 } from '~~/core/quantity'
 import type { Figure } from '~~/core/sums'
+import { thousands } from './words'
 
 const isUnit = (unit: string): unit is UnitName => unit in UNITS
 
@@ -37,7 +38,7 @@ export function showFigureOf(
 /** Long figures in threes. */
 function inThrees(text: string): string {
   const [whole = '', part] = text.split('.')
-  return `${whole.replace(/\B(?=(\d{3})+$)/g, ' ')}${part === undefined ? '' : `.${part}`}`
+  return `${thousands(whole)}${part === undefined ? '' : `.${part}`}`
 }
 
 /** What a line of a working gives, in the screen's own unit; null where that is the unit it was worked in. */

@@ -10,7 +10,7 @@ describe('a figure on the screen', () => {
     [{ value: 59.9833, unit: 'mm', decimals: 3 }, 'mm', '59.983', 'mm'],
     [{ value: 25.4, unit: 'mm', decimals: 3 }, 'inch', '1.0000', 'in'],
     [{ value: 25.4, unit: 'µm', decimals: 0 }, 'inch', '1.00', 'thou'],
-    [{ value: 116789.4, unit: 'N', decimals: 0 }, 'mm', '116 789', 'N'],
+    [{ value: 116789.4, unit: 'N', decimals: 0 }, 'mm', '116\u00a0789', 'N'],
     [{ value: 0.1854, as: 'percent' as const }, 'mm', '18.5', '%'],
     [{ value: 4 }, 'mm', '4', ''],
     [{ value: 0.125 }, 'mm', '0.125', ''],

@@ -4,6 +4,7 @@ import dayjs from 'dayjs'
 export const siteTime = (iso: string) => dayjs(iso).format('D MMM YYYY, HH:mm')
 export const siteDay = (iso: string) => dayjs(iso).format('D MMM YYYY')
 export const siteClock = (iso: string) => dayjs(iso).format('HH:mm')
-export const thousands = (value: number) => String(value).replace(/\B(?=(\d{3})+$)/g, ' ')
+/** Long figures in threes, which stay on one line. */
+export const thousands = (value: number | string) => String(value).replace(/\B(?=(\d{3})+$)/g, '\u00a0')
 export const weeksWords = (weeks: number) => (weeks <= 0 ? 'due now' : weeks === 1 ? 'in 1 week' : `in ${weeks} weeks`)
 export const counted = (n: number, one: string, many = `${one}s`) => `${n} ${n === 1 ? one : many}`

@@ -172,7 +172,7 @@ function reduceRound(check: Check, cells: Taken[]): Reduced {
           : [{ what: barrelUm >= 0 ? 'Barrel' : 'Waist', sum: 'middle − mean of the ends', gives: um(barrelUm) }]),
         {
           what: 'Out of round, worst',
-          sum: 'greatest − least of one station',
+          sum: 'maximum − minimum of one station',
           gives: outOfRoundUm === null ? 'open: one plane only' : um(outOfRoundUm),
         },
       ]
@@ -191,7 +191,7 @@ function reduceSweeps(check: Check, cells: Taken[]): Reduced {
       const um = (value: number) => small(value / 1000, system)
       return good.map(one => ({
         what: placeName(one.cell) || 'Sweep',
-        sum: `greatest − least; first harmonic ${um(one.eccentricityUm)}, high spot ${fixed(one.highSpotDeg, 0)}° on, form ${um(one.formErrorUm)}`,
+        sum: `maximum − minimum; first harmonic ${um(one.eccentricityUm)}, high spot ${fixed(one.highSpotDeg, 0)}° on, form ${um(one.formErrorUm)}`,
         gives: um(one.tirUm),
       }))
     },
@@ -361,8 +361,8 @@ function clearance(results: Map<string, CheckResult>, state: JobState, check: Ch
         })
         return [
           less('Mean', outer.value!, inner.value!, outer.value! - inner.value!),
-          less('Least', outerLeast, innerGreatest, least),
-          less('Greatest', outerGreatest, innerLeast, greatest),
+          less('Minimum', outerLeast, innerGreatest, least),
+          less('Maximum', outerGreatest, innerLeast, greatest),
         ]
       },
       notes: NOTHING,

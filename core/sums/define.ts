@@ -117,7 +117,7 @@ function turnedRound(sum: AnySum, input: Record<string, unknown>): string | null
       one => one.includes(low) && Number(input[one]) > Number(input[one.replace(low, high)]),
     )
     if (key)
-      return `“${sum.fields[key]?.label ?? key}” is above “${sum.fields[key.replace(low, high)]?.label ?? 'its greatest'}”. Change them round.`
+      return `“${sum.fields[key]?.label ?? key}” is above “${sum.fields[key.replace(low, high)]?.label ?? 'its maximum'}”. Change them round.`
   }
   return null
 }

@@ -9,9 +9,9 @@ export const RULE_OF_THUMB = 'a rule of thumb; the maker’s manual goes before 
 
 /** A pair of optional fields for the maker's least and greatest. Their keys carry the unit, as every name does. */
 export const makerMin = (unit: UnitName, span: readonly [number, number]): NumberField & { optional: true } =>
-  optional(number('Maker’s least', unit, span))
+  optional(number('Maker’s minimum', unit, span))
 export const makerMax = (unit: UnitName, span: readonly [number, number]): NumberField & { optional: true } =>
-  optional(number('Maker’s greatest', unit, span))
+  optional(number('Maker’s maximum', unit, span))
 
 /** Said where a sum knows no better: what the figure belongs to is not known to it. */
 const OUTSIDE: Consequences = {

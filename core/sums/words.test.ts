@@ -14,7 +14,7 @@ describe('words of the right part', () => {
     ['bore', 59.97, 'leastMm', /bore is under size/],
     ['bore', 60.01, 'greatestMm', /bore is worn/],
     ['journal', 60.01, 'greatestMm', /journal is over size/],
-    [undefined, 59.97, 'leastMm', /under its least size/],
+    [undefined, 59.97, 'leastMm', /under its minimum size/],
   ])('%s at %s', (part, mm, key, says) =>
     expect(held('round-part', key, { ...one(mm), part }).consequence).toMatch(says),
   )

@@ -58,7 +58,7 @@ describe('the door', () => {
   })
   it('lets a reader look and not write', async () => {
     expect((await reader.get('/api/yard')).status).toBe(200)
-    expect((await reader.post('/api/jobs', { equipment: 'P-214A', complaint: '' })).status).toBe(403)
+    expect((await reader.post('/api/jobs', { equipment: 'P-214A', complaint: 'planned' })).status).toBe(403)
   })
 })
 
@@ -180,10 +180,10 @@ describe('the ledger', () => {
     expect((await post(job, give, lead)).status).toBe(200)
   })
   it('has one open job a machine', async () => {
-    const answer = await fitter.post('/api/jobs', { equipment: 'P-410', complaint: '' })
+    const answer = await fitter.post('/api/jobs', { equipment: 'P-410', complaint: 'planned' })
     expect(answer.status).toBe(409)
     expect(await whyOf(answer)).toMatch(/open already/)
-    expect((await fitter.post('/api/jobs', { equipment: 'P-999', complaint: '' })).status).toBe(404)
+    expect((await fitter.post('/api/jobs', { equipment: 'P-999', complaint: 'planned' })).status).toBe(404)
   })
   it('puts a correction in the projections at once', async () => {
     const jobs = (await (await fitter.get('/api/jobs')).json()) as { id: string; tag: string }[]

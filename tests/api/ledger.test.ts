@@ -86,7 +86,7 @@ describe('who may what', () => {
     let cancelled = ''
     await onJob(async job => {
       cancelled = job
-      expect((await fitter.post('/api/jobs', { equipment: 'P-214A', complaint: '' })).status).toBe(409)
+      expect((await fitter.post('/api/jobs', { equipment: 'P-214A', complaint: 'planned' })).status).toBe(409)
     })
     const open = (await (await fitter.get('/api/jobs')).json()) as { id: string }[]
     expect(open.some(one => one.id === cancelled)).toBe(false)

@@ -64,7 +64,7 @@ const harmonic = computed(() =>
       <text x="560" y="182" class="dim">{{ Math.round(got('highSpotDeg')) }}°</text>
     </g>
     <g v-else>
-      <text x="400" y="92">least gap</text>
+      <text x="400" y="92">smallest gap</text>
       <text x="560" y="92" class="dim">{{ say(got('leastMm'), 'mm', 3) }}</text>
       <text x="400" y="128">sits off by</text>
       <text x="560" y="128" class="dim">{{ say(got('offsetMm'), 'mm', 3) }}</text>

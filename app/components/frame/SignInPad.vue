@@ -1,9 +1,12 @@
 <script setup lang="ts">
+import type { FormInstance } from 'element-plus'
+
 const emit = defineEmits<{ done: [] }>()
 const session = useSessionStore()
 const chosen = ref<string | null>(null)
-const pin = ref('')
-const code = ref('')
+const given = reactive({ pin: '', code: '' })
+const form = useTemplateRef<FormInstance>('form')
+const rules = useRules(all => all.signInSchema, { pin: 'A PIN', code: 'Code of the site' })
 const why = ref<string | null>(null)
 const asking = ref(false)
 const entry = useTemplateRef<{ focus: () => void; select: () => void }>('entry')
@@ -16,19 +19,18 @@ onMounted(() =>
 
 function choose(id: string) {
   chosen.value = id
-  pin.value = ''
+  given.pin = ''
   why.value = null
+  form.value?.clearValidate()
   void nextTick(() => entry.value?.focus())
 }
 
 async function enter() {
   if (!chosen.value || asking.value) return
-  if (!/^\d{4,8}$/.test(pin.value)) {
-    why.value = `A PIN has ${length.value} figures. Type it again.`
-    return
-  }
+  why.value = null
+  if (!(await form.value!.validate().catch(() => false))) return
   asking.value = true
-  why.value = await session.signIn(chosen.value, pin.value, code.value.trim())
+  why.value = await session.signIn(chosen.value, given.pin, given.code.trim())
   asking.value = false
   if (!why.value) emit('done')
   else void nextTick(() => entry.value?.select())
@@ -51,15 +53,15 @@ async function leave() {
 
 /** A new PIN has the site's length; one given before that was changed may be shorter, and is entered by the button. */
 const length = computed(() => session.door?.site.pinLength ?? 4)
-const whole = () => pin.value.length === length.value && (!session.door?.asksCode || code.value.trim())
+const whole = () => given.pin.length === length.value && (!session.door?.asksCode || given.code.trim())
 function press(key: string) {
-  pin.value = key === '⌫' ? pin.value.slice(0, -1) : (pin.value + key).slice(0, 8)
+  given.pin = key === '⌫' ? given.pin.slice(0, -1) : (given.pin + key).slice(0, 8)
   if (whole() && key !== '⌫') void enter()
 }
 </script>
 
 <template>
-  <form class="pad" @submit.prevent="enter">
+  <el-form ref="form" :model="given" class="pad" label-position="top" @submit.prevent="enter">
     <ul class="names" aria-label="Your name">
       <li v-for="one in session.door?.people" :key="one.id">
         <el-button
@@ -80,22 +82,26 @@ function press(key: string) {
       <el-button type="primary" @click="stand">{{ chosenName }} stands here</el-button>
     </template>
     <template v-else-if="chosen">
-      <template v-if="session.door?.asksCode">
-        <label class="label" for="code">Code of the site, since this device is new here</label>
-        <el-input id="code" v-model="code" autocomplete="off" maxlength="60" />
-      </template>
-      <label class="label" for="pin">PIN</label>
-      <el-input
-        id="pin"
-        ref="entry"
-        v-model="pin"
-        class="figures pin"
-        type="password"
-        inputmode="numeric"
-        autocomplete="off"
-        maxlength="8"
-        @input="whole() && enter()"
-      />
+      <el-form-item
+        v-if="session.door?.asksCode"
+        prop="code"
+        :rules="rules.code"
+        label="Code of the site, since this device is new here"
+      >
+        <el-input v-model="given.code" autocomplete="off" maxlength="60" />
+      </el-form-item>
+      <el-form-item prop="pin" :rules="rules.pin" label="PIN">
+        <el-input
+          ref="entry"
+          v-model="given.pin"
+          class="figures pin"
+          type="password"
+          inputmode="numeric"
+          autocomplete="off"
+          maxlength="8"
+          @input="whole() && enter()"
+        />
+      </el-form-item>
       <div class="keys" aria-label="PIN keypad">
         <el-button
           v-for="key in ['1', '2', '3', '4', '5', '6', '7', '8', '9', '⌫', '0']"
@@ -111,7 +117,7 @@ function press(key: string) {
     </template>
     <p v-if="why" class="why" role="alert">{{ why }}</p>
     <el-button v-if="session.person && session.reached" text @click="leave">Sign out of this device</el-button>
-  </form>
+  </el-form>
 </template>
 
 <style scoped>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { FormInstance } from 'element-plus'
 import { OPENERS } from '~~/core/job/roles'
 import { showLimits } from '~~/core/job/show'
 import { planFor } from '~~/core/sheet'
@@ -52,11 +53,11 @@ const build = computed(() =>
 )
 
 const REPORTED = ['planned', 'seal weeps', 'noise', 'vibration', 'bearing hot', 'low head']
+const form = useTemplateRef<FormInstance>('form')
+// What was reported is asked again at the end: whether it is cured.
+const rules = useRules(all => all.openingSchema, { complaint: 'What was reported, or that it is planned,' })
 async function open() {
-  if (!complaint.value.trim()) {
-    why.value = 'Write what was reported, or that it is planned: at the end it is asked whether that is cured.'
-    return
-  }
+  if (!(await form.value!.validate().catch(() => false))) return
   try {
     const { id } = await $fetch<OpenedJob>('/api/jobs', {
       method: 'POST',
@@ -97,16 +98,16 @@ async function open() {
     >
     <template v-else-if="session.person && OPENERS.includes(session.person.role)">
       <el-button v-if="!opening" type="primary" @click="opening = true">Open a job</el-button>
-      <form v-else class="open" @submit.prevent="open">
-        <label class="label" for="complaint">What was reported?</label>
-        <el-input
-          id="complaint"
-          v-model="complaint"
-          type="textarea"
-          :rows="2"
-          maxlength="400"
-          placeholder="Seal weeps, noise, planned…"
-        />
+      <el-form v-else ref="form" :model="{ complaint }" class="open" label-position="top" @submit.prevent="open">
+        <el-form-item prop="complaint" :rules="rules.complaint" label="What was reported?">
+          <el-input
+            v-model="complaint"
+            type="textarea"
+            :rows="2"
+            maxlength="400"
+            placeholder="Seal weeps, noise, planned…"
+          />
+        </el-form-item>
         <div class="words">
           <el-button
             v-for="one in REPORTED"
@@ -118,7 +119,7 @@ async function open() {
           </el-button>
         </div>
         <el-button type="primary" native-type="submit">Open the job</el-button>
-      </form>
+      </el-form>
     </template>
     <el-tabs v-model="page" stretch>
       <el-tab-pane name="state" label="State" />

@@ -17,7 +17,7 @@ export const couplingGapSum = defineSum({
     packsMm: fallback(number('Packs and gaskets, all', 'mm', [0, 200]), 0),
     growthMm: fallback(number('Shafts grow toward each other', 'mm', [-20, 20]), 0),
     maxStretchMm: optional(number('Coupling may be drawn or pressed', 'mm', [0, 20])),
-    maxSpreadMm: optional(number('Greatest difference round', 'mm', [0, 20])),
+    maxSpreadMm: optional(number('Maximum difference round', 'mm', [0, 20])),
   },
   example: {
     gapsMm: [140.32, 140.36, 140.41, 140.37],

@@ -41,8 +41,8 @@ export const FEET_FIELDS = {
   growBackMm: fallback(number('Back feet grow', 'mm', GROWTH), 0),
   growStandingMm: fallback(number('Standing machine grows', 'mm', GROWTH, 'at its coupling'), 0),
   speedPerMin: optional(number('Speed', '1/min', [1, 60000])),
-  maxOffsetMm: optional(number('Coupling’s greatest offset', 'mm', [0, 5])),
-  maxSlopeMmPerM: optional(number('Coupling’s greatest slope, mm/m', '1', [0, 50])),
+  maxOffsetMm: optional(number('Coupling’s maximum offset', 'mm', [0, 5])),
+  maxSlopeMmPerM: optional(number('Coupling’s maximum slope, mm/m', '1', [0, 50])),
   closesWithinMm: fallback(number('Readings close within', 'mm', [0, 1]), 0.03),
 }
 interface FeetGiven {

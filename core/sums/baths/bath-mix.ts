@@ -14,8 +14,8 @@ export const bathMixSum = defineSum({
     targetPercent: number('Strength wanted', '%', [0.001, 100]),
     stockPercent: number('Concentrate', '%', [0.001, 100]),
     temperatureC: optional(number('It is at', '°C', [-20, 200])),
-    leastC: limitOf(number('Least', '°C', [-20, 200]), 'temperatureC'),
-    greatestC: limitOf(number('Greatest', '°C', [-20, 200]), 'temperatureC'),
+    leastC: limitOf(number('Minimum', '°C', [-20, 200]), 'temperatureC'),
+    greatestC: limitOf(number('Maximum', '°C', [-20, 200]), 'temperatureC'),
   },
   example: { volumeL: 120, targetPercent: 5, stockPercent: 40, temperatureC: 58, leastC: 50, greatestC: 65 },
   work: ({ volumeL, targetPercent, stockPercent, temperatureC, leastC, greatestC }) =>

@@ -18,7 +18,7 @@ export const impellerSettingSum = defineSum({
     pitchMm: number('Pitch of the adjuster', 'mm', [0.25, 20]),
     frontMm: optional(number('Stands clear in front now, cold', 'mm', AXIAL)),
     toleranceMm: limitOf(number('May be off by', 'mm', [0, 10]), 'frontMm'),
-    minBehindMm: optional(number('Least behind', 'mm', AXIAL)),
+    minBehindMm: optional(number('Minimum behind', 'mm', AXIAL)),
   },
   example: {
     travelMm: 2.6,

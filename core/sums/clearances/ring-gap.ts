@@ -29,10 +29,17 @@ export const ringGapSum = defineSum({
     const general = { limits: { min: low * boreMm, max: high * boreMm }, source: `${of}, ${RULE_OF_THUMB}` }
     return accept({
       figures: [
-        fig('leastMm', `Least, ring ${gapsMm.indexOf(least) + 1}`, least, 'mm', 2, hold(least, limits, says, general)),
+        fig(
+          'leastMm',
+          `Minimum, ring ${gapsMm.indexOf(least) + 1}`,
+          least,
+          'mm',
+          2,
+          hold(least, limits, says, general),
+        ),
         fig(
           'greatestMm',
-          `Greatest, ring ${gapsMm.indexOf(greatest) + 1}`,
+          `Maximum, ring ${gapsMm.indexOf(greatest) + 1}`,
           greatest,
           'mm',
           2,

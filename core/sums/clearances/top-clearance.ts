@@ -11,14 +11,14 @@ export const topClearanceSum = defineSum({
   title: 'Piston clearance by lead',
   about:
     'Leads pressed at both ends of a compressor’s stroke: the room left, warm too, and whether the piston stands square.',
-  source: 'workshop practice; the least lead counts',
+  source: 'workshop practice; the flattest lead counts',
   fields: {
     headMm: list('Leads, head end', 'mm', LEAD, [1, 8]),
     crankMm: { ...list('Leads, crank end', 'mm', LEAD, [1, 8]), optional: true as const },
     growsHeadMm: fallback(number('Rod grows to the head', 'mm', [0, 10]), 0),
     minMm: makerMin('mm', LEAD),
     maxMm: makerMax('mm', LEAD),
-    maxTiltMm: optional(number('Greatest difference at one end', 'mm', [0, 10])),
+    maxTiltMm: optional(number('Maximum difference at one end', 'mm', [0, 10])),
   },
   example: { headMm: [1.82, 1.9], crankMm: [1.44, 1.4], growsHeadMm: 0.3, minMm: 1.2, maxMm: 2.2, maxTiltMm: 0.15 },
   work: ({ headMm, crankMm, growsHeadMm, minMm, maxMm, maxTiltMm }) => {
@@ -33,13 +33,13 @@ export const topClearanceSum = defineSum({
       const tilt = Math.max(head.tiltMm, crank?.ok ? crank.value.tiltMm : 0)
       return {
         figures: [
-          fig('headWarmMm', 'Head end, least, warm', head.warmLeastMm, 'mm', 2, hold(head.warmLeastMm, limits, says)),
-          fig('headMm', 'Head end, least, cold', head.leastMm, 'mm', 2),
+          fig('headWarmMm', 'Head end, minimum, warm', head.warmLeastMm, 'mm', 2, hold(head.warmLeastMm, limits, says)),
+          fig('headMm', 'Head end, minimum, cold', head.leastMm, 'mm', 2),
           ...(crank?.ok
             ? [
                 fig(
                   'crankMm',
-                  'Crank end, least',
+                  'Crank end, minimum',
                   crank.value.leastMm,
                   'mm',
                   2,
@@ -61,13 +61,13 @@ export const topClearanceSum = defineSum({
         working: [
           line(
             'Head, warm',
-            'least lead − growth',
+            'minimum lead − growth',
             `${say(head.leastMm)} − ${say(growsHeadMm)}`,
             `${say(head.warmLeastMm)} mm`,
           ),
           line(
             'Difference',
-            'greatest − least',
+            'maximum − minimum',
             `${say(Math.max(...headMm))} − ${say(Math.min(...headMm))}`,
             `${say(head.tiltMm)} mm`,
           ),

@@ -28,12 +28,12 @@ export const valveLiftSum = defineSum({
       }
       return {
         figures: [
-          fig('greatestMm', 'Lift, greatest', greatestMm, 'mm', 2, hold(greatestMm, limits, says)),
-          fig('leastMm', 'Lift, least', leastMm, 'mm', 2, hold(leastMm, limits, says)),
+          fig('greatestMm', 'Lift, maximum', greatestMm, 'mm', 2, hold(greatestMm, limits, says)),
+          fig('leastMm', 'Lift, minimum', leastMm, 'mm', 2, hold(leastMm, limits, says)),
         ],
         working: [
-          line('Greatest', 'depth − plate', `${say(Math.max(...depthsMm))} − ${say(plateMm)}`, `${say(greatestMm)} mm`),
-          line('Least', 'depth − plate', `${say(Math.min(...depthsMm))} − ${say(plateMm)}`, `${say(leastMm)} mm`),
+          line('Maximum', 'depth − plate', `${say(Math.max(...depthsMm))} − ${say(plateMm)}`, `${say(greatestMm)} mm`),
+          line('Minimum', 'depth − plate', `${say(Math.min(...depthsMm))} − ${say(plateMm)}`, `${say(leastMm)} mm`),
         ],
         reading: { kind: 'single', tries: [[greatestMm]] },
       }

@@ -11,7 +11,7 @@ export const wearRingSum = defineSum({
   craft: 'clearances',
   title: 'Wear ring',
   about: 'Clearance of a wear ring over its hub on the diameter, and how much more leaks past than when it was new.',
-  source: 'ISO 13709 for the least; twice the new clearance as a rule of thumb for the greatest',
+  source: 'ISO 13709 for the minimum; twice the new clearance as a rule of thumb for the maximum',
   fields: {
     ringsMm: list('Ring bore', 'mm', SIZE, [1, 20]),
     hubsMm: list('Hub of the impeller', 'mm', SIZE, [1, 20]),
@@ -32,34 +32,34 @@ export const wearRingSum = defineSum({
       const fresh = newMm ?? least.value
       const general = {
         limits: { min: least.value, max: 2 * fresh, best: Math.max(fresh, least.value) },
-        source: `least by ISO 13709; greatest twice ${newMm === undefined ? 'that' : 'the new one'}, ${RULE_OF_THUMB}`,
+        source: `minimum by ISO 13709; maximum twice ${newMm === undefined ? 'that' : 'the new one'}, ${RULE_OF_THUMB}`,
       }
       const limits = { min: minMm, max: maxMm }
       return {
         figures: [
           fig(
             'greatestMm',
-            'Clearance, greatest',
+            'Clearance, maximum',
             made.greatestMm,
             'mm',
             3,
             hold(made.greatestMm, limits, says, general),
           ),
-          fig('leastMm', 'Clearance, least', made.leastMm, 'mm', 3, hold(made.leastMm, limits, says, general)),
+          fig('leastMm', 'Clearance, minimum', made.leastMm, 'mm', 3, hold(made.leastMm, limits, says, general)),
           fig('meanMm', 'Clearance, mean', made.meanMm, 'mm', 3),
           fig('leaksTimes', 'Leaks past, times as new', made.meanMm / fresh, undefined, 2),
-          fig('standardLeastMm', 'Least for this size', least.value, 'mm', 3),
+          fig('standardLeastMm', 'Minimum for this size', least.value, 'mm', 3),
         ],
         working: [
           line(
-            'Greatest',
-            'greatest ring − least hub',
+            'Maximum',
+            'maximum ring − minimum hub',
             `${say(Math.max(...ringsMm))} − ${say(Math.min(...hubsMm))}`,
             `${say(made.greatestMm)} mm`,
           ),
           line(
-            'Least',
-            'least ring − greatest hub',
+            'Minimum',
+            'minimum ring − maximum hub',
             `${say(Math.min(...ringsMm))} − ${say(Math.max(...hubsMm))}`,
             `${say(made.leastMm)} mm`,
           ),

@@ -26,7 +26,7 @@ export const backlashSum = defineSum({
     rootsMm: limitOf(list('Room at the root, by feeler or lead', 'mm', PLAY, [1, 24]), 'moduleMm'),
     minMm: makerMin('mm', PLAY),
     maxMm: makerMax('mm', PLAY),
-    maxSpreadMm: optional(number('Greatest difference round', 'mm', PLAY)),
+    maxSpreadMm: optional(number('Maximum difference round', 'mm', PLAY)),
   },
   example: {
     readingsMm: [0.31, 0.27, 0.29, 0.34],
@@ -68,10 +68,10 @@ export const backlashSum = defineSum({
       const root = rootsMm && Math.min(...rootsMm)
       return {
         figures: [
-          fig('leastMm', 'Backlash, least', made.leastMm, 'mm', 3, hold(made.leastMm, limits, says, general)),
+          fig('leastMm', 'Backlash, minimum', made.leastMm, 'mm', 3, hold(made.leastMm, limits, says, general)),
           fig(
             'greatestMm',
-            'Backlash, greatest',
+            'Backlash, maximum',
             made.greatestMm,
             'mm',
             3,
@@ -96,7 +96,7 @@ export const backlashSum = defineSum({
             : [
                 fig(
                   'rootMm',
-                  'Room at the root, least',
+                  'Room at the root, minimum',
                   root,
                   'mm',
                   2,
@@ -111,7 +111,7 @@ export const backlashSum = defineSum({
                   ),
                 ),
               ]),
-          fig('normalLeastMm', 'Least, square to the flank', made.normalLeastMm, 'mm', 3),
+          fig('normalLeastMm', 'Minimum, square to the flank', made.normalLeastMm, 'mm', 3),
         ],
         working: [
           line(
@@ -128,7 +128,7 @@ export const backlashSum = defineSum({
           ),
           line(
             'Round',
-            'greatest − least',
+            'maximum − minimum',
             `${say(made.greatestMm)} − ${say(made.leastMm)}`,
             `${say(made.spreadMm)} mm`,
           ),

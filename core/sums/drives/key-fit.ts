@@ -24,7 +24,7 @@ export const keyFitSum = defineSum({
       number('Both slots’ depths together', 'mm', [1, 200], 'key seat to the top of the hub’s slot'),
       'keyHeightMm',
     ),
-    minTopMm: limitOf(number('Least room over the key', 'mm', [0, 5]), 'keyHeightMm', 'depthsMm'),
+    minTopMm: limitOf(number('Minimum room over the key', 'mm', [0, 5]), 'keyHeightMm', 'depthsMm'),
   },
   example: {
     widthMm: 14,

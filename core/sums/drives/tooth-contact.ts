@@ -10,13 +10,13 @@ export const toothContactSum = defineSum({
   craft: 'drives',
   title: 'Contact of teeth',
   about: 'How much of a tooth carries, along and up it, and what the place of the blue says of the axes.',
-  source: 'general practice of gear fitting; the sheet’s least goes before it',
+  source: 'general practice of gear fitting; the sheet’s minimum goes before it',
   fields: {
     alongPercent: number('Along the tooth', '%', [0, 100]),
     upPercent: number('Up the working height', '%', [0, 100]),
     where: choice('The blue lies', TOOTH_CONTACT_NAMES),
-    minAlongPercent: fallback(number('Least along', '%', [0, 100]), 50),
-    minUpPercent: fallback(number('Least up', '%', [0, 100]), 40),
+    minAlongPercent: fallback(number('Minimum along', '%', [0, 100]), 50),
+    minUpPercent: fallback(number('Minimum up', '%', [0, 100]), 40),
   },
   example: { alongPercent: 70, upPercent: 45, where: 'even, in the middle', minAlongPercent: 50, minUpPercent: 40 },
   work: ({ alongPercent, upPercent, where, minAlongPercent, minUpPercent }) => {
@@ -26,7 +26,7 @@ export const toothContactSum = defineSum({
         value,
         {},
         { low: 'too little carries: the teeth pit where they bear' },
-        { limits: { min, best: 100 }, source: `least of the sheet, or ${RULE_OF_THUMB}` },
+        { limits: { min, best: 100 }, source: `minimum of the sheet, or ${RULE_OF_THUMB}` },
       )
     return accept({
       figures: [

@@ -33,8 +33,8 @@ export const bearingSeatSum = defineSum({
       const fit = fitOfLimits(hole, shaft)
       return {
         figures: [
-          { key: 'maxClearanceUm', what: 'Greatest clearance', value: fit.maxClearanceUm, unit: 'µm', decimals: 1 },
-          { key: 'minClearanceUm', what: 'Least clearance', value: fit.minClearanceUm, unit: 'µm', decimals: 1 },
+          { key: 'maxClearanceUm', what: 'Maximum clearance', value: fit.maxClearanceUm, unit: 'µm', decimals: 1 },
+          { key: 'minClearanceUm', what: 'Minimum clearance', value: fit.minClearanceUm, unit: 'µm', decimals: 1 },
           { key: 'kind', what: 'Kind of fit', value: fit.kind },
           ...limitFigures(hole, shaft),
         ],

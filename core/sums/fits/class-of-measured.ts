@@ -13,8 +13,8 @@ export const classOfMeasuredSum = defineSum({
     nominalMm: NOMINAL,
     side: choice('It is a', ['hole', 'shaft']),
     letter: choice('Letter', LETTERS),
-    leastMm: number('Least reading', 'mm', SIZE),
-    greatestMm: number('Greatest reading', 'mm', SIZE),
+    leastMm: number('Minimum reading', 'mm', SIZE),
+    greatestMm: number('Maximum reading', 'mm', SIZE),
   },
   example: { nominalMm: 60, side: 'shaft', letter: 'k', leastMm: 60.004, greatestMm: 60.019 },
   work: ({ nominalMm, side, letter, leastMm, greatestMm }) =>

@@ -20,8 +20,8 @@ export const limitsAndFitsSum = defineSum({
       return refuse(`“${shaft}” is a hole class. A shaft has a small letter, such as k6.`)
     return answering(fitOfClasses(nominalMm, hole, shaft), fit => ({
       figures: [
-        { key: 'maxClearanceUm', what: 'Greatest clearance', value: fit.maxClearanceUm, unit: 'µm', decimals: 1 },
-        { key: 'minClearanceUm', what: 'Least clearance', value: fit.minClearanceUm, unit: 'µm', decimals: 1 },
+        { key: 'maxClearanceUm', what: 'Maximum clearance', value: fit.maxClearanceUm, unit: 'µm', decimals: 1 },
+        { key: 'minClearanceUm', what: 'Minimum clearance', value: fit.minClearanceUm, unit: 'µm', decimals: 1 },
         { key: 'kind', what: 'Kind of fit', value: fit.kind },
         ...limitFigures(fit.hole, fit.shaft),
       ],

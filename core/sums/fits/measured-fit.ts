@@ -115,7 +115,7 @@ export const measuredFitSum = defineSum({
         figures: [
           {
             key: 'minClearanceUm',
-            what: 'Least clearance',
+            what: 'Minimum clearance',
             value: made.minClearanceUm,
             unit: 'µm',
             decimals: 1,
@@ -123,7 +123,7 @@ export const measuredFitSum = defineSum({
           },
           {
             key: 'maxClearanceUm',
-            what: 'Greatest clearance',
+            what: 'Maximum clearance',
             value: made.maxClearanceUm,
             unit: 'µm',
             decimals: 1,
@@ -138,14 +138,14 @@ export const measuredFitSum = defineSum({
         ],
         working: [
           line(
-            'Least clearance',
-            'least hole − greatest shaft',
+            'Minimum clearance',
+            'minimum hole − maximum shaft',
             `${say(parts[0].leastMm)} − ${say(parts[1].greatestMm)}`,
             `${say(made.minClearanceUm, 1)} µm`,
           ),
           line(
-            'Greatest clearance',
-            'greatest hole − least shaft',
+            'Maximum clearance',
+            'maximum hole − minimum shaft',
             `${say(parts[0].greatestMm)} − ${say(parts[1].leastMm)}`,
             `${say(made.maxClearanceUm, 1)} µm`,
           ),

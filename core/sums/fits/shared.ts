@@ -12,13 +12,13 @@ export const limitFigures = (hole: ToleranceLimits, shaft: ToleranceLimits): Fig
 ]
 export const ends = (hole: ToleranceLimits, shaft: ToleranceLimits) => [
   line(
-    'Greatest clearance',
+    'Maximum clearance',
     'hole upper − shaft lower',
     `${say(hole.upperUm, 1)} − ${say(shaft.lowerUm, 1)}`,
     `${say(hole.upperUm - shaft.lowerUm, 1)} µm`,
   ),
   line(
-    'Least clearance',
+    'Minimum clearance',
     'hole lower − shaft upper',
     `${say(hole.lowerUm, 1)} − ${say(shaft.upperUm, 1)}`,
     `${say(hole.lowerUm - shaft.upperUm, 1)} µm`,

@@ -13,7 +13,7 @@ export const gapsSum = defineSum({
   fields: {
     gapsMm: list('Gaps, clockwise from top', 'mm', [0, 100], [2, 24]),
     minMm: makerMin('mm', [0, 100]),
-    maxOffsetMm: optional(number('Greatest offset', 'mm', [0, 100])),
+    maxOffsetMm: optional(number('Maximum offset', 'mm', [0, 100])),
   },
   example: { gapsMm: [0.62, 0.55, 0.48, 0.57], minMm: 0.4, maxOffsetMm: 0.1 },
   work: ({ gapsMm, minMm, maxOffsetMm }) =>
@@ -27,7 +27,7 @@ export const gapsSum = defineSum({
         figures: [
           {
             key: 'leastMm',
-            what: 'Least gap',
+            what: 'Minimum gap',
             value: leastMm,
             unit: 'mm',
             decimals: 3,
@@ -53,7 +53,7 @@ export const gapsSum = defineSum({
           },
         ],
         working: [
-          line('Spread', 'greatest − least', `${say(greatestMm)} − ${say(leastMm)}`, `${say(spreadMm)} mm`),
+          line('Spread', 'maximum − minimum', `${say(greatestMm)} − ${say(leastMm)}`, `${say(spreadMm)} mm`),
           ...(offset
             ? [
                 line(

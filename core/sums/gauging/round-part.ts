@@ -15,7 +15,7 @@ const SIZE_SAYS: Record<'journal' | 'bore' | 'part', Consequences> = {
     low: 'the bore is under size: it grips what should turn or slide in it',
     high: 'the bore is worn or cut over: its fit is slack',
   },
-  part: { low: 'under its least size', high: 'over its greatest size' },
+  part: { low: 'under its minimum size', high: 'over its maximum size' },
 }
 
 export const roundPartSum = defineSum({
@@ -33,8 +33,8 @@ export const roundPartSum = defineSum({
     part: optional(choice('It is a', ['journal', 'bore'])),
     minMm: makerMin('mm', SIZE),
     maxMm: makerMax('mm', SIZE),
-    maxOutOfRoundUm: optional(number('Greatest out of round', 'µm', [0, 5000])),
-    maxTaperUm: optional(number('Greatest taper', 'µm', [0, 5000])),
+    maxOutOfRoundUm: optional(number('Maximum out of round', 'µm', [0, 5000])),
+    maxTaperUm: optional(number('Maximum taper', 'µm', [0, 5000])),
   },
   example: {
     readings: [
@@ -66,10 +66,10 @@ export const roundPartSum = defineSum({
             : { held: hold(Math.abs(value), { max }, { high }) }
       return {
         figures: [
-          { key: 'leastMm', what: 'Least reading', value: part.leastMm, unit: 'mm', decimals: 3, held: least },
+          { key: 'leastMm', what: 'Minimum reading', value: part.leastMm, unit: 'mm', decimals: 3, held: least },
           {
             key: 'greatestMm',
-            what: 'Greatest reading',
+            what: 'Maximum reading',
             value: part.greatestMm,
             unit: 'mm',
             decimals: 3,
@@ -94,7 +94,7 @@ export const roundPartSum = defineSum({
         working: part.stations.map(one =>
           line(
             `${one.station || 'Station'}`,
-            'mean; greatest − least',
+            'mean; maximum − minimum',
             `mean ${say(one.meanMm, 4)}`,
             one.outOfRoundUm === null
               ? 'one plane: out of round is open'

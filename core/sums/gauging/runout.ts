@@ -56,7 +56,7 @@ export const runoutSum = defineSum({
         working: [
           line(
             'Run-out',
-            'greatest − least',
+            'maximum − minimum',
             `${say(Math.max(...readingsUm), 1)} − ${say(Math.min(...readingsUm), 1)}`,
             `${say(tirUm, 1)} µm`,
           ),
@@ -75,7 +75,7 @@ export const runoutSum = defineSum({
           line(
             'Form',
             'what is left when mean and first harmonic are off',
-            'greatest − least of the rest',
+            'maximum − minimum of the rest',
             `${say(formErrorUm, 1)} µm`,
           ),
         ],

@@ -11,7 +11,7 @@ export const shaftShapeSum = defineSum({
   title: 'Shaft along its length',
   about: 'Sweeps at several stations: where the high spots stand says whether it is bent, cranked or worn.',
   source:
-    'first harmonic at each station; in line and greatest at mid-span is a bend, growing to one end is that end, opposed is a crank',
+    'first harmonic at each station; in line and largest at mid-span is a bend, growing to one end is that end, opposed is a crank',
   fields: {
     sweeps: rows(
       'Sweeps',

@@ -40,7 +40,7 @@ export const triesSum = defineSum({
         ),
         line(
           'Range',
-          'greatest − least',
+          'maximum − minimum',
           `${say(Math.max(...triesMm), 4)} − ${say(Math.min(...triesMm), 4)}`,
           `${say(range, 4)} mm`,
         ),

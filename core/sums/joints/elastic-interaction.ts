@@ -83,7 +83,7 @@ export const elasticInteractionSum = defineSum({
         { key: 'bestPattern', what: 'Evenest after the passes', value: best.pattern },
         {
           key: 'levelPullN',
-          what: 'Greatest pull to end level in one pass',
+          what: 'Maximum pull to end level in one pass',
           value: peak(best),
           unit: 'N',
           decimals: 0,
@@ -127,7 +127,7 @@ export const elasticInteractionSum = defineSum({
         ...done.map(one =>
           line(
             one.pattern,
-            '(greatest − least)/mean',
+            '(maximum − minimum)/mean',
             one.after.map(pass => `${pass.name}: ${say(pass.scatter * 100, 1)} %`).join('; '),
             one.checkPasses === null
               ? noCheckPasses

@@ -85,7 +85,7 @@ export const preloadSum = defineSum({
         figures: [
           ...proofFigures(preloadN, stressAreaMm2, strength.value, scatter),
           { key: 'preloadN', what: 'Preload', value: preloadN, unit: 'N', decimals: 0 },
-          { key: 'preloadLeastN', what: 'Preload, least', value: preloadN * (1 - scatter), unit: 'N', decimals: 0 },
+          { key: 'preloadLeastN', what: 'Preload, minimum', value: preloadN * (1 - scatter), unit: 'N', decimals: 0 },
           { key: 'preloadMostN', what: 'Preload, most', value: preloadN * (1 + scatter), unit: 'N', decimals: 0 },
           ...(byFriction
             ? [

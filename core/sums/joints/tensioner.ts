@@ -15,7 +15,7 @@ export const tensionerSum = defineSum({
     diameterMm: number('Thread', 'mm', [5, 200]),
     gripMm: number('Grip of the stud', 'mm', [5, 5000], 'from nut face to nut face'),
     areaMm2: number('Tool’s area, mm²', '1', [10, 1000000]),
-    maxMPa: optional(number('Tool’s greatest pressure', 'MPa', [1, 400])),
+    maxMPa: optional(number('Tool’s maximum pressure', 'MPa', [1, 400])),
   },
   example: { loadN: 260000, diameterMm: 36, gripMm: 180, areaMm2: 3250, maxMPa: 150 },
   work: ({ loadN, diameterMm, gripMm, areaMm2, maxMPa }) =>

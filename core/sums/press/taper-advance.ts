@@ -15,7 +15,7 @@ export const taperAdvanceSum = defineSum({
     oneIn: number('Taper 1 in', '1', [4, 100]),
     advancedMm: optional(number('Advanced so far', 'mm', [0, 100])),
     contactPercent: optional(number('Contact by blue', '%', [0, 100])),
-    minContactPercent: limitOf(number('Least contact', '%', [0, 100]), 'contactPercent'),
+    minContactPercent: limitOf(number('Minimum contact', '%', [0, 100]), 'contactPercent'),
   },
   example: { interferenceMm: 0.06, oneIn: 16, advancedMm: 0.9, contactPercent: 80, minContactPercent: 70 },
   work: ({ interferenceMm, oneIn, advancedMm, contactPercent, minContactPercent }) =>

@@ -16,12 +16,12 @@ export const commutatorSum = defineSum({
     springN: limitOf(number('Brush spring', 'N', [0.1, 200]), 'brushAreaMm2'),
     brushAreaMm2: limitOf(number('Brush area, mm²', '1', [1, 10000]), 'springN'),
     resistancesMOhm: optional(list('Bar to bar, mΩ', '1', [0.0001, 100000], [2, 400])),
-    maxProfileUm: optional(number('Greatest profile', 'µm', [0, 5000])),
-    maxStepUm: optional(number('Greatest step', 'µm', [0, 1000])),
-    minUndercutMm: limitOf(number('Least undercut', 'mm', [0, 10]), 'undercutsMm'),
-    minKPa: limitOf(number('Brush, least kPa', '1', [0, 200]), 'springN', 'brushAreaMm2'),
-    maxKPa: limitOf(number('Brush, greatest kPa', '1', [0, 200]), 'springN', 'brushAreaMm2'),
-    maxSpreadPercent: limitOf(number('Greatest spread', '%', [0, 100]), 'resistancesMOhm'),
+    maxProfileUm: optional(number('Maximum profile', 'µm', [0, 5000])),
+    maxStepUm: optional(number('Maximum step', 'µm', [0, 1000])),
+    minUndercutMm: limitOf(number('Minimum undercut', 'mm', [0, 10]), 'undercutsMm'),
+    minKPa: limitOf(number('Brush, minimum kPa', '1', [0, 200]), 'springN', 'brushAreaMm2'),
+    maxKPa: limitOf(number('Brush, maximum kPa', '1', [0, 200]), 'springN', 'brushAreaMm2'),
+    maxSpreadPercent: limitOf(number('Maximum spread', '%', [0, 100]), 'resistancesMOhm'),
   },
   example: {
     barsUm: [0, 3, 6, 8, 7, 4, 1, -2, -4, -5, -4, -2],
@@ -51,7 +51,7 @@ export const commutatorSum = defineSum({
           },
           {
             key: 'stepUm',
-            what: `Greatest step, after bar ${read.stepAt}`,
+            what: `Maximum step, after bar ${read.stepAt}`,
             value: read.stepUm,
             unit: 'µm',
             decimals: 0,
@@ -62,7 +62,7 @@ export const commutatorSum = defineSum({
             : [
                 {
                   key: 'undercutLeastMm',
-                  what: 'Least undercut',
+                  what: 'Minimum undercut',
                   value: read.undercutLeastMm,
                   unit: 'mm',
                   decimals: 2,
@@ -108,7 +108,7 @@ export const commutatorSum = defineSum({
         working: [
           line(
             'Profile',
-            'greatest − least',
+            'maximum − minimum',
             `${say(Math.max(...given.barsUm))} − ${say(Math.min(...given.barsUm))}`,
             `${say(read.profileUm)} µm`,
           ),

@@ -15,11 +15,11 @@ export const hydrotestSum = defineSum({
     designMPa: number('Design pressure', 'MPa', [0.01, 100]),
     code: choice('Made to', TEST_CODES),
     stressRatio: fallback(number('Allowed stress, cold over hot', '1', [1, 5]), 1),
-    heldMPa: optional(number('Least pressure while held', 'MPa', PRESSURE)),
-    peakMPa: optional(number('Greatest pressure', 'MPa', PRESSURE)),
+    heldMPa: optional(number('Minimum pressure while held', 'MPa', PRESSURE)),
+    peakMPa: optional(number('Maximum pressure', 'MPa', PRESSURE)),
     maxMPa: limitOf(number('Never over', 'MPa', PRESSURE), 'peakMPa'),
     minutes: optional(number('Held for, minutes', '1', [0, 10000])),
-    minMinutes: limitOf(number('Least hold, minutes', '1', [0, 10000]), 'minutes'),
+    minMinutes: limitOf(number('Minimum hold, minutes', '1', [0, 10000]), 'minutes'),
     gaugeMPa: optional(number('Gauge reads up to', 'MPa', [0, 400])),
   },
   example: {
@@ -41,7 +41,7 @@ export const hydrotestSum = defineSum({
           : [
               fig(
                 'heldMPa',
-                'Least while held',
+                'Minimum while held',
                 heldMPa,
                 'MPa',
                 3,
@@ -58,7 +58,7 @@ export const hydrotestSum = defineSum({
           : [
               fig(
                 'peakMPa',
-                'Greatest',
+                'Maximum',
                 peakMPa,
                 'MPa',
                 3,

@@ -17,8 +17,8 @@ export const insulationSum = defineSum({
     tenMinutesMOhm: optional(number('After ten minutes', 'MΩ', OHM)),
     windingC: number('Winding at', '°C', [-10, 150]),
     halvingK: fallback(number('Halves every', 'K', [5, 60]), 10),
-    minMOhm: optional(number('Least at 40 °C', 'MΩ', OHM)),
-    minIndex: limitOf(number('Least index', '1', [1, 10]), 'tenMinutesMOhm'),
+    minMOhm: optional(number('Minimum at 40 °C', 'MΩ', OHM)),
+    minIndex: limitOf(number('Minimum index', '1', [1, 10]), 'tenMinutesMOhm'),
   },
   example: { oneMinuteMOhm: 420, tenMinutesMOhm: 1150, windingC: 24, halvingK: 10, minMOhm: 100, minIndex: 2 },
   work: ({ oneMinuteMOhm, tenMinutesMOhm, windingC, halvingK, minMOhm, minIndex }) =>

@@ -18,7 +18,7 @@ export const leakTestSum = defineSum({
     endC: number('Gas at the end', '°C', [-50, 200]),
     outsideMPaAbs: fallback(absolute('Air outside, absolute', [0.03, 0.2]), 0.1013),
     minutes: whole('Ran, minutes', [1, 100000]),
-    maxDropMPa: optional(number('Greatest change', 'MPa', [0, 100])),
+    maxDropMPa: optional(number('Maximum change', 'MPa', [0, 100])),
   },
   example: {
     startMPaAbs: 0.7013,

@@ -86,7 +86,7 @@ describe('electrical, balance, leak', () => {
   it('the last bar steps to the first', () =>
     expect(figure('commutator', 'stepUm', { barsUm: [0, 1, 2, 9] })).toMatchObject({
       value: 9,
-      what: 'Greatest step, after bar 4',
+      what: 'Maximum step, after bar 4',
     }))
   it('a gas that cools has not leaked', () => {
     figures('leak-test', {}, { leakMPa: 0.0007271, rawDropMPa: 0.0078, perHourMPa: 0.0007271 })

@@ -33,8 +33,8 @@ export const runRecordSum = defineSum({
     windowMin: fallback(number('Window, minutes', '1', [1, 1440]), 30),
     maxSlopePerHour: fallback(number('Steady under, an hour', '1', [0.001, 1000]), 1),
     ambient: only(number('Air around', '°C', [-50, 80]), 'reads', TEMPERATURE),
-    maxRise: limitOf(only(number('Greatest rise', 'K', [0, 500]), 'reads', TEMPERATURE), 'ambient'),
-    max: optional(number('Maker’s greatest', '1', [-1000, 100000])),
+    maxRise: limitOf(only(number('Maximum rise', 'K', [0, 500]), 'reads', TEMPERATURE), 'ambient'),
+    max: optional(number('Maker’s maximum', '1', [-1000, 100000])),
   },
   example: {
     reads: TEMPERATURE,
@@ -106,7 +106,7 @@ export const runRecordSum = defineSum({
           ...rise,
           {
             key: 'greatest',
-            what: 'Greatest',
+            what: 'Maximum',
             value: greatest,
             unit: logged.unit,
             decimals: 1,

@@ -53,7 +53,7 @@ export const pumpVibrationSum = defineSum({
           `${made.limits.join(', ')} mm/s`,
         ),
       ],
-      notes: ['At its preferred flow, in three directions on both housings; the greatest counts.'],
+      notes: ['At its preferred flow, in three directions on both housings; the highest counts.'],
       reading: { kind: 'single', tries: [[mmPerS]] },
     })),
 })

@@ -49,14 +49,14 @@ export const bearingFitSum = defineSum({
             ? [
                 {
                   key: 'housingMinUm',
-                  what: 'Least clearance in the housing',
+                  what: 'Minimum clearance in the housing',
                   value: outer.minClearanceUm,
                   unit: 'µm',
                   decimals: 1,
                 },
                 {
                   key: 'housingMaxUm',
-                  what: 'Greatest clearance in the housing',
+                  what: 'Maximum clearance in the housing',
                   value: outer.maxClearanceUm,
                   unit: 'µm',
                   decimals: 1,

@@ -29,7 +29,7 @@ export const driveUpSum = defineSum({
           ? [
               {
                 key: 'leftLeastUm',
-                what: 'Clearance left, least',
+                what: 'Clearance left, minimum',
                 value: leftUm.leastUm,
                 unit: 'µm',
                 decimals: 0,
@@ -61,22 +61,22 @@ export const driveUpSum = defineSum({
             ]),
         {
           key: 'reductionLeastUm',
-          what: 'Reduce clearance by, least',
+          what: 'Reduce clearance by, minimum',
           value: reduction.leastUm,
           unit: 'µm',
           decimals: 0,
         },
         {
           key: 'reductionGreatestUm',
-          what: 'Reduce clearance by, greatest',
+          what: 'Reduce clearance by, maximum',
           value: reduction.greatestUm,
           unit: 'µm',
           decimals: 0,
         },
-        { key: 'travelLeastMm', what: 'Drive up, least', value: travelMm.least, unit: 'mm', decimals: 2 },
-        { key: 'travelGreatestMm', what: 'Drive up, greatest', value: travelMm.greatest, unit: 'mm', decimals: 2 },
-        { key: 'nutLeastDeg', what: 'Nut angle, least', value: nutDeg.least, unit: '°', decimals: 0 },
-        { key: 'nutGreatestDeg', what: 'Nut angle, greatest', value: nutDeg.greatest, unit: '°', decimals: 0 },
+        { key: 'travelLeastMm', what: 'Drive up, minimum', value: travelMm.least, unit: 'mm', decimals: 2 },
+        { key: 'travelGreatestMm', what: 'Drive up, maximum', value: travelMm.greatest, unit: 'mm', decimals: 2 },
+        { key: 'nutLeastDeg', what: 'Nut angle, minimum', value: nutDeg.least, unit: '°', decimals: 0 },
+        { key: 'nutGreatestDeg', what: 'Nut angle, maximum', value: nutDeg.greatest, unit: '°', decimals: 0 },
       ],
       working: [
         line(

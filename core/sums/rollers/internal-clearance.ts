@@ -61,8 +61,8 @@ export const internalClearanceSum = defineSum({
             ]),
         ...(table.ok
           ? [
-              fig('leastUm', 'Group, least', table.value.leastUm, 'µm', 0),
-              fig('greatestUm', 'Group, greatest', table.value.greatestUm, 'µm', 0),
+              fig('leastUm', 'Group, minimum', table.value.leastUm, 'µm', 0),
+              fig('greatestUm', 'Group, maximum', table.value.greatestUm, 'µm', 0),
             ]
           : []),
       ],

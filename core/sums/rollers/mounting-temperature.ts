@@ -29,7 +29,7 @@ export const mountingTemperatureSum = defineSum({
   source: 'linear expansion, 11.7·10⁻⁶ 1/K; 110 and 125 °C are general limits for bearing steel',
   fields: {
     boreMm: number('Bore', 'mm', [0.1, 1000]),
-    interferenceUm: number('Greatest interference', 'µm', [0, 2000]),
+    interferenceUm: number('Maximum interference', 'µm', [0, 2000]),
     assemblyClearanceUm: number('Room to slide', 'µm', [0, 2000]),
     ambientC: number('Shaft is at', '°C', [-50, 80]),
     greasedOrSealed: flag('Greased or sealed'),

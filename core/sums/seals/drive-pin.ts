@@ -11,8 +11,8 @@ export const drivePinSum = defineSum({
   source: 'the sheet’s limits',
   fields: {
     heightMm: number('Stands up by', 'mm', [-20, 50]),
-    minMm: number('Least', 'mm', [-20, 50]),
-    maxMm: number('Greatest', 'mm', [-20, 50]),
+    minMm: number('Minimum', 'mm', [-20, 50]),
+    maxMm: number('Maximum', 'mm', [-20, 50]),
   },
   example: { heightMm: 2.6, minMm: 2.2, maxMm: 2.7 },
   work: ({ heightMm, minMm, maxMm }) =>
@@ -38,7 +38,7 @@ export const drivePinSum = defineSum({
       working: [
         line(
           'Room',
-          'greatest − height; height − least',
+          'maximum − height; height − minimum',
           `${say(maxMm)} − ${say(heightMm)}; ${say(heightMm)} − ${say(minMm)}`,
           `${say(maxMm - heightMm)} and ${say(heightMm - minMm)} mm`,
         ),

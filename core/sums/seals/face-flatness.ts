@@ -15,7 +15,7 @@ export const faceFlatnessSum = defineSum({
     bands: number('Bands', '1', [0, 100], 'that a straight line across the middle meets'),
     lamp: fallback(choice('Lamp', LAMP_NAMES), 'helium'),
     shape: optional(choice('They', SHAPES)),
-    maxBands: optional(number('Maker’s greatest, bands', '1', [0.1, 100])),
+    maxBands: optional(number('Maker’s maximum, bands', '1', [0.1, 100])),
   },
   example: { bands: 2, lamp: 'helium', shape: 'bows one way', maxBands: 3 },
   work: ({ bands, lamp, shape, maxBands }) =>

@@ -104,7 +104,7 @@ export const oRingSum = defineSum({
               ? [
                   {
                     key: 'leastSqueeze',
-                    what: 'Least squeeze, off centre',
+                    what: 'Minimum squeeze, off centre',
                     value: leastSqueeze,
                     as: 'percent' as const,
                     held: holdAgainst(
@@ -116,13 +116,13 @@ export const oRingSum = defineSum({
                   },
                   {
                     key: 'greatestSqueeze',
-                    what: 'Greatest squeeze, warm',
+                    what: 'Maximum squeeze, warm',
                     value: greatestSqueeze,
                     as: 'percent' as const,
                   },
                   {
                     key: 'greatestFill',
-                    what: 'Greatest fill, warm',
+                    what: 'Maximum fill, warm',
                     value: greatestFill,
                     as: 'percent' as const,
                     held: holdAgainst(greatestFill, { max: 0.95, best: 0.7 }, 'under 95 %, warm', {

@@ -13,8 +13,8 @@ export const springsSum = defineSum({
   fields: {
     freeMm: list('Free lengths, by place', 'mm', MM, [2, 40]),
     newMm: number('A new one', 'mm', MM),
-    maxLossMm: optional(number('Greatest loss', 'mm', [0, 50])),
-    maxRangeMm: optional(number('Greatest difference', 'mm', [0, 50])),
+    maxLossMm: optional(number('Maximum loss', 'mm', [0, 50])),
+    maxRangeMm: optional(number('Maximum difference', 'mm', [0, 50])),
   },
   example: { freeMm: [25.1, 25.0, 25.1, 24.2, 25.0, 25.1], newMm: 25.4, maxLossMm: 1.5, maxRangeMm: 0.5 },
   work: ({ freeMm, newMm, maxLossMm, maxRangeMm }) =>

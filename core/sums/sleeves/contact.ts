@@ -31,7 +31,7 @@ export const contactSum = defineSum({
         '0, 0.5 or 1, row by row from the stated end',
       ),
     ),
-    minShare: optional(number('Least share', '%', [0, 100])),
+    minShare: optional(number('Minimum share', '%', [0, 100])),
     closeUp: flag('Judge where it lies, too'),
   },
   example: {

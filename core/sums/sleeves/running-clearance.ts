@@ -26,7 +26,7 @@ export const runningClearanceSum = defineSum({
         figures: [
           {
             key: 'leastMm',
-            what: 'Least',
+            what: 'Minimum',
             value: leastMm,
             unit: 'mm',
             decimals: 3,
@@ -34,7 +34,7 @@ export const runningClearanceSum = defineSum({
           },
           {
             key: 'greatestMm',
-            what: 'Greatest',
+            what: 'Maximum',
             value: greatestMm,
             unit: 'mm',
             decimals: 3,
@@ -45,14 +45,14 @@ export const runningClearanceSum = defineSum({
         ],
         working: [
           line(
-            'Least',
-            'least bore − greatest journal',
+            'Minimum',
+            'minimum bore − maximum journal',
             `${say(Math.min(...boresMm))} − ${say(Math.max(...journalsMm))}`,
             `${say(leastMm)} mm`,
           ),
           line(
-            'Greatest',
-            'greatest bore − least journal',
+            'Maximum',
+            'maximum bore − minimum journal',
             `${say(Math.max(...boresMm))} − ${say(Math.min(...journalsMm))}`,
             `${say(greatestMm)} mm`,
           ),

@@ -17,7 +17,7 @@ export const skewSum = defineSum({
     rightBMm: number('End B, right', 'mm', GAP),
     spacingMm: number('Between the two rows', 'mm', SIZE),
     fromCrownDeg: number('Read from the crown at', '°', [1, 90]),
-    maxSkewMmPerM: optional(number('Greatest skew, mm/m', '1', [0, 100])),
+    maxSkewMmPerM: optional(number('Maximum skew, mm/m', '1', [0, 100])),
   },
   example: {
     leftAMm: 0.09,

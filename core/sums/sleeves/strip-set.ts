@@ -8,14 +8,14 @@ export const stripSetSum = defineSum({
   name: 'strip-set',
   craft: 'sleeves',
   title: 'Three strips on a journal',
-  about: 'Strips in the middle and just inside each end: mean, least, greatest and taper.',
+  about: 'Strips in the middle and just inside each end: mean, minimum, maximum and taper.',
   source: 'volume kept; workshop practice for the three places',
   fields: {
     stripDiameterMm: STRIP,
     widthsMm: list('Widths: first end, middle, other end', 'mm', WIDTH, [3, 3]),
     minMm: makerMin('mm', GAP),
     maxMm: makerMax('mm', GAP),
-    maxTaperMm: optional(number('Greatest taper', 'mm', [0, 5])),
+    maxTaperMm: optional(number('Maximum taper', 'mm', [0, 5])),
   },
   example: { stripDiameterMm: 0.25, widthsMm: [0.56, 0.6, 0.66], minMm: 0.06, maxMm: 0.11, maxTaperMm: 0.02 },
   work: ({ stripDiameterMm, widthsMm, minMm, maxMm, maxTaperMm }) => {
@@ -31,7 +31,7 @@ export const stripSetSum = defineSum({
         figures: [
           {
             key: 'leastMm',
-            what: 'Least clearance',
+            what: 'Minimum clearance',
             value: leastMm,
             unit: 'mm',
             decimals: 4,
@@ -39,7 +39,7 @@ export const stripSetSum = defineSum({
           },
           {
             key: 'greatestMm',
-            what: 'Greatest clearance',
+            what: 'Maximum clearance',
             value: greatestMm,
             unit: 'mm',
             decimals: 4,

@@ -14,8 +14,8 @@ export const shimChoiceSum = defineSum({
   cost: ({ stock, mostPieces, ...wish }) => shimWork(stock, { ...wish, mostPieces }),
   fields: {
     openMm: number('Gap with no shim', 'mm', [0.001, 200]),
-    leastMm: number('Gap wanted, least', 'mm', GAP),
-    greatestMm: number('Gap wanted, greatest', 'mm', GAP),
+    leastMm: number('Gap wanted, minimum', 'mm', GAP),
+    greatestMm: number('Gap wanted, maximum', 'mm', GAP),
     stock: rows(
       'In stock',
       { thicknessMm: number('Thickness', 'mm', [0.001, 50]), count: whole('Pieces', [0, 200]) },

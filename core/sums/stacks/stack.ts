@@ -18,7 +18,7 @@ export const stackSum = defineSum({
         figures: [
           {
             key: 'worstLeastMm',
-            what: 'Worst case, least',
+            what: 'Worst case, minimum',
             value: worst.leastMm,
             unit: 'mm',
             decimals: 3,
@@ -26,7 +26,7 @@ export const stackSum = defineSum({
           },
           {
             key: 'worstGreatestMm',
-            what: 'Worst case, greatest',
+            what: 'Worst case, maximum',
             value: worst.greatestMm,
             unit: 'mm',
             decimals: 3,
@@ -34,8 +34,8 @@ export const stackSum = defineSum({
           },
           { key: 'nominalMm', what: 'Gap at nominal', value: nominalMm, unit: 'mm', decimals: 3 },
           { key: 'middleMm', what: 'Gap at the middle of all tolerances', value: middleMm, unit: 'mm', decimals: 3 },
-          { key: 'rssLeastMm', what: 'Root-sum-square, least', value: rss.leastMm, unit: 'mm', decimals: 3 },
-          { key: 'rssGreatestMm', what: 'Root-sum-square, greatest', value: rss.greatestMm, unit: 'mm', decimals: 3 },
+          { key: 'rssLeastMm', what: 'Root-sum-square, minimum', value: rss.leastMm, unit: 'mm', decimals: 3 },
+          { key: 'rssGreatestMm', what: 'Root-sum-square, maximum', value: rss.greatestMm, unit: 'mm', decimals: 3 },
         ],
         working: [
           line(
