@@ -1,4 +1,5 @@
 import { v7 as uuid } from 'uuid'
+import { SUMS_BY_NAME } from '../core/sums/index.ts'
 import { planFor, type Sheet } from '../core/sheet/index.ts'
 import type { Person } from '../shared/answers.ts'
 import type { Database, Transaction } from '../server/db/client.ts'
@@ -36,7 +37,7 @@ async function overhaul(
 ): Promise<void> {
   const clock = workingClock(one.on)
   const worker = new Technician(
-    planFor(sheet, machine.variants),
+    planFor(sheet, machine.variants, SUMS_BY_NAME),
     wornFindings(one.wear, { fitter: fitter.id, lead: lead.id }),
     clock,
     label,

@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs'
 import { parse } from 'yaml'
 import { Technician, type Findings } from '../demo/technician.ts'
+import { SUMS_BY_NAME } from '../core/sums/index.ts'
 import { planFor, readSheet, type Check, type Moment, type Sheet, type Variants } from '../core/sheet/index.ts'
 import { people } from './pump.ts'
 
@@ -22,7 +23,7 @@ export function worker(sheet: Sheet, read: Read = {}, variants: Variants = {}): 
     choice: () => 'reuse',
     ...people,
   }
-  const one = new Technician(planFor(sheet, variants), findings, {
+  const one = new Technician(planFor(sheet, variants, SUMS_BY_NAME), findings, {
     id: () => `e${String(++n).padStart(5, '0')}`,
     now: () => new Date(Date.UTC(2026, 4, 1) + n * 60_000).toISOString(),
   })

@@ -13,7 +13,7 @@ import {
   type AnyEntry,
   type Folded,
 } from '~~/core/job'
-import { planFor } from '~~/core/sheet'
+import { needsSums, planFor, type Sums } from '~~/core/sheet'
 import type { AppendAnswer, JobAnswer } from '~~/shared/answers'
 import * as boxes from './outbox'
 import type { Batch, Outbox } from './outbox'
@@ -29,12 +29,17 @@ export type JobAbout = Omit<JobAnswer, 'entries' | 'sheet'>
  * One job on this screen: its plan, its ledger, and what waits to be sent. An act shows at once; the server is asked
  * afterwards and its order is the order. What waits outlives a reload. It lives until it is closed.
  */
-export function createJob(answer: JobAnswer, box: Awaited<ReturnType<typeof keptOutbox>>, isReached: boolean) {
+export function createJob(
+  answer: JobAnswer,
+  box: Awaited<ReturnType<typeof keptOutbox>>,
+  isReached: boolean,
+  sums?: Sums,
+) {
   const session = useSessionStore()
   const { sheet, entries: first, ...about } = answer
   const { id } = about.job
   const opened = first.find(one => isKind(one, 'job.opened'))
-  const plan = markRaw(planFor(sheet, opened && isKind(opened, 'job.opened') ? opened.payload.variants : {}))
+  const plan = markRaw(planFor(sheet, opened && isKind(opened, 'job.opened') ? opened.payload.variants : {}, sums))
   const names = new Map(about.people.map(one => [one.id, one.name]))
   const confirmed = shallowRef<Folded>(extend(plan, emptyFold(), first))
   const { outbox, damaged, keeps } = box
@@ -223,5 +228,7 @@ export type Job = ReturnType<typeof createJob>
 export async function loadJob(id: string): Promise<Job> {
   await deviceClock.measure()
   const [{ answer, reached }, box] = await Promise.all([askJob(id), keptOutbox(id)])
-  return createJob(answer, box, reached)
+  // The sums are fetched where the sheet works some out.
+  const sums = needsSums(answer.sheet) ? (await import('~~/core/sums')).SUMS_BY_NAME : undefined
+  return createJob(answer, box, reached, sums)
 }

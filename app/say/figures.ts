@@ -1,17 +1,6 @@
-import {
-  displayLength,
-  fixed,
-  fromBase,
-  shownDecimals,
-  shownUnit,
-  toBase,
-  UNITS,
-  type UnitName,
-} from '~~/core/quantity'
+import { displayLength, fixed, fromBase, isUnit, shownDecimals, shownUnit, toBase } from '~~/core/quantity'
 import type { Figure } from '~~/core/sums'
 import { thousands } from './words'
-
-const isUnit = (unit: string): unit is UnitName => unit in UNITS
 
 /** A figure of an answer as the screen shows it: in the units of the chosen world, but where it is to stay as written. */
 export function showFigureOf(

@@ -1,7 +1,9 @@
-import { parseClock } from '~~/core/marks'
-import { fromBase, parseQuantity, shownUnit as worldUnit, toBase, UNITS, type UnitName } from '~~/core/quantity'
+import { fromBase, toBase, type UnitName } from '~~/core/quantity'
 import { refuse, accept, type Result } from '~~/core/result'
 import type { Field, Fields, NumberField } from '~~/core/sums'
+import { inSentence, readNumber, shownUnit } from '~~/core/sums/read'
+
+export { inSentence, readNumber, shownUnit }
 
 /** What stands in a field as it was typed: kept whatever it says. */
 export type Text = string | boolean | string[] | Texts[]
@@ -10,37 +12,6 @@ export interface Texts {
 }
 
 export type Lengths = 'mm' | 'inch'
-type Measured = Pick<NumberField, 'unit' | 'span' | 'label' | 'reference' | 'clock'>
-
-/** A label as it stands within a sentence; names inside it keep their capitals. */
-export const inSentence = (label: string): string => label[0]!.toLowerCase() + label.slice(1)
-
-/** The unit a bare number is read in: the one of the screen's own world; what is held in micrometres is thou there. */
-export const shownUnit = (unit: UnitName, lengths: Lengths): UnitName =>
-  unit === 'µm' && lengths === 'inch' ? 'thou' : worldUnit(unit, lengths)
-
-/** A typed figure in the field's own unit, or why it is none. */
-export function readNumber(text: string, field: Measured, lengths: Lengths): Result<number> {
-  if (field.clock && text.includes(':')) {
-    const deg = parseClock(text)
-    return deg.ok && field.clock === 'hours' ? accept(deg.value / 30) : deg
-  }
-  const [low, high] = field.span
-  const plain = {
-    kind: UNITS[field.unit].kind,
-    unit: shownUnit(field.unit, lengths),
-    label: inSentence(field.label),
-    reference: field.reference,
-  }
-  const own = (base: number) => Number(fromBase(base, field.unit).toPrecision(12))
-  const read = parseQuantity(text, { ...plain, span: [toBase(low, field.unit), toBase(high, field.unit)] })
-  if (read.ok) return accept(own(read.value.value))
-  // A figure on the edge of its span may come back from inches a hair outside it.
-  const loose = parseQuantity(text, plain)
-  const edge = loose.ok ? Math.min(high, Math.max(low, own(loose.value.value))) : Number.NaN
-  return loose.ok && Math.abs(own(loose.value.value) - edge) <= 1e-6 * (high - low) ? accept(edge) : read
-}
-
 /**
  * A figure of a field as text in the unit the screen shows. In the other unit it has as many figures as read back to the very
  * same value: switching to inches and back changes no answer.
@@ -143,7 +114,7 @@ function writeField(field: Field, one: unknown, lengths: Lengths): Text {
  * it was typed. A half-filled page must not turn 60 mm into 60 in.
  */
 export function carryOver(fields: Fields, texts: Texts, from: Lengths, to: Lengths): Texts {
-  const figure = (text: string, field: Measured) => {
+  const figure = (text: string, field: Pick<NumberField, 'unit' | 'span' | 'label'>) => {
     const read = text === '' ? null : readNumber(text, field, from)
     return read?.ok ? writeNumber(read.value, field.unit, to) : text
   }

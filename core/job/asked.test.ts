@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest'
+import { SUMS_BY_NAME } from '../sums/index.ts'
 import { examineSheet, type Check, type Sheet } from '../sheet/index.ts'
 import { reading, refusal } from '../../tests/pump.ts'
 import { sheetNamed, worker } from '../../tests/sheets.ts'
@@ -78,7 +79,7 @@ describe('a check that is asked, examined', () => {
   ])('%s is named', (_, break_, words) => {
     const broken: Sheet = structuredClone(sheet)
     break_(broken.checks.find(one => one.id === 'turn')!)
-    expect(examineSheet(broken).join('\n')).toMatch(words)
+    expect(examineSheet(broken, SUMS_BY_NAME).join('\n')).toMatch(words)
   })
-  it('and sound as it is', () => expect(examineSheet(sheet)).toEqual([]))
+  it('and sound as it is', () => expect(examineSheet(sheet, SUMS_BY_NAME)).toEqual([]))
 })

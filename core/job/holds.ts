@@ -8,6 +8,7 @@ export function workOf(plan: Plan, state: JobState, step: Step): Stamp[] {
   return [
     ...(plan.checksAt.get(step.id) ?? []).flatMap(({ check, moment }) => [
       ...(state.readings.get(readingKey(check.id, moment))?.values() ?? []),
+      ...(state.figures.get(readingKey(check.id, moment))?.values() ?? []),
     ]),
     ...(step.removes ?? []).flatMap(ref => partState(state, ref).lifted ?? []),
     ...(step.fits ?? []).flatMap(ref => partState(state, ref).fitted ?? []),

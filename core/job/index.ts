@@ -12,12 +12,24 @@ export {
   figureOf,
   figuresPerTry,
   isHistory,
+  atMoment,
   readDraft,
   standing,
   type Cell,
   type CheckResult,
   type Draft,
 } from './results.ts'
+export {
+  cellsOfSum,
+  figureKey,
+  judgedOf,
+  readCell,
+  sumOf,
+  workSum,
+  type SumCell,
+  type CellValue,
+  type WorkedSum,
+} from './sum-checks.ts'
 export { keyOf, obligations, owedWords, type Obligation, type OwedId, type Settle } from './owed/index.ts'
 export { answerText, markText, mateMet, missedBy } from './mates.ts'
 export { asksOf, confirmationOf, countFault, lacks, type Asks, type Count, type Said } from './confirm.ts'

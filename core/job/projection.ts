@@ -1,8 +1,8 @@
-import { MOMENTS, type Moment, type Plan, type Ref } from '../sheet/index.ts'
+import type { Moment, Plan, Ref } from '../sheet/index.ts'
 import type { Verdict } from '../verdict.ts'
 import { checkResults } from './results.ts'
 import { timeOf } from './entry.ts'
-import { readingKey, type JobState } from './state.ts'
+import type { JobState } from './state.ts'
 
 /** What the fleet asks of one job, made from its ledger and nothing else. */
 export interface Projection {
@@ -24,7 +24,7 @@ export interface Projection {
 
 export function projectJob(plan: Plan, state: JobState): Projection {
   const readings = [...checkResults(plan, state).values()].flatMap((result): Projection['readings'] => {
-    if (result.value === null || result.scatter || result.missing.length) return []
+    if (result.value === null || result.again || result.missing.length) return []
     const [least, greatest] = result.span ?? [result.value, result.value]
     return [
       {
@@ -36,7 +36,7 @@ export function projectJob(plan: Plan, state: JobState): Projection {
         verdict: result.judgement.verdict,
         share: result.judgement.share,
         stands: !result.history,
-        takenAt: newestOf(plan, state, result.check.id, result.moment),
+        takenAt: result.newest?.at ?? timeOf(state.opened!),
       },
     ]
   })
@@ -56,18 +56,6 @@ export function projectJob(plan: Plan, state: JobState): Projection {
       movedAt: at,
     })),
   }
-}
-
-/** A check worked out from others is as new as the newest reading behind it. */
-function newestOf(plan: Plan, state: JobState, check: string, moment: Moment): string {
-  const { between } = plan.checks.get(check)!
-  const sources = between ? [between.outer, between.inner] : [check]
-  const moments = between ? MOMENTS.slice(0, MOMENTS.indexOf(moment) + 1) : [moment]
-  const keys = new Set(sources.flatMap(source => moments.map(one => readingKey(source, one))))
-  const times = [...state.readings]
-    .filter(([key]) => keys.has(key))
-    .flatMap(([, cells]) => [...cells.values()].map(cell => cell.at))
-  return times.sort().at(-1) ?? timeOf(state.opened!)
 }
 
 export interface LatestReading {

@@ -1,7 +1,7 @@
 import { clockText } from '../marks/index.ts'
 import { compareFoundLeft } from '../gauging/index.ts'
 import { fixed, type LengthSystem } from '../quantity/index.ts'
-import { MOMENTS, placesOf, STATIONS, type Check, type Moment, type Plan } from '../sheet/index.ts'
+import { placesOf, STATIONS, type Check, type Moment, type Plan } from '../sheet/index.ts'
 import type { Verdict, WorkingLine } from '../verdict.ts'
 import { actOf } from './acts/index.ts'
 import { rootOf } from './corrections.ts'
@@ -71,15 +71,6 @@ export interface JobRecord {
   corrections: (Signed & { what: string; first: Signed; now: string; why: string })[]
   late: (Signed & { what: string; why: string })[]
   notes: (Signed & { text: string })[]
-}
-
-function takenBy(state: JobState, check: Check, moment: Moment): Stamp | null {
-  const sources = check.between ? [check.between.outer, check.between.inner] : [check.id]
-  const moments = check.between ? MOMENTS.slice(0, MOMENTS.indexOf(moment) + 1) : [moment]
-  const cells = sources.flatMap(id =>
-    moments.flatMap(one => [...(state.readings.get(readingKey(id, one))?.values() ?? [])]),
-  )
-  return cells.sort((a, b) => a.n - b.n).at(-1) ?? null
 }
 
 /**
@@ -154,7 +145,7 @@ export function recordOf(
       consequence: result.consequence,
       working: result.working(system),
       history: result.history,
-      ...by(takenBy(state, result.check, result.moment)),
+      ...by(result.newest),
     })),
     parts: plan.source.parts
       .flatMap(placesOf)

@@ -1,11 +1,14 @@
 import { endFloat, lift, reduceRoundPart, reduceRunout, reduceTries } from '../gauging/index.ts'
 import { displayLength, fixed, type LengthSystem } from '../quantity/index.ts'
-import { MOMENTS, type Check, type Moment, type Plan } from '../sheet/index.ts'
+import { fromOf, MOMENTS, type Check, type Moment, type Plan } from '../sheet/index.ts'
+import type { Answer } from '../sums/define.ts'
+import { MAKER } from '../sums/limits.ts'
 import { judge, worstVerdict, type Judgement, type WorkingLine } from '../verdict.ts'
 import { worseEnd } from '../fits/index.ts'
 import { widthOf } from './doubt.ts'
 import { showFigure } from './show.ts'
-import { cellKey, readingKey, renewedAt, type CellReading, type JobState } from './state.ts'
+import { cellKey, readingKey, renewedAt, type CellReading, type JobState, type Stamp } from './state.ts'
+import { decidingFigure, figureInBase, judgedOf, sumOf, workSum, type WorkedSum } from './sum-checks.ts'
 import { placeName } from './words.ts'
 
 /** A place still to be measured. */
@@ -31,6 +34,12 @@ export interface CheckResult {
   missing: Cell[]
   /** Least and greatest of tries that disagree: then nothing is judged, and their mean means nothing. */
   scatter: [number, number] | null
+  /** Why what was read, whole as it is, does not count and is taken again. */
+  again: string | null
+  /** The newest act behind it. */
+  newest: Stamp | null
+  /** Of a check that is worked out by a sum: the sum as far as it goes. */
+  worked?: WorkedSum
   owed: boolean
   /** Taken of a part that has been renewed since: kept and shown, and nothing rests on it. */
   history: boolean
@@ -223,7 +232,8 @@ function reduceAsked(check: Check, cells: Taken[]): Reduced {
   }
 }
 
-const REDUCERS: Record<Exclude<Check['kind'], 'clearance'>, (check: Check, cells: Taken[]) => Reduced> = {
+type Read = Exclude<Check['kind'], 'clearance' | 'sum'>
+const REDUCERS: Record<Read, (check: Check, cells: Taken[]) => Reduced> = {
   single: reduceSingle,
   endFloat: reduceSingle,
   lift: reduceSingle,
@@ -242,7 +252,8 @@ const missingOf = (check: Check, cells: ReadonlyMap<string, Taken> | undefined) 
     ({ station, plane }) => (cells?.get(cellKey(station, plane))?.tries.length ?? 0) < (check.tries ?? 1),
   )
 
-type Standing = Pick<CheckResult, 'missing' | 'owed' | 'history'>
+type Standing = Pick<CheckResult, 'missing' | 'owed' | 'history' | 'newest'> &
+  Partial<Pick<CheckResult, 'again' | 'worked'>>
 
 function finish(check: Check, moment: Moment, reduced: Reduced | null, stands: Standing): CheckResult {
   const scatter = reduced?.scatter ?? null
@@ -258,13 +269,25 @@ function finish(check: Check, moment: Moment, reduced: Reduced | null, stands: S
     working: reduced?.working ?? NOTHING,
     notes: reduced?.notes ?? NOTHING,
     scatter,
+    again: scatter ? 'tries disagree' : null,
     ...stands,
   }
 }
 
+const newestOf = (stamps: readonly (Stamp | null)[]): Stamp | null =>
+  stamps.reduce((newest, one) => (one && (!newest || one.n > newest.n) ? one : newest), null)
+
 const reducerOf = (check: Check) => REDUCERS[check.kind as keyof typeof REDUCERS]
 
-function measured(plan: Plan, state: JobState, check: Check, moment: Moment): CheckResult {
+/** What a check is worked out in: plan, state, and what the others give. */
+interface Scene {
+  plan: Plan
+  state: JobState
+  resultOf: Lookup
+}
+type Lookup = (check: string, moment: Moment) => CheckResult | null
+
+function measured({ state }: Scene, check: Check, moment: Moment): CheckResult {
   const cells = new Map(state.readings.get(readingKey(check.id, moment)))
   // Of a part renewed twice, what was read between is history too, and is owed again.
   if (atOf(check, moment).renewed) for (const [key, cell] of cells) if (isHistory(state, check, cell)) cells.delete(key)
@@ -273,6 +296,7 @@ function measured(plan: Plan, state: JobState, check: Check, moment: Moment): Ch
     missing: missingOf(check, cells),
     owed: isOwed(state, check, moment),
     history: taken.some(cell => isHistory(state, check, cell)),
+    newest: newestOf(taken),
   })
 }
 
@@ -301,7 +325,7 @@ export function readDraft(check: Check, taken: Taken): Draft {
     check,
     check.at[0]!.moment,
     figures.length && check.kind !== 'clearance' ? reducerOf(check)(check, [whole]) : null,
-    { missing: [], owed: true, history: false },
+    { missing: [], owed: true, history: false, newest: null },
   )
   const spread = tries?.ok ? tries.value : null
   return {
@@ -319,7 +343,7 @@ export function readDraft(check: Check, taken: Taken): Draft {
 
 /** The newest complete result of a check up to and including a moment: a part not measured again keeps what it had. */
 function newestUpTo(
-  results: Map<string, CheckResult>,
+  resultOf: Lookup,
   check: string,
   moment: Moment,
   counts: (result: CheckResult) => boolean,
@@ -327,20 +351,20 @@ function newestUpTo(
   const upTo = MOMENTS.slice(0, MOMENTS.indexOf(moment) + 1).toReversed()
   return (
     upTo
-      .map(one => results.get(readingKey(check, one)))
-      .find(one => one && one.value !== null && !one.scatter && !one.missing.length && counts(one)) ?? null
+      .map(one => resultOf(check, one))
+      .find(one => one && one.value !== null && !one.again && !one.missing.length && counts(one)) ?? null
   )
 }
 
 const isCurrent = ({ history }: CheckResult) => !history
+/** What was found is made of what was found; from the build on only of parts that are in. */
+const countsAt = (moment: Moment) => (MOMENTS.indexOf(moment) < MOMENTS.indexOf('build') ? () => true : isCurrent)
 
-function clearance(results: Map<string, CheckResult>, state: JobState, check: Check, moment: Moment): CheckResult {
-  // What was found is made of what was found; from the build on only of parts that are in.
-  const counts = MOMENTS.indexOf(moment) < MOMENTS.indexOf('build') ? () => true : isCurrent
-  const outer = newestUpTo(results, check.between!.outer, moment, counts)
-  const inner = newestUpTo(results, check.between!.inner, moment, counts)
+function clearance({ state, resultOf }: Scene, check: Check, moment: Moment): CheckResult {
+  const outer = newestUpTo(resultOf, check.between!.outer, moment, countsAt(moment))
+  const inner = newestUpTo(resultOf, check.between!.inner, moment, countsAt(moment))
   const owed = isOwed(state, check, moment)
-  if (!outer || !inner) return finish(check, moment, null, { missing: [{}], owed, history: false })
+  if (!outer || !inner) return finish(check, moment, null, { missing: [{}], owed, history: false, newest: null })
   const [outerLeast, outerGreatest] = outer.span ?? [outer.value!, outer.value!]
   const [innerLeast, innerGreatest] = inner.span ?? [inner.value!, inner.value!]
   const least = outerLeast - innerGreatest
@@ -367,35 +391,121 @@ function clearance(results: Map<string, CheckResult>, state: JobState, check: Ch
       },
       notes: NOTHING,
     },
-    { missing: [], owed, history: outer.history || inner.history },
+    { missing: [], owed, history: outer.history || inner.history, newest: newestOf([outer.newest, inner.newest]) },
   )
+}
+
+/** Masses of all that a step moves, kg. */
+const massAt = ({ plan }: Scene, step: string): number | null =>
+  [...(plan.steps.get(step)?.removes ?? []), ...(plan.steps.get(step)?.fits ?? [])].reduce(
+    (sum, ref) => sum + (plan.parts.get(ref)?.part.massKg ?? 0),
+    0,
+  ) || null
+
+/** One figure of another result, base unit. */
+function figureOfResult(result: CheckResult, figure: string): number | null {
+  if (figure === 'value') return result.value
+  if (figure === 'least') return result.span?.[0] ?? result.value
+  if (figure === 'greatest') return result.span?.[1] ?? result.value
+  return result.worked?.answer?.ok ? figureInBase(result.worked.answer.value, figure) : null
+}
+
+/** What a sum takes from other checks, by field; null where it cannot be had yet. */
+function derivedFor(scene: Scene, check: Check, moment: Moment) {
+  const values: Record<string, number | null> = {}
+  const behind: CheckResult[] = []
+  for (const [field, text] of Object.entries(check.sum!.from ?? {})) {
+    const { of, at, figure } = fromOf(text)!
+    if (of === 'mass') values[field] = massAt(scene, at)
+    else {
+      const found = newestUpTo(scene.resultOf, of, at as Moment, countsAt(moment))
+      values[field] = found && figureOfResult(found, figure)
+      if (found) behind.push(found)
+    }
+  }
+  return { values, behind }
+}
+
+function reduceAnswer(check: Check, answer: Answer): Reduced {
+  const deciding = decidingFigure(answer)
+  const trend = figureInBase(answer, check.sum!.trend)
+  return {
+    value: trend ?? Number.NaN,
+    judgement: deciding
+      ? { verdict: deciding.held!.verdict, share: deciding.held!.share, side: deciding.held!.side }
+      : OPEN,
+    consequence: deciding?.held!.consequence ?? undefined,
+    working: () => answer.working,
+    notes: () => answer.notes ?? [],
+  }
+}
+
+/** Where the limits of a sheet come from, a sum cannot know. */
+const withSource = (answer: Answer, { source }: Check): Answer => ({
+  ...answer,
+  figures: answer.figures.map(one =>
+    one.held ? { ...one, held: { ...one.held, source: one.held.source.replace(MAKER, source) } } : one,
+  ),
+})
+
+function summed(scene: Scene, check: Check, moment: Moment): CheckResult {
+  const { plan, state } = scene
+  const taken = [...(state.figures.get(readingKey(check.id, moment))?.entries() ?? [])].filter(
+    ([, one]) => !(atOf(check, moment).renewed && isHistory(state, check, one)),
+  )
+  const { values, behind } = derivedFor(scene, check, moment)
+  const worked = workSum(sumOf(plan, check), check, values, new Map(taken.map(([key, one]) => [key, one.value])))
+  if (worked.answer?.ok) worked.answer = { ok: true, value: withSource(worked.answer.value, check) }
+  const { answer, missing, cells } = worked
+  const reduced = answer?.ok ? reduceAnswer(check, answer.value) : null
+  const open = answer?.ok ? judgedOf(answer.value).find(one => one.held!.verdict === 'Open') : undefined
+  const stamps = taken.map(([, one]) => one)
+  return finish(check, moment, reduced, {
+    worked,
+    // What waits for other checks is owed there.
+    missing: cells.length ? missing.map(cell => ({ station: cell.name })) : answer ? [] : [{}],
+    again: answer && !answer.ok ? answer.why : open ? `${open.what}: ${open.held!.source}` : null,
+    owed: isOwed(state, check, moment),
+    history: stamps.some(one => isHistory(state, check, one)) || behind.some(one => one.history),
+    newest: newestOf([...stamps, ...behind.map(one => one.newest)]),
+  })
 }
 
 const atOf = (check: Check, moment: Moment) => check.at.find(one => one.moment === moment)!
 
+/** A check as it is at one moment, which may have limits of its own. */
+export const atMoment = (check: Check, moment: Moment): Check => {
+  const limits = atOf(check, moment).limits
+  return limits ? { ...check, limits } : check
+}
+
 export const isOwed = (state: JobState, check: Check, moment: Moment): boolean =>
   !atOf(check, moment).renewed || renewedAt(state, check.of) > 0
 
-/** Every check at every moment it is taken, reduced and judged; keyed by check and moment. */
+/** Every check at every moment it is taken, reduced and judged; keyed by check and moment, in the order of the sheet. */
 export function checkResults(plan: Plan, state: JobState): Map<string, CheckResult> {
-  const results = new Map<string, CheckResult>()
-  const each = (kinds: (check: Check) => boolean, make: (check: Check, moment: Moment) => CheckResult) => {
-    for (const check of plan.sheet.checks.filter(kinds)) {
-      for (const { moment } of check.at) results.set(readingKey(check.id, moment), make(check, moment))
-    }
+  const known = new Map<string, CheckResult>()
+  const underWay = new Set<string>()
+  const resultOf: Lookup = (id, moment) => {
+    const key = readingKey(id, moment)
+    const before = known.get(key)
+    if (before) return before
+    const check = plan.checks.get(id)
+    if (!check?.at.some(one => one.moment === moment) || underWay.has(key)) return null
+    underWay.add(key)
+    const make = check.kind === 'clearance' ? clearance : check.kind === 'sum' ? summed : measured
+    const result = make({ plan, state, resultOf }, atMoment(check, moment), moment)
+    known.set(key, result)
+    return result
   }
-  each(
-    check => check.kind !== 'clearance',
-    (check, moment) => measured(plan, state, check, moment),
+  return new Map(
+    plan.sheet.checks.flatMap(({ id, at }) =>
+      at.map(({ moment }) => [readingKey(id, moment), resultOf(id, moment)!] as const),
+    ),
   )
-  each(
-    check => check.kind === 'clearance',
-    (check, moment) => clearance(results, state, check, moment),
-  )
-  return results
 }
 
 /** The newest moment at which a check is complete for the parts that are in: the one that stands. */
 export function standing(results: Map<string, CheckResult>, check: Check): CheckResult | null {
-  return newestUpTo(results, check.id, 'asLeft', isCurrent)
+  return newestUpTo((id, moment) => results.get(readingKey(id, moment)) ?? null, check.id, 'asLeft', isCurrent)
 }

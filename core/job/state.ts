@@ -1,6 +1,7 @@
 import type { Plan, Ref } from '../sheet/index.ts'
 import { timeOf, type AnyEntry, type Entry, type Payloads } from './entry.ts'
 import type { Role } from './roles.ts'
+import type { CellValue } from './sum-checks.ts'
 
 /** Who did something and when, with the entry that says so. */
 export interface Stamp {
@@ -38,6 +39,12 @@ export interface PartState {
 }
 
 export type Observation = Stamp & Payloads['part.observed']
+
+/** One figure of a sum as it was read, with what was typed. */
+export interface FigureRead extends Stamp {
+  value: CellValue
+  said: string
+}
 
 /** One gauge place of one check at one moment, as last taken. */
 export type CellReading = Stamp & Payloads['reading.taken']
@@ -82,6 +89,8 @@ export interface JobState {
   counts: Map<string, Stamp & { n: number }>
   /** By check and moment, then by station and plane. */
   readings: Map<string, Map<string, CellReading>>
+  /** Figures of sums, by check and moment, then by field and place. */
+  figures: Map<string, Map<string, FigureRead>>
   joints: Map<string, JointState>
   observations: Observation[]
   evidenceLost: Map<string, Stamp & Payloads['evidence.lost']>
@@ -119,6 +128,7 @@ export function emptyState(): JobState {
     mates: new Map(),
     counts: new Map(),
     readings: new Map(),
+    figures: new Map(),
     joints: new Map(),
     observations: [],
     evidenceLost: new Map(),
@@ -143,6 +153,7 @@ export function branchState(state: JobState): JobState {
     mates: new Map(state.mates),
     counts: new Map(state.counts),
     readings: new Map([...state.readings].map(([key, cells]) => [key, new Map(cells)])),
+    figures: new Map([...state.figures].map(([key, cells]) => [key, new Map(cells)])),
     joints: new Map(state.joints),
     observations: [...state.observations],
     evidenceLost: new Map(state.evidenceLost),

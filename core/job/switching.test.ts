@@ -1,4 +1,5 @@
 import fc from 'fast-check'
+import { SUMS_BY_NAME } from '../sums/index.ts'
 import { describe, expect, it } from 'vitest'
 import { examineSheet, type Sheet } from '../sheet/index.ts'
 import { refusal } from '../../tests/pump.ts'
@@ -29,7 +30,7 @@ function decided(read: Record<string, number>, choice: string) {
 }
 
 describe('a sheet whose depth is decided on the job', () => {
-  it('is sound either way', () => expect(examineSheet(sheet)).toEqual([]))
+  it('is sound either way', () => expect(examineSheet(sheet, SUMS_BY_NAME)).toEqual([]))
   it.each<[string, (broken: Sheet) => void, RegExp]>([
     ['an unknown step', one => (one.axes[0]!.decided!.step = 'moon'), /decided at an unknown step moon/],
     ['a step that hangs on it', one => (one.axes[0]!.decided!.step = 'rotors-out'), /which hangs on it/],
@@ -38,7 +39,7 @@ describe('a sheet whose depth is decided on the job', () => {
   ])('%s is named', (_, break_, words) => {
     const broken = structuredClone(sheet)
     break_(broken)
-    expect(examineSheet(broken).join('\n')).toMatch(words)
+    expect(examineSheet(broken, SUMS_BY_NAME).join('\n')).toMatch(words)
   })
 })
 

@@ -10,4 +10,4 @@ export {
   type InchStyle,
   type LengthDisplay,
 } from './format.ts'
-export { UNITS, BASE_UNIT, KINDS, type Kind, type UnitName } from './units.ts'
+export { UNITS, BASE_UNIT, KINDS, isUnit, type Kind, type UnitName } from './units.ts'

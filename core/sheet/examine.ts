@@ -1,6 +1,7 @@
 import { boltOrder } from '../joints/patterns.ts'
 import { leftOver } from './expand.ts'
-import { planFor, placesOf, stepsBefore, type Plan } from './plan.ts'
+import { planFor, placesOf, stepsBefore, type Plan, type Sums } from './plan.ts'
+import { sumRules } from './sum-rules.ts'
 import type { Sheet, Variants } from './types.ts'
 
 /** Every combination of choices a sheet offers. */
@@ -171,8 +172,12 @@ const RULES: Rule[] = [
       .map(part => `part ${part.id} has several places and is laid out with nothing to tell them apart`),
   ({ sheet }) =>
     sheet.checks
-      .filter(one => one.kind !== 'asked' && one.limits.min === undefined && one.limits.max === undefined)
-      .map(check => `check ${check.id} has no limits`),
+      .filter(one => one.kind !== 'asked' && one.kind !== 'sum' && !one.noLimits)
+      .filter(({ limits, at }) =>
+        [limits, ...at.flatMap(one => one.limits ?? [])].some(one => one.min === undefined && one.max === undefined),
+      )
+      .map(check => `check ${check.id} has no limits and does not say why`),
+  sumRules,
   ({ sheet }) =>
     sheet.checks
       .filter(check => !check.source)
@@ -269,11 +274,12 @@ function boltCount(layout: Sheet['joints'][number]['layout']): number {
 
 /**
  * Examines a sheet in every variant it offers: unknown names, steps that wait for themselves, parts that come off and
- * never go back, marks never met, checks without limits, joints that cannot be pulled. Empty when the sheet is sound.
+ * never go back, marks never met, checks without limits, joints that cannot be pulled, sums that cannot be worked out.
+ * Empty when the sheet is sound. `sums` are those at hand.
  */
-export function examineSheet(sheet: Sheet): string[] {
+export function examineSheet(sheet: Sheet, sums: Sums = new Map()): string[] {
   const found = coupledVariants(sheet).flatMap(variants => {
-    const plan = planFor(sheet, variants)
+    const plan = planFor(sheet, variants, sums)
     return RULES.flatMap(rule => rule(plan))
   })
   return [...new Set(found)]

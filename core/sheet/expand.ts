@@ -192,7 +192,10 @@ export function leftOver(value: unknown, where: string): string[] {
 /** A sheet as it is read from its file: written out. It is kept so, and a job's sheet never changes under it. */
 export function readSheet(source: SheetSource): Sheet {
   const sheet = expandSheet(source as unknown as Sheet)
-  return { ...sheet, checks: sheet.checks.map(one => (one.kind === 'asked' ? asked(one) : one)) }
+  return {
+    ...sheet,
+    checks: sheet.checks.map(one => (one.kind === 'asked' ? asked(one) : one.kind === 'sum' ? worked(one) : one)),
+  }
 }
 
 /** What is asked has no unit, no limits and no gauge: its reading is the number of an answer. */
@@ -204,3 +207,6 @@ const asked = (check: Check): Check => ({
   limits: {},
   instrument: check.instrument ?? 'eye and hand',
 })
+
+/** What a sum gives is held against the spans of its own fields. */
+const worked = (check: Check): Check => ({ ...check, span: [-1e9, 1e9], limits: check.limits ?? {} })

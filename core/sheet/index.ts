@@ -1,4 +1,14 @@
 export * from './types.ts'
 export { readSheet } from './expand.ts'
-export { planFor, placesOf, fullVariants, stepsBefore, type Plan, type PartPlace } from './plan.ts'
+export {
+  planFor,
+  placesOf,
+  fullVariants,
+  needsSums,
+  stepsBefore,
+  type Plan,
+  type PartPlace,
+  type Sums,
+} from './plan.ts'
 export { coupledVariants, examineSheet, everyVariant } from './examine.ts'
+export { fromOf, type From } from './from.ts'

@@ -1,3 +1,4 @@
+import type { AnySum } from '../sums/define.ts'
 import { settledFor } from './expand.ts'
 import type { Check, Geometry, Joint, Mate, Moment, Part, Place, Ref, Sheet, Step, Variants, When } from './types.ts'
 
@@ -35,7 +36,12 @@ export interface Plan {
   matesOf: Map<Ref, Mate[]>
   /** The step that shuts the case, with every step that must come before it. */
   closing: { step: Step; before: Set<string> } | null
+  /** Sums at hand for checks that are worked out. */
+  sums: Sums
 }
+
+export type Sums = ReadonlyMap<string, AnySum>
+const NO_SUMS: Sums = new Map()
 
 /** Whether a condition holds for the chosen variants. No condition always holds. */
 export function holdsFor(when: When | undefined, variants: Variants): boolean {
@@ -134,8 +140,11 @@ export function stepsBefore(steps: Map<string, Step>, id: string): Set<string> {
   return found
 }
 
-/** Settles a sheet for one machine. The sheet is taken as sound; see `examineSheet`. */
-export function planFor(source: Sheet, chosen: Variants = {}): Plan {
+/**
+ * Settles a sheet for one machine. The sheet is taken as sound; see `examineSheet`. Sums come in from outside, since who
+ * only lists parts and checks needs none; `needsSums` tells.
+ */
+export function planFor(source: Sheet, chosen: Variants = {}, sums: Sums = NO_SUMS): Plan {
   const sheet = resolveSheet(source, chosen)
   const steps = byId(sheet.steps)
   const parts = new Map(sheet.parts.flatMap(placesOf).map(one => [one.ref, one]))
@@ -168,5 +177,9 @@ export function planFor(source: Sheet, chosen: Variants = {}): Plan {
     ),
     matesOf,
     closing: closes ? { step: closes, before: stepsBefore(steps, closes.id) } : null,
+    sums,
   }
 }
+
+/** Whether a job by this sheet works sums out. */
+export const needsSums = ({ checks }: Sheet): boolean => checks.some(one => one.kind === 'sum')

@@ -1,4 +1,5 @@
 import { readFileSync } from 'node:fs'
+import { SUMS_BY_NAME } from '../sums/index.ts'
 import { beforeEach, describe, expect, it } from 'vitest'
 import { parse } from 'yaml'
 import { coupledVariants, everyVariant, examineSheet, planFor, readSheet, stepsBefore, type Sheet } from './index.ts'
@@ -11,7 +12,7 @@ beforeEach(() => {
 const step = (id: string) => sheet.steps.find(one => one.id === id)!
 
 describe('examination', () => {
-  it('passes a sound sheet', () => expect(examineSheet(sheet)).toEqual([]))
+  it('passes a sound sheet', () => expect(examineSheet(sheet, SUMS_BY_NAME)).toEqual([]))
   it.each<[string, () => void, RegExp]>([
     [
       'a step that waits for itself',
@@ -114,7 +115,7 @@ describe('examination', () => {
     ],
   ])('names %s', (_, break_, words) => {
     break_()
-    expect(examineSheet(sheet).join('\n')).toMatch(words)
+    expect(examineSheet(sheet, SUMS_BY_NAME).join('\n')).toMatch(words)
   })
 })
 

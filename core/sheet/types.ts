@@ -177,7 +177,7 @@ export type MayGiveUp = 'fitter' | 'lead'
 export const MOMENTS = ['asFound', 'inspect', 'build', 'asLeft'] as const
 export type Moment = (typeof MOMENTS)[number]
 
-export type CheckKind = 'single' | 'endFloat' | 'lift' | 'round' | 'clearance' | 'runout' | 'asked'
+export type CheckKind = 'single' | 'endFloat' | 'lift' | 'round' | 'clearance' | 'runout' | 'asked' | 'sum'
 
 /** An answer to a check that no gauge reads, and what it says of the machine. */
 export interface AskedChoice {
@@ -185,6 +185,25 @@ export interface AskedChoice {
   verdict: Exclude<Verdict, 'Open'>
   /** What it does to the machine, or what it points to. */
   means?: string
+}
+
+/** A value that a sheet fixes of a sum, in the unit of its field. */
+export type Fixed = number | string | boolean | (number | string)[]
+
+/** A sum of the Gauge room as a check: what the sheet fixes of it is shown, the rest is read at the bench. */
+export interface SumOf {
+  /** As it is asked for in the Gauge room. */
+  name: string
+  /** Fields the sheet fixes. The check's own `limits` go to the fields that take the maker's. */
+  given?: Record<string, Fixed | Record<string, Fixed>[]>
+  /** Rows of a table, each by its name and with what is fixed of it; of a list of figures, their places. */
+  rows?: Record<string, ({ name: string } & Record<string, Fixed>)[]>
+  /** Fields that others give: `check@moment.figure`, or `mass@step` for all that a step moves. */
+  from?: Record<string, string>
+  /** Fields that may be left out, and are asked for here. */
+  also?: string[]
+  /** The figure that stands for it in lists, and is looked at over the years. */
+  trend: string
 }
 
 export interface Check {
@@ -204,6 +223,8 @@ export interface Check {
   /** Believable span in the base unit. */
   span: [number, number]
   limits: Limits
+  /** Why nothing limits it. */
+  noLimits?: string
   /** Where the limits come from, in words. */
   source: string
   at: CheckMoment[]
@@ -217,6 +238,8 @@ export interface Check {
   /** Asked, not read: the question, and its answers with their verdicts. A reading of it is the number of the answer. */
   ask?: string
   choices?: AskedChoice[]
+  /** Worked out by a sum of the Gauge room. */
+  sum?: SumOf
   /** Looked at for wear over the years. */
   life?: boolean
   /** A short word on how it is taken. */
@@ -232,6 +255,8 @@ export interface CheckMoment {
   step: string
   /** Only owed once one of its parts has been renewed. */
   renewed?: boolean
+  /** Other limits at this moment: what may run on need not be good enough to build. */
+  limits?: Limits
 }
 
 export interface Joint {

@@ -10,6 +10,8 @@ interface Common {
   fallback?: unknown
   /** A limit on what other fields give: where it is typed and one of them is not, the sum is Open and says which. */
   of?: readonly string[]
+  /** The maker's own limit on what is asked for: a build sheet fills it with its check's. */
+  maker?: 'min' | 'max'
   /** Asked for only while another field says one of these. */
   only?: readonly [key: string, ...choices: string[]]
 }
@@ -148,6 +150,9 @@ export const optional = <F extends Field>(field: F): F & { optional: true } => (
 /** May be left out; a limit on what the fields `keys` give, and not to be judged without them. */
 export const limitOf = <F extends Field>(field: F, ...keys: string[]): F & { optional: true } =>
   optional({ ...field, of: keys })
+/** The limit a build sheet's check gives. */
+export const maker = <F extends Field>(end: 'min' | 'max', field: F): F & { optional: true } =>
+  optional({ ...field, maker: end })
 /** Has this value where it is left out. */
 export const fallback = <F extends Field>(field: F, value: unknown): F => ({ ...field, fallback: value })
 /** Asked for only while the field `key` says one of the choices; otherwise it may be left out. */

@@ -49,10 +49,11 @@ export const SUMS: readonly AnySum[] = [
   provingSums,
 ].flat()
 
-const byName = new Map(SUMS.map(sum => [sum.name, sum]))
+/** Every sum by its name, for whoever works a sheet that has some. */
+export const SUMS_BY_NAME: ReadonlyMap<string, AnySum> = new Map(SUMS.map(sum => [sum.name, sum]))
 
 /** A sum by its name; undefined where there is none. */
-export const sumNamed = (name: string): AnySum | undefined => byName.get(name)
+export const sumNamed = (name: string): AnySum | undefined => SUMS_BY_NAME.get(name)
 
 export const sumsOf = (craft: Craft): readonly AnySum[] => SUMS.filter(sum => sum.craft === craft)
 

@@ -1,5 +1,5 @@
 import { holdAgainst, judge, type Consequences, type Held, type Limits } from '../verdict.ts'
-import { number, optional, type NumberField } from './fields.ts'
+import { maker, number, type NumberField } from './fields.ts'
 import type { UnitName } from '../quantity/index.ts'
 
 /** Limits that a person types from the maker's manual: they go before any table in the core. */
@@ -9,9 +9,9 @@ export const RULE_OF_THUMB = 'a rule of thumb; the maker’s manual goes before 
 
 /** A pair of optional fields for the maker's least and greatest. Their keys carry the unit, as every name does. */
 export const makerMin = (unit: UnitName, span: readonly [number, number]): NumberField & { optional: true } =>
-  optional(number('Maker’s minimum', unit, span))
+  maker('min', number('Maker’s minimum', unit, span))
 export const makerMax = (unit: UnitName, span: readonly [number, number]): NumberField & { optional: true } =>
-  optional(number('Maker’s maximum', unit, span))
+  maker('max', number('Maker’s maximum', unit, span))
 
 /** Said where a sum knows no better: what the figure belongs to is not known to it. */
 const OUTSIDE: Consequences = {
@@ -22,13 +22,13 @@ const OUTSIDE: Consequences = {
 /** Holds a value against the maker's limits where they were typed; else against a general table, labelled as such; else against nothing. */
 export function hold(
   value: number,
-  maker: Limits,
+  given: Limits,
   consequences: Consequences = {},
   general?: { limits: Limits; source: string },
 ): Held {
-  const given = maker.min !== undefined || maker.max !== undefined
+  const isGiven = given.min !== undefined || given.max !== undefined
   const says = { ...OUTSIDE, ...consequences }
-  if (given) return holdAgainst(value, maker, MAKER, says)
+  if (isGiven) return holdAgainst(value, given, MAKER, says)
   return general ? holdAgainst(value, general.limits, general.source, says) : holdAgainst(value, {}, NO_LIMIT)
 }
 

@@ -1,4 +1,5 @@
 import { and, eq } from 'drizzle-orm'
+import { SUMS_BY_NAME } from '../../core/sums/index.ts'
 import { planFor, type Plan, type Sheet, type Variants } from '../../core/sheet/index.ts'
 import type { Database, Transaction } from './client.ts'
 import { buildSheet } from './schema.ts'
@@ -35,7 +36,7 @@ export async function planOf(
   const key = JSON.stringify([job.sheetId, job.sheetVersion, job.variants])
   const known = plans.get(key)
   if (known) return known
-  const plan = planFor(await sheetOf(db, job.sheetId, job.sheetVersion), job.variants)
+  const plan = planFor(await sheetOf(db, job.sheetId, job.sheetVersion), job.variants, SUMS_BY_NAME)
   plans.set(key, plan)
   return plan
 }

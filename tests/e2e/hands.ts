@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs'
 import { expect, request, type Locator, type Page } from '@playwright/test'
 import { v7 as uuid } from 'uuid'
 import { parse } from 'yaml'
+import { SUMS_BY_NAME } from '../../core/sums/index.ts'
 import { planFor, readSheet, type Plan } from '../../core/sheet/index.ts'
 import { extend, type Entry } from '../../core/job/index.ts'
 import { wornFindings } from '../../demo/findings.ts'
@@ -92,7 +93,7 @@ export async function jobAt(page: Page, tag: string, step: string) {
   const id = await jobOn(page, tag)
   const job = (await (await page.request.get(`/api/jobs/${id}`)).json()) as JobAnswer
   const opened = job.entries[0]! as Entry<'job.opened'>
-  const plan = planFor(job.sheet, opened.payload.variants)
+  const plan = planFor(job.sheet, opened.payload.variants, SUMS_BY_NAME)
   const worker = new Technician(plan, wornFindings({ general: 0.3 }, { fitter: fitter!.id, lead: lead!.id }), {
     id: () => uuid(),
     now: () => new Date().toISOString(),

@@ -8,9 +8,11 @@ const ENDS = [
   { name: 'A', x: 150 },
   { name: 'B', x: 570 },
 ] as const
-const largest = computed(() => Math.max(given('leftAMm'), given('rightAMm'), given('leftBMm'), given('rightBMm')))
+/** Gaps as they were read, or as strips gave them. */
+const gap = (key: string) => (props.answer.more?.gaps as Record<string, number> | undefined)?.[key] ?? given(key)
+const largest = computed(() => Math.max(gap('leftAMm'), gap('rightAMm'), gap('leftBMm'), gap('rightBMm')))
 // The left gap being larger means that the journal lies to the right.
-const shift = (end: 'A' | 'B') => ((given(`left${end}Mm`) - given(`right${end}Mm`)) / largest.value) * 22
+const shift = (end: 'A' | 'B') => ((gap(`left${end}Mm`) - gap(`right${end}Mm`)) / largest.value) * 22
 const phi = computed(() => (given('fromCrownDeg') * Math.PI) / 180)
 const at = (x: number, side: number, r: number) => ({
   x: x + side * r * Math.sin(phi.value),
@@ -34,10 +36,10 @@ const at = (x: number, side: number, r: number) => ({
         class="brass"
       />
       <text :x="one.x - 60" y="246" text-anchor="middle" class="dim">
-        {{ say(given(`left${one.name}Mm`), 'mm', 3) }}
+        {{ say(gap(`left${one.name}Mm`), 'mm', 3) }}
       </text>
       <text :x="one.x + 60" y="246" text-anchor="middle" class="dim">
-        {{ say(given(`right${one.name}Mm`), 'mm', 3) }}
+        {{ say(gap(`right${one.name}Mm`), 'mm', 3) }}
       </text>
       <text :x="one.x" y="132" text-anchor="middle">end {{ one.name }}</text>
     </g>

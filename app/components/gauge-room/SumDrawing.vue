@@ -47,6 +47,7 @@ const DRAWINGS: Record<string, Component> = {
   'plastic-strip': StripsDrawing,
   'strip-set': StripsDrawing,
   'skew': SkewDrawing,
+  'horn-strips': SkewDrawing,
   'pinch': PinchDrawing,
   'bush-press': RingsDrawing,
   'magnetic-centre': AxialDrawing,

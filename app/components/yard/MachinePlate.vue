@@ -55,7 +55,7 @@ const build = computed(() =>
 const REPORTED = ['planned', 'seal weeps', 'noise', 'vibration', 'bearing hot', 'low head']
 const form = useTemplateRef<FormInstance>('form')
 // What was reported is asked again at the end: whether it is cured.
-const rules = useRules(all => all.openingSchema, { complaint: 'What was reported, or that it is planned,' })
+const rules = useRules(all => all.openingSchema, { complaint: 'What was reported' })
 async function open() {
   if (!(await form.value!.validate().catch(() => false))) return
   try {
@@ -79,8 +79,9 @@ async function open() {
     </div>
     <p v-if="machine">
       {{ machine.name }}<template v-if="machine.line">, {{ machine.line }}</template
-      >. {{ thousands(machine.hoursRun) }} h run<template v-if="machine.hoursSince !== null"
-        >, {{ thousands(machine.hoursSince) }} h since the overhaul of {{ siteDay(machine.lastOverhaulAt!) }}</template
+      >. {{ thousands(machine.hoursRun) }}&nbsp;h run<template v-if="machine.hoursSince !== null"
+        >, {{ thousands(machine.hoursSince) }}&nbsp;h since the overhaul of
+        {{ siteDay(machine.lastOverhaulAt!) }}</template
       >.
     </p>
     <p v-if="machine" class="next">

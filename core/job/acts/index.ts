@@ -6,6 +6,7 @@ import { cautionRead } from './caution-read.ts'
 import { concessionGiven } from './concession-given.ts'
 import { entryCorrected } from './entry-corrected.ts'
 import { evidenceLost } from './evidence-lost.ts'
+import { figuresTaken } from './figures-taken.ts'
 import { holdSigned } from './hold-signed.ts'
 import { jobCancelled } from './job-cancelled.ts'
 import { jobOpened } from './job-opened.ts'
@@ -50,6 +51,7 @@ export const ACTS = {
   'pieces.counted': piecesCounted,
   'mate.answered': mateAnswered,
   'reading.taken': readingTaken,
+  'figures.taken': figuresTaken,
   'bolt.pulled': boltPulled,
   'joint.slackened': jointSlackened,
   'hold.signed': holdSigned,

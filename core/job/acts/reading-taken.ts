@@ -1,12 +1,12 @@
 import { parseQuantity, UNITS, type UnitName } from '../../quantity/index.ts'
-import { MOMENTS, type Check, type Plan } from '../../sheet/index.ts'
+import { MOMENTS, type Check } from '../../sheet/index.ts'
 import type { ActKind } from '../act.ts'
 import { figuresPerTry, isHistory } from '../results.ts'
 import { HANDS } from '../roles.ts'
 import { choice, id, list, optional, words, type Shaped } from '../shape.ts'
 import { cellKey, readingKey, stamped, type JobState } from '../state.ts'
 import { checkName, MOMENT_WORDS, placeName } from '../words.ts'
-import { outOfReach, unknown } from './sense.ts'
+import { notReadable, unknown } from './sense.ts'
 
 const shape = {
   check: id,
@@ -34,13 +34,13 @@ export const readingTaken: ActKind<ReadingTaken> = {
   sense: (plan, state, { payload }) => {
     const check = plan.checks.get(payload.check)
     if (!check) return unknown('check', payload.check)
-    if (check.kind === 'clearance')
-      return `${check.title} is worked out from two other checks; it has no reading of its own.`
+    if (check.kind === 'clearance' || check.kind === 'sum')
+      return `${check.title} is worked out from ${check.kind === 'sum' ? 'several figures' : 'two other checks'}; it has no reading of its own.`
     if (!check.at.some(at => at.moment === payload.moment)) return `${check.title} is not taken at that moment.`
     if (!takesPlace(check, payload)) return `${check.title} has no such place to measure.`
     return figuresRefusal(check, payload) ?? textsRefusal(check, payload) ?? againRefusal(state, check, payload)
   },
-  live: (plan, state, { payload }) => stateRefusal(plan, state, plan.checks.get(payload.check)!, payload),
+  live: (plan, state, { payload }) => notReadable(plan, state, payload),
   apply: (state, entry) => {
     const { check, moment, station, plane } = entry.payload
     const key = readingKey(check, moment)
@@ -97,16 +97,4 @@ function againRefusal(state: JobState, check: Check, { moment, station, plane }:
   const before = state.readings.get(readingKey(check.id, moment))?.get(cellKey(station, plane))
   if (!before || (isHistory(state, check, before) && check.at.find(at => at.moment === moment)!.renewed)) return null
   return `${check.title} is ${before.tries.length < (check.tries ?? 1) ? 'half ' : ''}measured there already. Correct that reading, with the reason.`
-}
-
-/** A reading belongs to a state its step can have. */
-function stateRefusal(plan: Plan, state: JobState, check: Check, { moment }: ReadingTaken): string[] {
-  const { step } = check.at.find(at => at.moment === moment)!
-  const gone = plan.destroyedBy.get(readingKey(check.id, moment))
-  return [
-    ...(gone && state.steps.has(gone.id) && !state.steps.get(gone.id)!.skipped
-      ? [`${check.title}, ${MOMENT_WORDS[moment]}, is gone since “${gone.title}”. Say it was lost, with the reason`]
-      : []),
-    ...(plan.steps.has(step) ? outOfReach(plan, state, step) : []),
-  ]
 }

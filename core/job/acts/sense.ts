@@ -1,7 +1,8 @@
-import type { Plan, Ref } from '../../sheet/index.ts'
+import type { Moment, Plan, Ref } from '../../sheet/index.ts'
 import { hindrances, unmetNeeds } from '../steps.ts'
 import { owedNow } from '../owed/index.ts'
-import { partState, type JobState } from '../state.ts'
+import { partState, readingKey, type JobState } from '../state.ts'
+import { MOMENT_WORDS } from '../words.ts'
 
 /** Why names make no sense: the sheet may be another version. */
 export const unknown = (what: string, id: string) =>
@@ -41,5 +42,22 @@ export const outOfReach = (plan: Plan, state: JobState, id: string): string[] =>
   unmetNeeds(plan, state, plan.steps.get(id)!).map(
     need => `“${plan.steps.get(id)!.title}” cannot be reached yet. First: ${need.title}`,
   )
+
+/** A reading belongs to a state its step can have: what keeps it from being taken, as sentences. */
+export function notReadable(
+  plan: Plan,
+  state: JobState,
+  { check: id, moment }: { check: string; moment: Moment },
+): string[] {
+  const check = plan.checks.get(id)!
+  const { step } = check.at.find(at => at.moment === moment)!
+  const gone = plan.destroyedBy.get(readingKey(id, moment))
+  return [
+    ...(gone && state.steps.has(gone.id) && !state.steps.get(gone.id)!.skipped
+      ? [`${check.title}, ${MOMENT_WORDS[moment]}, is gone since “${gone.title}”. Say it was lost, with the reason`]
+      : []),
+    ...(plan.steps.has(step) ? outOfReach(plan, state, step) : []),
+  ]
+}
 
 export const always = () => null

@@ -43,7 +43,7 @@ export function switched(plan: Plan, axis: string, choice: string): Plan {
   const known = made.get(plan) ?? new Map<string, Plan>()
   made.set(plan, known)
   const key = JSON.stringify([axis, choice])
-  const next = known.get(key) ?? planFor(plan.source, { ...plan.variants, [axis]: choice })
+  const next = known.get(key) ?? planFor(plan.source, { ...plan.variants, [axis]: choice }, plan.sums)
   known.set(key, next)
   return next
 }

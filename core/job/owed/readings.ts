@@ -1,21 +1,27 @@
+import type { Check } from '../../sheet/index.ts'
+import type { CheckResult } from '../results.ts'
 import { readingKey } from '../state.ts'
 import { keyOf } from './id.ts'
 import type { Owing, Source } from './owing.ts'
+
+/** Worked out of others alone: what is missing is owed there. */
+const isDerived = ({ kind }: Check, { worked }: CheckResult) =>
+  kind === 'clearance' || (worked !== undefined && !worked.cells.length && !worked.answer)
 
 export const readings: Source = ({ plan, state, results }) =>
   [...plan.checksAt].flatMap(([stepId, taken]) =>
     taken.flatMap(({ check, moment }): Owing[] => {
       const result = results.get(readingKey(check.id, moment))!
       const id = { kind: 'reading', check: check.id, moment } as const
-      const isWhole = !result.missing.length && !result.scatter
-      if (!result.owed || isWhole || check.kind === 'clearance' || state.evidenceLost.has(keyOf(id))) return []
+      const isWhole = !result.missing.length && !result.again
+      if (!result.owed || isWhole || isDerived(check, result) || state.evidenceLost.has(keyOf(id))) return []
       const destroyer = plan.destroyedBy.get(readingKey(check.id, moment))
       const left = result.missing.length
       return [
         {
           id,
           station: plan.steps.get(stepId)!.station,
-          what: left > 1 ? `${check.title}, ${left} readings` : left ? check.title : `${check.title}: tries disagree`,
+          what: left > 1 ? `${check.title}, ${left} readings` : left ? check.title : `${check.title}: ${result.again}`,
           why: !left
             ? 'Measure again and correct it, or a lead lets it pass'
             : destroyer

@@ -1,6 +1,6 @@
 import { spacerGap } from '../../alignment/index.ts'
 import { answering, defineSum, fig, line, say } from '../define.ts'
-import { fallback, list, number, optional } from '../fields.ts'
+import { fallback, list, maker, number, optional } from '../fields.ts'
 import { hold } from '../limits.ts'
 import { LENGTH } from './shared.ts'
 
@@ -17,7 +17,7 @@ export const couplingGapSum = defineSum({
     packsMm: fallback(number('Packs and gaskets, all', 'mm', [0, 200]), 0),
     growthMm: fallback(number('Shafts grow toward each other', 'mm', [-20, 20]), 0),
     maxStretchMm: optional(number('Coupling may be drawn or pressed', 'mm', [0, 20])),
-    maxSpreadMm: optional(number('Maximum difference round', 'mm', [0, 20])),
+    maxSpreadMm: maker('max', number('Maximum difference round', 'mm', [0, 20])),
   },
   example: {
     gapsMm: [140.32, 140.36, 140.41, 140.37],

@@ -1,7 +1,7 @@
 import { freeSpanMm, frequencyOfTensionHz, tensionByDeflectionN, tensionByFrequencyN } from '../../drives/index.ts'
 import { refuse } from '../../result.ts'
 import { answering, defineSum, fig, line, say } from '../define.ts'
-import { choice, number, only, optional } from '../fields.ts'
+import { choice, maker, number, only } from '../fields.ts'
 import { hold } from '../limits.ts'
 
 const WAYS = ['force and deflection', 'its own note'] as const
@@ -22,8 +22,8 @@ export const beltTensionSum = defineSum({
     deflectionMm: only(number('It gives way by', 'mm', [0.1, 500]), 'way', WAYS[0]),
     hz: only(number('It sounds at, Hz', '1', [1, 2000]), 'way', WAYS[1]),
     massKgPerM: only(number('Belt, kg per m', '1', [0.005, 20]), 'way', WAYS[1]),
-    minN: optional(number('Maker’s minimum', 'N', [1, 200000])),
-    maxN: optional(number('Maker’s maximum', 'N', [1, 200000])),
+    minN: maker('min', number('Maker’s minimum', 'N', [1, 200000])),
+    maxN: maker('max', number('Maker’s maximum', 'N', [1, 200000])),
   },
   example: {
     centresMm: 720,

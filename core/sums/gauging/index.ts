@@ -12,6 +12,7 @@ import { tiltSum } from './tilt.ts'
 import { fitUpRoundsSum } from './fit-up-rounds.ts'
 import { foundLeftSum } from './found-left.ts'
 import { feltFitSum } from './felt-fit.ts'
+import { agreeSum } from './agree.ts'
 
 export const gaugingSums = [
   quantitiesSum,
@@ -27,5 +28,6 @@ export const gaugingSums = [
   tiltSum,
   fitUpRoundsSum,
   foundLeftSum,
+  agreeSum,
   feltFitSum,
 ]

@@ -1,6 +1,6 @@
 import { tiltMmPerM } from '../../gauging/index.ts'
 import { answering, defineSum, line, say } from '../define.ts'
-import { number, optional } from '../fields.ts'
+import { maker, number } from '../fields.ts'
 import { hold } from '../limits.ts'
 import { MM, SIZE } from './shared.ts'
 
@@ -14,7 +14,7 @@ export const tiltSum = defineSum({
     heightMm: number('Height', 'mm', MM),
     oppositeMm: number('Height opposite', 'mm', MM),
     diameterMm: number('On a diameter of', 'mm', SIZE),
-    maxMmPerM: optional(number('Maker’s maximum tilt, mm/m', '1', [0, 100])),
+    maxMmPerM: maker('max', number('Maker’s maximum tilt, mm/m', '1', [0, 100])),
   },
   example: { heightMm: 24.12, oppositeMm: 24.05, diameterMm: 640, maxMmPerM: 0.15 },
   work: ({ heightMm, oppositeMm, diameterMm, maxMmPerM }) =>

@@ -1,6 +1,6 @@
 import { insulation } from '../../proving/index.ts'
 import { answering, defineSum, line, say } from '../define.ts'
-import { fallback, limitOf, number, optional } from '../fields.ts'
+import { fallback, limitOf, maker, number, optional } from '../fields.ts'
 import { hold } from '../limits.ts'
 import { AUTHORISED } from './shared.ts'
 
@@ -17,7 +17,7 @@ export const insulationSum = defineSum({
     tenMinutesMOhm: optional(number('After ten minutes', 'MΩ', OHM)),
     windingC: number('Winding at', '°C', [-10, 150]),
     halvingK: fallback(number('Halves every', 'K', [5, 60]), 10),
-    minMOhm: optional(number('Minimum at 40 °C', 'MΩ', OHM)),
+    minMOhm: maker('min', number('Minimum at 40 °C', 'MΩ', OHM)),
     minIndex: limitOf(number('Minimum index', '1', [1, 10]), 'tenMinutesMOhm'),
   },
   example: { oneMinuteMOhm: 420, tenMinutesMOhm: 1150, windingC: 24, halvingK: 10, minMOhm: 100, minIndex: 2 },

@@ -2,7 +2,7 @@ import { leftOpen } from '../../verdict.ts'
 import { pressureDrop } from '../../proving/index.ts'
 import { refuse } from '../../result.ts'
 import { answering, defineSum, line, say } from '../define.ts'
-import { absolute, fallback, number, optional, whole } from '../fields.ts'
+import { absolute, fallback, maker, number, whole } from '../fields.ts'
 import { hold } from '../limits.ts'
 
 export const leakTestSum = defineSum({
@@ -18,7 +18,7 @@ export const leakTestSum = defineSum({
     endC: number('Gas at the end', '°C', [-50, 200]),
     outsideMPaAbs: fallback(absolute('Air outside, absolute', [0.03, 0.2]), 0.1013),
     minutes: whole('Ran, minutes', [1, 100000]),
-    maxDropMPa: optional(number('Maximum change', 'MPa', [0, 100])),
+    maxDropMPa: maker('max', number('Maximum change', 'MPa', [0, 100])),
   },
   example: {
     startMPaAbs: 0.7013,

@@ -2,7 +2,7 @@ import { steadiness } from '../../proving/index.ts'
 import type { UnitName } from '../../quantity/index.ts'
 import { type Held, holdAgainst, leftOpen } from '../../verdict.ts'
 import { answering, defineSum, line, say, type Figure } from '../define.ts'
-import { choice, fallback, limitOf, number, only, optional, rows } from '../fields.ts'
+import { choice, fallback, limitOf, maker, number, only, optional, rows } from '../fields.ts'
 import { hold } from '../limits.ts'
 
 /** What is logged on a run, the unit it reads in, and the unit of its rate where there is one. */
@@ -34,7 +34,7 @@ export const runRecordSum = defineSum({
     maxSlopePerHour: fallback(number('Steady under, an hour', '1', [0.001, 1000]), 1),
     ambient: only(number('Air around', '°C', [-50, 80]), 'reads', TEMPERATURE),
     maxRise: limitOf(only(number('Maximum rise', 'K', [0, 500]), 'reads', TEMPERATURE), 'ambient'),
-    max: optional(number('Maker’s maximum', '1', [-1000, 100000])),
+    max: maker('max', number('Maker’s maximum', '1', [-1000, 100000])),
   },
   example: {
     reads: TEMPERATURE,

@@ -1,6 +1,6 @@
 import { flatnessUm, LAMP_NAMES, LAMPS } from '../../seals/index.ts'
 import { answering, defineSum, fig, line, say } from '../define.ts'
-import { choice, fallback, number, optional } from '../fields.ts'
+import { choice, fallback, maker, number, optional } from '../fields.ts'
 import { hold, RULE_OF_THUMB } from '../limits.ts'
 
 const SHAPES = ['bows one way', 'rings or ovals', 'saddle or broken'] as const
@@ -15,7 +15,7 @@ export const faceFlatnessSum = defineSum({
     bands: number('Bands', '1', [0, 100], 'that a straight line across the middle meets'),
     lamp: fallback(choice('Lamp', LAMP_NAMES), 'helium'),
     shape: optional(choice('They', SHAPES)),
-    maxBands: optional(number('Maker’s maximum, bands', '1', [0.1, 100])),
+    maxBands: maker('max', number('Maker’s maximum, bands', '1', [0.1, 100])),
   },
   example: { bands: 2, lamp: 'helium', shape: 'bows one way', maxBands: 3 },
   work: ({ bands, lamp, shape, maxBands }) =>

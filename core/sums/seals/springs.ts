@@ -1,6 +1,6 @@
 import { compareSprings } from '../../seals/index.ts'
 import { answering, defineSum, line, say } from '../define.ts'
-import { list, number, optional } from '../fields.ts'
+import { list, maker, number, optional } from '../fields.ts'
 import { hold } from '../limits.ts'
 import { MM } from './shared.ts'
 
@@ -13,7 +13,7 @@ export const springsSum = defineSum({
   fields: {
     freeMm: list('Free lengths, by place', 'mm', MM, [2, 40]),
     newMm: number('A new one', 'mm', MM),
-    maxLossMm: optional(number('Maximum loss', 'mm', [0, 50])),
+    maxLossMm: maker('max', number('Maximum loss', 'mm', [0, 50])),
     maxRangeMm: optional(number('Maximum difference', 'mm', [0, 50])),
   },
   example: { freeMm: [25.1, 25.0, 25.1, 24.2, 25.0, 25.1], newMm: 25.4, maxLossMm: 1.5, maxRangeMm: 0.5 },

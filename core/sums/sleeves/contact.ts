@@ -1,7 +1,7 @@
 import { holdAgainst } from '../../verdict.ts'
 import { blueContact, CONTACT_COLUMNS, CONTACT_ROWS, type Contact } from '../../sleeves/index.ts'
 import { answering, defineSum, line, say } from '../define.ts'
-import { flag, list, number, optional, ticked } from '../fields.ts'
+import { flag, list, maker, number, ticked } from '../fields.ts'
 import { hold } from '../limits.ts'
 
 /** What contact in the wrong place does. */
@@ -31,7 +31,7 @@ export const contactSum = defineSum({
         '0, 0.5 or 1, row by row from the stated end',
       ),
     ),
-    minShare: optional(number('Minimum share', '%', [0, 100])),
+    minShare: maker('min', number('Minimum share', '%', [0, 100])),
     closeUp: flag('Judge where it lies, too'),
   },
   example: {

@@ -1,6 +1,6 @@
 import { plasticStripSum } from './plastic-strip.ts'
 import { stripSetSum } from './strip-set.ts'
-import { skewSum } from './skew.ts'
+import { hornStripsSum, skewSum } from './skew.ts'
 import { pinchSum } from './pinch.ts'
 import { runningClearanceSum } from './running-clearance.ts'
 import { bushPressSum } from './bush-press.ts'
@@ -11,6 +11,7 @@ export const sleeveSums = [
   plasticStripSum,
   stripSetSum,
   skewSum,
+  hornStripsSum,
   pinchSum,
   runningClearanceSum,
   bushPressSum,

@@ -1,9 +1,10 @@
 import { accept } from '../../result.ts'
+import { leftOpen } from '../../verdict.ts'
 import { readStripScale, stripReading, type ScaleReading } from '../../sleeves/index.ts'
 import { defineSum, line, say } from '../define.ts'
 import { number, optional, rows } from '../fields.ts'
 import { hold, makerMax, makerMin } from '../limits.ts'
-import { GAP, WIDTH, STRIP, NARROW, VOID, wants } from './shared.ts'
+import { GAP, WIDTH, STRIP, NARROW, UNFIT_STRIP, VOID, wants } from './shared.ts'
 
 /** The scale's two lines and the width between them, put in. */
 function betweenLines({ between: [low, high] }: ScaleReading, widthMm: number): string {
@@ -63,7 +64,7 @@ export const plasticStripSum = defineSum({
           value,
           unit: 'mm',
           decimals: 4,
-          held: unfit ? { ...held, verdict: 'Open', consequence: null, would: null } : held,
+          held: unfit ? leftOpen(held, UNFIT_STRIP) : held,
         },
         { key: 'wants', what: 'Strip wanted instead', value: byVolume.value.wants },
       ],

@@ -10,5 +10,6 @@ export const NARROW = {
 }
 export const VOID =
   'A strip is void if the shaft turned or the half slid. The shaft rests in its lower half, cap at full torque.'
+export const UNFIT_STRIP = 'this strip cannot measure that gap'
 export const wants = (which: 'thicker' | 'thinner' | null) =>
   which ? [`This strip cannot measure that gap: take a ${which} one. The figure is no reading.`] : []

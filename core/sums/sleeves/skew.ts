@@ -1,8 +1,68 @@
-import { journalSkew } from '../../sleeves/index.ts'
-import { answering, defineSum, line, say } from '../define.ts'
-import { number, optional } from '../fields.ts'
+import { accept, type Result } from '../../result.ts'
+import { journalSkew, stripReading, type HornGaps } from '../../sleeves/index.ts'
+import { leftOpen } from '../../verdict.ts'
+import { answering, defineSum, line, say, type Answer } from '../define.ts'
+import { maker, number } from '../fields.ts'
 import { hold } from '../limits.ts'
-import { GAP, SIZE, VOID } from './shared.ts'
+import { GAP, SIZE, STRIP, UNFIT_STRIP, VOID, WIDTH, wants } from './shared.ts'
+
+const WHERE = {
+  spacingMm: number('Between the two rows', 'mm', SIZE),
+  fromCrownDeg: number('Read from the crown at', '°', [1, 90]),
+  maxSkewMmPerM: maker('max', number('Maximum skew, mm/m', '1', [0, 100])),
+}
+
+/** How a journal lies, from the gaps at its horns. */
+const skewOf = (gaps: HornGaps, spacingMm: number, fromCrownDeg: number, maxSkewMmPerM?: number): Result<Answer> =>
+  answering(journalSkew(gaps, spacingMm, fromCrownDeg), ({ deltaAMm, deltaBMm, skewMmPerM, offsetMm, says }) => ({
+    figures: [
+      {
+        key: 'skewMmPerM',
+        what: 'Skew, mm/m',
+        value: skewMmPerM,
+        decimals: 3,
+        held: hold(
+          skewMmPerM,
+          maxSkewMmPerM === undefined ? {} : { min: -maxSkewMmPerM, max: maxSkewMmPerM, best: 0 },
+          {
+            low: 'the journal bears on two corners and wipes them',
+            high: 'the journal bears on two corners and wipes them',
+          },
+        ),
+      },
+      { key: 'offsetMm', what: 'Offset to the right', value: offsetMm, unit: 'mm', decimals: 4 },
+      { key: 'says', what: 'The journal lies', value: says },
+      { key: 'deltaAMm', what: 'Left − right, end A', value: deltaAMm, unit: 'mm', decimals: 4 },
+      { key: 'deltaBMm', what: 'Left − right, end B', value: deltaBMm, unit: 'mm', decimals: 4 },
+    ],
+    working: [
+      line(
+        'Difference, A',
+        'left − right',
+        `${say(gaps.leftAMm, 4)} − ${say(gaps.rightAMm, 4)}`,
+        `${say(deltaAMm, 4)} mm`,
+      ),
+      line(
+        'Difference, B',
+        'left − right',
+        `${say(gaps.leftBMm, 4)} − ${say(gaps.rightBMm, 4)}`,
+        `${say(deltaBMm, 4)} mm`,
+      ),
+      line(
+        'Skew',
+        '(Δ_A − Δ_B)/(2·L·sin φ)',
+        `(${say(deltaAMm, 4)} − ${say(deltaBMm, 4)})/(2·${say(spacingMm)}·sin ${say(fromCrownDeg)}°)`,
+        `${say(skewMmPerM)} mm/m`,
+      ),
+      line(
+        'Offset',
+        '(Δ_A + Δ_B)/(4·sin φ)',
+        `(${say(deltaAMm, 4)} + ${say(deltaBMm, 4)})/(4·sin ${say(fromCrownDeg)}°)`,
+        `${say(offsetMm, 4)} mm`,
+      ),
+    ],
+    notes: [VOID],
+  }))
 
 export const skewSum = defineSum({
   name: 'skew',
@@ -15,9 +75,7 @@ export const skewSum = defineSum({
     rightAMm: number('End A, right', 'mm', GAP),
     leftBMm: number('End B, left', 'mm', GAP),
     rightBMm: number('End B, right', 'mm', GAP),
-    spacingMm: number('Between the two rows', 'mm', SIZE),
-    fromCrownDeg: number('Read from the crown at', '°', [1, 90]),
-    maxSkewMmPerM: optional(number('Maximum skew, mm/m', '1', [0, 100])),
+    ...WHERE,
   },
   example: {
     leftAMm: 0.09,
@@ -28,54 +86,59 @@ export const skewSum = defineSum({
     fromCrownDeg: 75,
     maxSkewMmPerM: 0.3,
   },
-  work: ({ spacingMm, fromCrownDeg, maxSkewMmPerM, ...gaps }) =>
-    answering(journalSkew(gaps, spacingMm, fromCrownDeg), ({ deltaAMm, deltaBMm, skewMmPerM, offsetMm, says }) => ({
-      figures: [
-        {
-          key: 'skewMmPerM',
-          what: 'Skew, mm/m',
-          value: skewMmPerM,
-          decimals: 3,
-          held: hold(
-            skewMmPerM,
-            maxSkewMmPerM === undefined ? {} : { min: -maxSkewMmPerM, max: maxSkewMmPerM, best: 0 },
-            {
-              low: 'the journal bears on two corners and wipes them',
-              high: 'the journal bears on two corners and wipes them',
-            },
-          ),
-        },
-        { key: 'offsetMm', what: 'Offset to the right', value: offsetMm, unit: 'mm', decimals: 4 },
-        { key: 'says', what: 'The journal lies', value: says },
-        { key: 'deltaAMm', what: 'Left − right, end A', value: deltaAMm, unit: 'mm', decimals: 4 },
-        { key: 'deltaBMm', what: 'Left − right, end B', value: deltaBMm, unit: 'mm', decimals: 4 },
-      ],
+  work: ({ spacingMm, fromCrownDeg, maxSkewMmPerM, ...gaps }) => skewOf(gaps, spacingMm, fromCrownDeg, maxSkewMmPerM),
+})
+
+export const hornStripsSum = defineSum({
+  name: 'horn-strips',
+  craft: 'sleeves',
+  title: 'Skew by strips',
+  about: 'How a journal lies in its bearing, from the widths of four plastic strips at the horns of either end.',
+  source: 'volume kept: c = π·d₀²/(4·w); geometry of a cylinder in a bore',
+  fields: {
+    stripDiameterMm: STRIP,
+    leftAMm: number('End A, left', 'mm', WIDTH, 'width pressed; left and right as seen from end A'),
+    rightAMm: number('End A, right', 'mm', WIDTH),
+    leftBMm: number('End B, left', 'mm', WIDTH),
+    rightBMm: number('End B, right', 'mm', WIDTH),
+    ...WHERE,
+  },
+  example: {
+    stripDiameterMm: 0.2,
+    leftAMm: 0.35,
+    rightAMm: 0.45,
+    leftBMm: 0.44,
+    rightBMm: 0.37,
+    spacingMm: 90,
+    fromCrownDeg: 75,
+    maxSkewMmPerM: 0.3,
+  },
+  work: ({ stripDiameterMm, spacingMm, fromCrownDeg, maxSkewMmPerM, ...widths }) => {
+    const read = Object.entries(widths).map(([key, width]) => [key, stripReading(stripDiameterMm, width)] as const)
+    const bad = read.find(([, one]) => !one.ok)?.[1]
+    if (bad && !bad.ok) return bad
+    const gaps = Object.fromEntries(read.map(([key, one]) => [key, one.ok ? one.value.clearanceMm : 0]))
+    const unfit = read.flatMap(([, one]) => (one.ok && one.value.wants ? [one.value.wants] : []))[0] ?? null
+    const made = skewOf(gaps as unknown as HornGaps, spacingMm, fromCrownDeg, maxSkewMmPerM)
+    if (!made.ok) return made
+    return accept({
+      ...made.value,
+      figures: made.value.figures.map(one =>
+        one.held && unfit ? { ...one, held: leftOpen(one.held, UNFIT_STRIP) } : one,
+      ),
       working: [
-        line(
-          'Difference, A',
-          'left − right',
-          `${say(gaps.leftAMm, 4)} − ${say(gaps.rightAMm, 4)}`,
-          `${say(deltaAMm, 4)} mm`,
+        ...Object.entries(widths).map(([key, width], i) =>
+          line(
+            ['A, left', 'A, right', 'B, left', 'B, right'][i]!,
+            'π·d₀²/(4·w)',
+            `π·${say(stripDiameterMm)}²/(4·${say(width)})`,
+            `${say(gaps[key]!, 4)} mm`,
+          ),
         ),
-        line(
-          'Difference, B',
-          'left − right',
-          `${say(gaps.leftBMm, 4)} − ${say(gaps.rightBMm, 4)}`,
-          `${say(deltaBMm, 4)} mm`,
-        ),
-        line(
-          'Skew',
-          '(Δ_A − Δ_B)/(2·L·sin φ)',
-          `(${say(deltaAMm, 4)} − ${say(deltaBMm, 4)})/(2·${say(spacingMm)}·sin ${say(fromCrownDeg)}°)`,
-          `${say(skewMmPerM)} mm/m`,
-        ),
-        line(
-          'Offset',
-          '(Δ_A + Δ_B)/(4·sin φ)',
-          `(${say(deltaAMm, 4)} + ${say(deltaBMm, 4)})/(4·sin ${say(fromCrownDeg)}°)`,
-          `${say(offsetMm, 4)} mm`,
-        ),
+        ...made.value.working,
       ],
-      notes: [VOID],
-    })),
+      notes: [...wants(unfit), VOID],
+      more: { gaps },
+    })
+  },
 })

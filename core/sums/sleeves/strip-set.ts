@@ -1,8 +1,9 @@
+import { leftOpen, type Held } from '../../verdict.ts'
 import { reduceStrips, stripReading } from '../../sleeves/index.ts'
 import { answering, defineSum, line, say } from '../define.ts'
 import { list, number, optional } from '../fields.ts'
 import { hold, makerMax, makerMin, worseOf } from '../limits.ts'
-import { GAP, WIDTH, STRIP, NARROW, VOID, wants } from './shared.ts'
+import { GAP, WIDTH, STRIP, NARROW, UNFIT_STRIP, VOID, wants } from './shared.ts'
 
 export const stripSetSum = defineSum({
   name: 'strip-set',
@@ -25,8 +26,7 @@ export const stripSetSum = defineSum({
     const gaps = read.map(one => (one.ok ? one.value.clearanceMm : 0)) as [number, number, number]
     const unfit = read.flatMap(one => (one.ok && one.value.wants ? [one.value.wants] : []))
     return answering(reduceStrips(gaps), ({ meanMm, leastMm, greatestMm, taperMm }) => {
-      const open = <T extends { verdict: string }>(held: T) =>
-        unfit.length ? { ...held, verdict: 'Open' as const, consequence: null, would: null } : held
+      const open = (held: Held) => (unfit.length ? leftOpen(held, UNFIT_STRIP) : held)
       return {
         figures: [
           {

@@ -1,0 +1,168 @@
+import { isUnit, UNITS } from '../quantity/index.ts'
+import { runSum, type AnySum } from '../sums/define.ts'
+import type { Field } from '../sums/fields.ts'
+import { NO_LIMIT } from '../sums/limits.ts'
+import { fromOf } from './from.ts'
+import type { Plan } from './plan.ts'
+import { MOMENTS, type Check, type SumOf } from './types.ts'
+
+/** Why a value that a sheet fixes is none for its field; null when it is. */
+function unfit(field: Field, value: unknown): string | null {
+  const inSpan = (one: unknown) =>
+    typeof one === 'number' && 'span' in field && one >= field.span[0] && one <= field.span[1]
+  switch (field.type) {
+    case 'number':
+      return inSpan(value) && (!field.whole || Number.isInteger(value)) ? null : 'is no figure it can take'
+    case 'list':
+      return Array.isArray(value) && value.every(inSpan) && value.length >= field.least && value.length <= field.most
+        ? null
+        : `takes ${field.least} to ${field.most} figures`
+    case 'choice':
+      return field.choices.includes(value as string) ? null : `is one of ${field.choices.join(', ')}`
+    case 'many':
+      return Array.isArray(value) && value.every(one => field.choices.includes(one as string))
+        ? null
+        : `is some of ${field.choices.join(', ')}`
+    case 'flag':
+      return typeof value === 'boolean' ? null : 'is yes or no'
+    case 'text':
+      return typeof value === 'string' ? null : 'is a text'
+    case 'rows':
+      return Array.isArray(value) && value.length >= field.least && value.length <= field.most
+        ? (value
+            .flatMap(row =>
+              Object.entries(row as object).map(([column, one]) =>
+                field.columns[column] ? unfit(field.columns[column], one) : `has no column ${column}`,
+              ),
+            )
+            .find(Boolean) ?? null)
+        : `takes ${field.least} to ${field.most} rows`
+  }
+}
+
+type Fault = string | null | false | undefined
+
+const givenFaults = (sum: AnySum, { given = {} }: SumOf): Fault[] =>
+  Object.entries(given).map(([key, value]) => {
+    const field = sum.fields[key]
+    if (!field) return `fixes ${key}, which ${sum.name} does not take`
+    const why = unfit(field, value)
+    return why && `fixes ${key}, which ${why}`
+  })
+
+const rowFaults = (sum: AnySum, { rows = {}, given, from }: SumOf): Fault[] => [
+  ...Object.entries(rows).flatMap(([key, places]): Fault[] => {
+    const field = sum.fields[key]
+    if (field?.type !== 'rows' && field?.type !== 'list')
+      return [`has rows for ${key}, which ${sum.name} does not take so`]
+    return [
+      (places.length < field.least || places.length > field.most) &&
+        `has ${places.length} rows for ${key}, which takes ${field.least} to ${field.most}`,
+      ...places.flatMap(({ name, ...fixed }): Fault[] =>
+        Object.entries(fixed).map(([column, value]) => {
+          const as = field.type === 'rows' ? field.columns[column] : undefined
+          const why = as ? unfit(as, value) : `is not in ${sum.name}`
+          return why && `fixes ${column} of ${name}, which ${why}`
+        }),
+      ),
+    ]
+  }),
+  ...Object.entries(sum.fields).map(
+    ([key, field]): Fault =>
+      (field.type === 'rows' || (field.type === 'list' && !field.ticked)) &&
+      !field.optional &&
+      !rows[key] &&
+      !given?.[key] &&
+      !from?.[key] &&
+      `does not say the rows of ${key}`,
+  ),
+]
+
+/** Figures of a sum that can be looked at, by their keys, with their units: as its example gives them. */
+const figuresOf = (sum: AnySum, input = sum.example): ReadonlyMap<string, string | undefined> => {
+  const made = runSum(sum, input)
+  return new Map(
+    made.ok ? made.value.figures.flatMap(one => (typeof one.value === 'number' ? [[one.key, one.unit]] : [])) : [],
+  )
+}
+
+const kindOf = (unit: string | undefined) => UNITS[unit !== undefined && isUnit(unit) ? unit : '1'].kind
+
+function fromFaults({ checks, steps, sums }: Plan, sum: AnySum, { from = {} }: SumOf): Fault[] {
+  return Object.entries(from).flatMap(([key, text]): Fault[] => {
+    const field = sum.fields[key]
+    const read = fromOf(text)
+    if (field?.type !== 'number') return [`takes ${key} from elsewhere, which is no figure of ${sum.name}`]
+    if (!read) return [`takes ${key} from “${text}”, which names no check@moment.figure`]
+    const { of, at, figure } = read
+    if (of === 'mass') return [!steps.has(at) && `takes ${key} from the mass of an unknown step ${at}`]
+    const other = checks.get(of)
+    if (!other) return [`takes ${key} from an unknown check ${of}`]
+    const moment = MOMENTS.find(one => one === at)
+    const reached = moment && other.at.some(one => MOMENTS.indexOf(one.moment) <= MOMENTS.indexOf(moment))
+    if (!reached) return [`takes ${key} from ${of} at ${at}, where it is not read yet`]
+    const behind = other.sum && sums.get(other.sum.name)
+    const known = behind ? figuresOf(behind) : new Map(['value', 'least', 'greatest'].map(one => [one, other.unit]))
+    if (figure !== 'value' && !known.has(figure)) return [`takes ${key} from ${of}.${figure}, which it does not give`]
+    return [
+      kindOf(known.get(figure) ?? other.unit) !== UNITS[field.unit].kind &&
+        `takes ${key} from ${of}, which is of another kind`,
+    ]
+  })
+}
+
+function limitFaults(sum: AnySum, { limits, sum: spec, noLimits }: Check): Fault[] {
+  const ends = new Set(Object.values(sum.fields).flatMap(one => one.maker ?? []))
+  const bare = Object.fromEntries(
+    Object.entries(sum.example).filter(([key]) => !sum.fields[key]!.maker && !sum.fields[key]!.of),
+  )
+  const made = runSum(sum, { ...bare, ...spec!.given })
+  const judges = made.ok && made.value.figures.some(one => one.held && one.held.source !== NO_LIMIT)
+  const given = (['min', 'max'] as const).filter(end => limits[end] !== undefined)
+  return [
+    ...given.filter(end => !ends.has(end)).map(end => `has a ${end}, and ${sum.name} takes none: fix it in given`),
+    !given.length && !judges && !noLimits && 'has no limits and does not say why',
+  ]
+}
+
+/** What is wrong with a check that is worked out by a sum; sentences without the check's own name. */
+function sumFaults(plan: Plan, check: Check): Fault[] {
+  const spec = check.sum
+  if (!spec) return ['names no sum']
+  const sum = plan.sums.get(spec.name)
+  if (!sum) return [`is worked out by an unknown sum ${spec.name}`]
+  const unit = figuresOf(sum).has(spec.trend) ? { of: figuresOf(sum).get(spec.trend) } : null
+  return [
+    sum.cost && `is worked out by ${sum.name}, which may run long: a sheet takes what is worked out at once`,
+    ...givenFaults(sum, spec),
+    ...rowFaults(sum, spec),
+    ...fromFaults(plan, sum, spec),
+    ...(spec.also ?? []).map(key => !sum.fields[key] && `asks for ${key}, which ${sum.name} does not take`),
+    unit
+      ? kindOf(unit.of) !== UNITS[check.unit].kind && `is in ${check.unit}, and ${spec.trend} is not`
+      : `looks at ${spec.trend} over the years, which ${sum.name} does not give`,
+    ...limitFaults(sum, check),
+  ]
+}
+
+/** Checks that a check is worked out from. */
+const behind = (check: Check): string[] => [
+  ...(check.between ? [check.between.outer, check.between.inner] : []),
+  ...Object.values(check.sum?.from ?? {}).map(text => text.split('@')[0]!),
+]
+
+function isCircular({ checks }: Plan, start: string): boolean {
+  const seen = new Set<string>()
+  const walk = (id: string): boolean =>
+    behind(checks.get(id) ?? ({} as Check)).some(
+      one => one === start || (!seen.has(one) && Boolean(seen.add(one)) && walk(one)),
+    )
+  return walk(start)
+}
+
+/** What is wrong with the checks of a sheet that sums work out, as sentences that name check and place. */
+export const sumRules = (plan: Plan): string[] =>
+  plan.sheet.checks.flatMap(check => [
+    ...(check.kind === 'sum' ? sumFaults(plan, check).flatMap(why => (why ? [`check ${check.id} ${why}`] : [])) : []),
+    ...(isCircular(plan, check.id) ? [`check ${check.id} is worked out from itself`] : []),
+  ])
