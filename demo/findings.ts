@@ -1,4 +1,6 @@
+import type { SumCell } from '../core/job/index.ts'
 import type { Check, Moment, Ref } from '../core/sheet/index.ts'
+import type { AnySum } from '../core/sums/index.ts'
 import type { Findings } from './technician.ts'
 
 /** How far through its allowance each check has got, 0 fresh to 1 at the limit; by check, else the general one. */
@@ -20,6 +22,7 @@ export function wornFindings(wear: Wear, people: { fitter: string; lead: string 
   }
   return {
     ...people,
+    figure: (sum, _check, _moment, cell) => exampleFigure(sum, cell),
     choice: ref => (renewed.has(ref) ? 'renew' : 'reuse'),
     reading: (check, moment, station, plane, attempt) => {
       if (check.choices)
@@ -48,6 +51,14 @@ export function wornFindings(wear: Wear, people: { fitter: string; lead: string 
       return [figure]
     },
   }
+}
+
+/** A figure of a sum as its worked example has it. */
+export function exampleFigure({ example }: AnySum, { field, row, column }: SumCell): string {
+  const value = example[field]
+  const one = row === undefined ? value : (value as unknown[])[Math.min(row, (value as unknown[]).length - 1)]
+  const told = column ? (one as Record<string, unknown>)[column] : one
+  return Array.isArray(told) ? told.join(';') : typeof told === 'boolean' ? (told ? 'yes' : 'no') : String(told)
 }
 
 const round = (value: number, decimals: number) => Number(value.toFixed(decimals))

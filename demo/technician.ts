@@ -22,9 +22,11 @@ import {
   type Payloads,
   type Role,
   type Said,
+  type SumCell,
 } from '../core/job/index.ts'
 import { fromBase } from '../core/quantity/index.ts'
 import type { Check, Mate, Moment, Plan, Ref, Step } from '../core/sheet/index.ts'
+import type { AnySum } from '../core/sums/index.ts'
 
 /** What the technician finds on this machine: figures, decisions, and how long a step takes. */
 export interface Findings {
@@ -36,6 +38,8 @@ export interface Findings {
     plane: string | undefined,
     attempt: number,
   ) => number[]
+  /** What is typed or chosen for one figure of a sum, in the unit of its field. */
+  figure: (sum: AnySum, check: Check, moment: Moment, cell: SumCell) => string
   choice: (ref: Ref) => Choice
   fitter: string
   lead: string
@@ -163,8 +167,9 @@ export class Technician {
 
   measure(check: Check, moment: Moment): void {
     const { results } = viewJob(this.plan, this.folded.state)
-    const { owed, missing } = results.get(`${check.id} ${moment}`)!
+    const { owed, missing, worked } = results.get(`${check.id} ${moment}`)!
     if (check.kind === 'clearance' || !owed) return
+    if (worked) return this.work(check, moment)
     for (const { station, plane } of missing) {
       const tries = Array.from({ length: check.tries ?? 1 }, (_, attempt) =>
         this.findings.reading(check, moment, station, plane, attempt),
@@ -179,6 +184,20 @@ export class Technician {
         instrument: check.instrument,
         ...(check.kind === 'lift' ? { style: 'signed readings' as const } : {}),
       })
+    }
+  }
+
+  /** Fills a sum in, figure by figure; one that is asked for only after another comes when it is. */
+  private work(check: Check, moment: Moment): void {
+    for (;;) {
+      const { worked } = viewJob(this.plan, this.folded.state).results.get(`${check.id} ${moment}`)!
+      const [cell] = worked!.missing
+      if (!cell) return
+      const { field, row, column } = cell
+      const said = this.findings.figure(worked!.sum, check, moment, cell)
+      const figure = { field, ...(row === undefined ? {} : { row }), ...(column ? { column } : {}), said }
+      const { id: entry } = this.act('figures.taken', { check: check.id, moment, figures: [figure] })
+      if (this.folded.state.flags.some(one => one.entry === entry)) return
     }
   }
 

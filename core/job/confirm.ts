@@ -171,6 +171,10 @@ export function confirmationOf(plan: Plan, state: JobState, step: Step, said: Sa
     ...emptyPlaces(plan, state, step).map(place =>
       act({ kind: 'part.refitted', payload: { part: said.hands?.[place] ?? place, step: step.id, place } }),
     ),
+    ...(['off', 'on'] as const).flatMap(way => {
+      const parts = (step.trial?.[way] ?? []).filter(ref => Boolean(partState(state, ref).trial) === (way === 'off'))
+      return parts.length ? [act({ kind: 'part.tried', payload: { parts, step: step.id, way } })] : []
+    }),
     ...counts('in'),
     ...asks.mates.flatMap(({ id }) => {
       const answer = said.mates?.[id]

@@ -1,16 +1,26 @@
-import type { Plan } from '../sheet/index.ts'
+import type { Plan, Step } from '../sheet/index.ts'
 import type { Obligation } from './owed/index.ts'
 import type { JobState } from './state.ts'
 
-/** The one gate: shut with its reasons, or open. Before the cover is on it guards the cover, afterwards the hand-back. */
+/** The gate ahead: shut with its reasons, or open. There are as many as the sheet has steps that shut something; the last is the hand-back. */
 export interface Gate {
-  guards: 'cover' | 'hand-back'
+  /** What it keeps from being shut, or `hand-back`. */
+  guards: string
+  /** The step that goes through it; null for the hand-back. */
+  step: Step | null
   open: boolean
   reasons: Obligation[]
 }
 
+/** What keeps a gate shut: all that lies behind it, what an earlier one was passed with included. */
+export function reasonsAt(plan: Plan, owed: readonly Obligation[], step: string): Obligation[] {
+  const at = plan.gates.findIndex(gate => gate.step.id === step)
+  const names = new Set(plan.gates.slice(0, at + 1).map(gate => gate.name))
+  return owed.filter(one => names.has(one.blocks) && !(one.id.kind === 'step' && one.id.step === step))
+}
+
 export function gateOf(plan: Plan, state: JobState, owed: readonly Obligation[]): Gate {
-  const guards = plan.closing && !state.steps.has(plan.closing.step.id) ? 'cover' : 'hand-back'
-  const reasons = guards === 'cover' ? owed.filter(one => one.blocks === 'cover') : [...owed]
-  return { guards, open: reasons.length === 0, reasons }
+  const ahead = plan.gates.find(gate => !state.steps.has(gate.step.id))
+  const reasons = ahead ? reasonsAt(plan, owed, ahead.step.id) : [...owed]
+  return { guards: ahead?.name ?? 'hand-back', step: ahead?.step ?? null, open: reasons.length === 0, reasons }
 }

@@ -21,6 +21,8 @@ export {
 } from './results.ts'
 export {
   cellsOfSum,
+  decidingFigure,
+  figureInBase,
   figureKey,
   judgedOf,
   readCell,
@@ -63,9 +65,10 @@ export {
   type Mark,
   type Observation,
   type CellReading,
+  type FigureRead,
 } from './state.ts'
 export { projectJob, worstCheck, type Projection, type LatestReading } from './projection.ts'
 export { recordOf, entryWords, type JobRecord, type RecordedReading, type Signed } from './record.ts'
 export { recordTables, type RecordTable } from './record-tables.ts'
-export { MOMENT_WORDS, STATION_WORDS, partName } from './words.ts'
+export { MOMENT_WORDS, STATION_WORDS, checkName, partName } from './words.ts'
 export { showValue, showLimits, showFigure } from './show.ts'

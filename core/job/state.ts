@@ -1,4 +1,5 @@
-import type { Plan, Ref } from '../sheet/index.ts'
+import type { LengthSystem } from '../quantity/index.ts'
+import type { Moment, Plan, Ref } from '../sheet/index.ts'
 import { timeOf, type AnyEntry, type Entry, type Payloads } from './entry.ts'
 import type { Role } from './roles.ts'
 import type { CellValue } from './sum-checks.ts'
@@ -36,6 +37,23 @@ export interface PartState {
   /** Where it went, where the job as decided has no step that fits it. */
   settled?: Stamp & { to: Payloads['part.settled']['to']; note?: string }
   fitted?: Stamp & { as: 'same' | 'new'; place: Ref }
+  /** On for a trial: still off as far as the build is concerned. */
+  trial?: Stamp
+}
+
+/** A round begun again: what was changed for it. The first round is never begun. */
+export type Round = Stamp & Payloads['round.begun']
+
+/** Readings that were void by a change, or spoiled: kept, shown, and nothing rests on them. */
+export interface Voided extends Stamp {
+  loop: string
+  /** The round they were read in, from 1. */
+  round: number
+  check: string
+  moment: Moment
+  cause: string
+  cells?: Map<string, CellReading>
+  figures?: Map<string, FigureRead>
 }
 
 export type Observation = Stamp & Payloads['part.observed']
@@ -44,6 +62,8 @@ export type Observation = Stamp & Payloads['part.observed']
 export interface FigureRead extends Stamp {
   value: CellValue
   said: string
+  /** The world a bare number was typed in. */
+  lengths: LengthSystem
 }
 
 /** One gauge place of one check at one moment, as last taken. */
@@ -91,6 +111,9 @@ export interface JobState {
   readings: Map<string, Map<string, CellReading>>
   /** Figures of sums, by check and moment, then by field and place. */
   figures: Map<string, Map<string, FigureRead>>
+  /** Rounds begun again, by loop. */
+  rounds: Map<string, Round[]>
+  voided: Voided[]
   joints: Map<string, JointState>
   observations: Observation[]
   evidenceLost: Map<string, Stamp & Payloads['evidence.lost']>
@@ -129,6 +152,8 @@ export function emptyState(): JobState {
     counts: new Map(),
     readings: new Map(),
     figures: new Map(),
+    rounds: new Map(),
+    voided: [],
     joints: new Map(),
     observations: [],
     evidenceLost: new Map(),
@@ -154,6 +179,8 @@ export function branchState(state: JobState): JobState {
     counts: new Map(state.counts),
     readings: new Map([...state.readings].map(([key, cells]) => [key, new Map(cells)])),
     figures: new Map([...state.figures].map(([key, cells]) => [key, new Map(cells)])),
+    rounds: new Map(state.rounds),
+    voided: [...state.voided],
     joints: new Map(state.joints),
     observations: [...state.observations],
     evidenceLost: new Map(state.evidenceLost),

@@ -1,4 +1,5 @@
 import type { Plan, Step } from '../sheet/index.ts'
+import { reasonsAt } from './gate.ts'
 import { isOwed } from './results.ts'
 import { keyOf, type Obligation, type Settle } from './owed/index.ts'
 import { cautionKey, type JobState } from './state.ts'
@@ -10,8 +11,21 @@ export interface Hindrance {
 }
 
 /** A step is there for more than its readings: something moves, is said, signed or shut at it. */
-const doesMore = ({ removes, fits, joint, marks, destroys, leaves, found, hold, closes, lubricants, cautions }: Step) =>
-  [removes, fits, joint, marks, destroys, leaves, found, hold, closes, lubricants, cautions].some(Boolean)
+const doesMore = ({
+  removes,
+  fits,
+  trial,
+  joint,
+  marks,
+  destroys,
+  leaves,
+  found,
+  hold,
+  closes,
+  lubricants,
+  cautions,
+}: Step) =>
+  [removes, fits, trial, joint, marks, destroys, leaves, found, hold, closes, lubricants, cautions].some(Boolean)
 
 /** Whether a step is wanted: one that only measures what was renewed is not, while nothing of it was. */
 export function isWanted(plan: Plan, state: JobState, step: Step): boolean {
@@ -62,9 +76,7 @@ export function hindrances(plan: Plan, state: JobState, owed: readonly Obligatio
   // What waits for the parts this step fits is settled before it; a tag or bag does not hold up the hand that fits, and
   // how parts stand is said with the step itself.
   const own = owed.filter(o => o.step === step.id && !WITH_IT.includes(o.kind))
-  const gate = step.closes
-    ? owed.filter(o => o.blocks === 'cover' && !(o.id.kind === 'step' && o.id.step === step.id))
-    : []
+  const gate = step.closes ? reasonsAt(plan, owed, step.id) : []
   const from = [...new Map([...destroyed, ...own, ...gate].map(o => [o.key, o])).values()]
   return [...needs, ...cautions, ...from.map((o): Hindrance => ({ text: o.what, settle: o.settle }))]
 }

@@ -110,6 +110,8 @@ export interface WorkedSum {
   cells: SumCell[]
   missing: SumCell[]
   input: Record<string, unknown>
+  /** What other checks give, in base units; null where it cannot be had yet. */
+  derived: Readonly<Record<string, number | null>>
   /** Null while something is missing. */
   answer: Result<Answer> | null
 }
@@ -166,7 +168,7 @@ export function workSum(
         : places.map((_, row) => value(row))
   }
   const isWhole = !missing.length && Object.values(derived).every(one => one !== null)
-  return { sum, cells, missing, input, answer: isWhole ? runSum(sum, input) : null }
+  return { sum, cells, missing, input, derived, answer: isWhole ? runSum(sum, input) : null }
 }
 
 /** What of an answer is held against something: a figure nobody gave a limit is only told. */

@@ -18,7 +18,9 @@ export interface Tray {
 /** Reconciles the parts ledger by place. A part off is known of once it is bagged, tagged, laid out by rule, or given up for a new one. */
 export function trayOf(plan: Plan, state: JobState): Tray {
   const all = [...plan.parts.values()].map(place => ({ ...place, now: partState(state, place.ref) }))
-  const off = all.filter(one => one.now.where === 'off').sort((a, b) => (b.now.order ?? 0) - (a.now.order ?? 0))
+  const off = all
+    .filter(one => one.now.where === 'off' && !one.now.trial)
+    .sort((a, b) => (b.now.order ?? 0) - (a.now.order ?? 0))
   const known = (one: TrayItem) =>
     one.now.kept || one.part.keep === 'lay' || one.part.renewal === 'always' || one.now.renewed
   return {

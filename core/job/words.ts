@@ -25,6 +25,7 @@ export const partName = (plan: Plan, ref: Ref) =>
 export const stepName = (plan: Plan, id: string) => plan.steps.get(id)?.title ?? titled(plan.source.steps, id)
 export const checkName = (plan: Plan, id: string) => plan.checks.get(id)?.title ?? titled(plan.source.checks, id)
 export const mateName = (plan: Plan, id: string) => plan.mates.get(id)?.title ?? titled(plan.source.mates, id)
+export const loopName = (plan: Plan, id: string) => titled(plan.source.loops ?? [], id)
 export const jointName = (plan: Plan, id: string) => plan.joints.get(id)?.title ?? titled(plan.source.joints, id)
 export const axisName = (plan: Plan, id: string) => titled(plan.source.axes, id)
 export const choiceName = (plan: Plan, axis: string, choice: string) =>

@@ -105,6 +105,8 @@ export function boltCount(layout: BoltLayout): number {
 export function boltSteps(pattern: Pattern, n: number): Result<readonly (readonly number[])[]> {
   if (!Number.isInteger(n) || n < 2 || n > 200)
     return refuse(`A joint has 2 to 200 bolts; ${n} is not a count to plan for.`)
+  if (!(pattern in STEPS))
+    return refuse(`There is no order called “${String(pattern)}”. Choose: ${Object.keys(STEPS).join(', ')}.`)
   const tools = TOOLS[pattern] ?? 1
   if (n % tools) return refuse(`${n} bolts cannot be shared out evenly among ${tools} tools. Choose another order.`)
   return accept(STEPS[pattern](n))

@@ -1,6 +1,7 @@
 import { boltOrder } from '../joints/patterns.ts'
 import { leftOver } from './expand.ts'
 import { planFor, placesOf, stepsBefore, type Plan, type Sums } from './plan.ts'
+import { loopRules } from './loop-rules.ts'
 import { sumRules } from './sum-rules.ts'
 import type { Sheet, Variants } from './types.ts'
 
@@ -217,7 +218,18 @@ const RULES: Rule[] = [
             .map(at => `step ${step.id} destroys ${check} without first needing ${at.step}`) ?? [],
       ),
     ),
-  ({ closing }) => (closing ? [] : ['no step shuts the case']),
+  ({ gates }) => (gates.length ? [] : ['no step shuts the case']),
+  ({ gates }) => repeated(gates.map(gate => gate.name)).map(name => `two gates shut the ${name}`),
+  // A gate behind another is reached through it.
+  ({ gates }) =>
+    gates
+      .slice(1)
+      .flatMap(({ step, before }, i) =>
+        before.has(gates[i]!.step.id)
+          ? []
+          : [`step ${step.id} shuts something without first needing ${gates[i]!.step.id}`],
+      ),
+  loopRules,
   // A part renewed takes its readings with it: then the new one must be measurable.
   ({ sheet, removedBy }) =>
     sheet.checks

@@ -1,12 +1,14 @@
 export * from './types.ts'
 export { readSheet } from './expand.ts'
 export {
+  gateAfter,
   planFor,
   placesOf,
   fullVariants,
   needsSums,
   stepsBefore,
   type Plan,
+  type PlanGate,
   type PartPlace,
   type Sums,
 } from './plan.ts'

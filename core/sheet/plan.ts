@@ -1,6 +1,20 @@
 import type { AnySum } from '../sums/define.ts'
 import { settledFor } from './expand.ts'
-import type { Check, Geometry, Joint, Mate, Moment, Part, Place, Ref, Sheet, Step, Variants, When } from './types.ts'
+import type {
+  Check,
+  Geometry,
+  Joint,
+  Loop,
+  Mate,
+  Moment,
+  Part,
+  Place,
+  Ref,
+  Sheet,
+  Step,
+  Variants,
+  When,
+} from './types.ts'
 
 /** A part in one of its places. */
 export interface PartPlace {
@@ -34,11 +48,26 @@ export interface Plan {
   destroyedBy: Map<string, Step>
   /** Mates a part takes part in, asked when it is fitted back. */
   matesOf: Map<Ref, Mate[]>
-  /** The step that shuts the case, with every step that must come before it. */
-  closing: { step: Step; before: Set<string> } | null
+  /** The steps that shut something, in order, each with every step that must come before it. */
+  gates: PlanGate[]
+  loops: Map<string, Loop>
+  /** The loop a step is gone through in. */
+  loopOf: Map<string, Loop>
   /** Sums at hand for checks that are worked out. */
   sums: Sums
 }
+
+/** A step that shuts something for good: what is owed behind it keeps it from being done. */
+export interface PlanGate {
+  step: Step
+  /** What it shuts. */
+  name: string
+  before: ReadonlySet<string>
+}
+
+/** The first gate that lies at or after a step; null where only the hand-back does. */
+export const gateAfter = ({ gates }: Pick<Plan, 'gates'>, step: string | null | undefined): PlanGate | null =>
+  step ? (gates.find(gate => gate.step.id === step || gate.before.has(step)) ?? null) : null
 
 export type Sums = ReadonlyMap<string, AnySum>
 const NO_SUMS: Sums = new Map()
@@ -99,7 +128,14 @@ export function resolveSheet(sheet: Sheet, chosen: Variants): Sheet {
     mates: cutOf(idsOf(mates), idsOf(sheet.mates)),
     joints: cutOf(idsOf(joints), idsOf(sheet.joints)),
   }
-  const needsOf = new Map(all.map(step => [step.id, step.needs ?? []]))
+  const loopNamed = new Map((sheet.loops ?? []).map(loop => [loop.id, loop]))
+  const looped = (need: string) => /^loop (.+)$/.exec(need)?.[1]
+  // What needs a loop needs its steps; that it has come out good is looked at besides.
+  const stepsOf = (needs: string[] | undefined): string[] =>
+    (needs ?? []).flatMap(need =>
+      looped(need) === undefined ? [need] : (loopNamed.get(looped(need)!)?.steps ?? [need]),
+    )
+  const needsOf = new Map(all.map(step => [step.id, stepsOf(step.needs)]))
   const bridged = (ids: string[], over: ReadonlySet<string> = new Set()): string[] =>
     ids.flatMap(id =>
       stays(id, cut.steps) ? [id] : over.has(id) ? [] : bridged(needsOf.get(id)!, new Set([...over, id])),
@@ -112,12 +148,27 @@ export function resolveSheet(sheet: Sheet, chosen: Variants): Sheet {
       of: check.of.filter(ref => stays(ref, cut.refs)),
       at: check.at.filter(({ step }) => stays(step, cut.steps)),
     })),
+    loops: settled.loops?.map(loop => ({
+      ...loop,
+      steps: loop.steps.filter(id => stays(id, cut.steps)),
+      until: loop.until.filter(id => stays(id, cut.checks)),
+      changes: loop.changes.map(one => ({ ...one, voids: one.voids.filter(id => stays(id, cut.checks)) })),
+    })),
     steps: settled.steps.map(({ joint, ...step }) => ({
       ...step,
       ...(joint && stays(joint.id, cut.joints) ? { joint } : {}),
-      needs: step.needs && [...new Set(bridged(step.needs))],
+      needs: step.needs && [...new Set(bridged(stepsOf(step.needs)))],
+      ...(step.needs?.some(looped) ? { after: step.needs.flatMap(need => looped(need) ?? []) } : {}),
       removes: step.removes?.filter(ref => stays(ref, cut.refs)),
       fits: step.fits?.filter(ref => stays(ref, cut.refs)),
+      ...(step.trial
+        ? {
+            trial: {
+              on: step.trial.on?.filter(ref => stays(ref, cut.refs)),
+              off: step.trial.off?.filter(ref => stays(ref, cut.refs)),
+            },
+          }
+        : {}),
       marks: step.marks?.filter(id => stays(id, cut.mates)),
       destroys: step.destroys?.filter(({ check }) => stays(check, cut.checks)),
     })),
@@ -156,7 +207,7 @@ export function planFor(source: Sheet, chosen: Variants = {}, sums: Sums = NO_SU
   for (const mate of sheet.mates) {
     for (const ref of [mate.a, mate.b]) matesOf.set(ref, [...(matesOf.get(ref) ?? []), mate])
   }
-  const closes = sheet.steps.find(step => step.closes)
+  const loops = sheet.loops ?? []
   return {
     source,
     sheet,
@@ -176,7 +227,16 @@ export function planFor(source: Sheet, chosen: Variants = {}, sums: Sums = NO_SU
       ),
     ),
     matesOf,
-    closing: closes ? { step: closes, before: stepsBefore(steps, closes.id) } : null,
+    gates: sheet.steps
+      .filter(step => step.closes)
+      .map(step => ({
+        step,
+        name: typeof step.closes === 'string' ? step.closes : 'cover',
+        before: stepsBefore(steps, step.id),
+      }))
+      .sort((a, b) => a.before.size - b.before.size),
+    loops: byId(loops),
+    loopOf: new Map(loops.flatMap(loop => loop.steps.map(step => [step, loop] as const))),
     sums,
   }
 }

@@ -20,6 +20,7 @@ export interface Sheet {
   checks: Check[]
   joints: Joint[]
   steps: Step[]
+  loops?: Loop[]
   kits: Kit[]
   service: { hours: number; months: number }
 }
@@ -54,6 +55,7 @@ export interface SheetSource extends Pick<Sheet, 'id' | 'version' | 'family' | '
   checks: Each<Check>[]
   joints: Each<Joint>[]
   steps: Each<Step>[]
+  loops?: Each<Loop>[]
   kits: Each<Kit>[]
 }
 
@@ -291,10 +293,14 @@ export interface Step {
   station: Station
   title: string
   text?: string
-  /** Steps that come before. */
+  /** Steps that come before; `loop fit-up` for a loop that has come out good. */
   needs?: string[]
+  /** Loops that must have come out good; said by `needs`. */
+  after?: string[]
   removes?: Ref[]
   fits?: Ref[]
+  /** Put on for now, and taken off again before the loop is over: nothing new, no gasket, no locking. */
+  trial?: { on?: Ref[]; off?: Ref[] }
   cautions?: Caution[]
   tools?: string[]
   /** Ways to free a stuck part, gentlest first. */
@@ -311,9 +317,20 @@ export interface Step {
   found?: { ask: string; words: string[] }
   /** A second pair of eyes signs here. */
   hold?: boolean
-  /** The case is shut by this step: the gate must be open. */
-  closes?: boolean
+  /** A gate: what is shut by this step, by its name, or the case. Everything owed behind it must be settled. */
+  closes?: boolean | string
   skip?: MayGiveUp
+  when?: When
+}
+
+/** Steps gone through again, round after round, until their checks hold: a fit-up, a scrape. */
+export interface Loop {
+  id: string
+  title: string
+  steps: string[]
+  until: string[]
+  /** What may be changed between two rounds, and the readings that are void by it. */
+  changes: { say: string; voids: string[] }[]
   when?: When
 }
 

@@ -29,6 +29,12 @@ watch(
       :check="focus.check"
       :moment="focus.moment"
     />
+    <FiguresPad
+      v-else-if="focus?.to === 'reading' && job.plan.checks.get(focus.check)?.sum"
+      :key="`sum ${focus.check} ${focus.moment}`"
+      :check="focus.check"
+      :moment="focus.moment"
+    />
     <GaugePad
       v-else-if="focus?.to === 'reading'"
       :key="`${focus.check} ${focus.moment}`"

@@ -62,8 +62,8 @@ function sign() {
             ? 'Signed and handed back'
             : 'Cancelled'
           : gate.open
-            ? gate.guards === 'cover'
-              ? 'The gate is open: the case may close'
+            ? gate.step
+              ? `The gate is open: the ${gate.guards} may go on`
               : 'The gate is open: sign the record'
             : `Gate shut before the ${gate.guards}: ${counted(gate.reasons.length, 'reason')}`
       }}
@@ -107,9 +107,9 @@ function sign() {
       <el-button v-else @click="session.changing = true"> A lead signs: change who is here </el-button>
     </form>
     <template v-else-if="gate.open">
-      <p>Everything that had to be true before the cover is.</p>
-      <el-button type="primary" @click="bench.choose(job.plan.closing!.step.id)">
-        {{ job.plan.closing!.step.title }}
+      <p>Everything that had to be true before the {{ gate.guards }} is.</p>
+      <el-button type="primary" @click="bench.choose(gate.step!.id)">
+        {{ gate.step!.title }}
       </el-button>
     </template>
     <form v-else-if="conceding" class="sign" @submit.prevent="concede">

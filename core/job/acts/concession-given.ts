@@ -16,6 +16,7 @@ const shape = {
     joint: optional(id),
     debt: optional(id),
     step: optional(id),
+    loop: optional(id),
     entry: optional(entryId),
     nth: optional({ is: 'number', whole: true, least: 0 } as const),
   }),
@@ -23,7 +24,7 @@ const shape = {
 } as const
 
 /** Work that was not done is not conceded away: it is left out where the sheet allows, or done. */
-const NEVER: readonly OwedId['kind'][] = ['step', 'axis']
+const NEVER: readonly OwedId['kind'][] = ['step', 'axis', 'trial']
 
 export const concessionGiven: ActKind<Shaped<typeof shape>> = {
   shape,

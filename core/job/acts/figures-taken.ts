@@ -68,7 +68,8 @@ export const figuresTaken: ActKind<FiguresTaken> = {
     const taken = state.figures.get(key) ?? new Map()
     for (const figure of figures) {
       const read = readCell(cellNamed(plan, check, figure)!, figure.said, lengths)
-      if (read.ok) taken.set(figureKey(figure), stamped(entry, state, { value: read.value, said: figure.said }))
+      if (read.ok)
+        taken.set(figureKey(figure), stamped(entry, state, { value: read.value, said: figure.said, lengths }))
     }
     state.figures.set(key, taken)
   },

@@ -26,6 +26,9 @@ import { partTagged } from './part-tagged.ts'
 import { piecesCounted } from './pieces-counted.ts'
 import { readingTaken } from './reading-taken.ts'
 import { partSettled } from './part-settled.ts'
+import { partTried } from './part-tried.ts'
+import { roundBegun } from './round-begun.ts'
+import { roundVoided } from './round-voided.ts'
 import { stepDone } from './step-done.ts'
 import { stepSkipped } from './step-skipped.ts'
 import { variantChanged } from './variant-changed.ts'
@@ -52,6 +55,9 @@ export const ACTS = {
   'mate.answered': mateAnswered,
   'reading.taken': readingTaken,
   'figures.taken': figuresTaken,
+  'round.begun': roundBegun,
+  'round.voided': roundVoided,
+  'part.tried': partTried,
   'bolt.pulled': boltPulled,
   'joint.slackened': jointSlackened,
   'hold.signed': holdSigned,

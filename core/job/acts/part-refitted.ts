@@ -69,7 +69,8 @@ function placeRefusal(plan: Plan, state: JobState, { part, place = part }: Refit
 /** Decided, back, and new where it must be; a lead's concession on the new one lets the old one go back. */
 function readyRefusal(plan: Plan, state: JobState, { part }: Refit): string | null {
   const { name, part: kind } = plan.parts.get(part)!
-  const { decision, renewed, returned } = partState(state, part)
+  const { decision, renewed, returned, trial } = partState(state, part)
+  if (trial) return `${name} is on for a trial, with nothing new under it. Take it off first.`
   if (state.concessions.has(keyOf({ kind: 'renewal', part }))) return null
   if (kind.renewal === 'always')
     return renewed ? null : `${name} is always renewed. Take a new one from the kit or from stock first.`

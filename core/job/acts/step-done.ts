@@ -24,6 +24,12 @@ export const stepDone: ActKind<Shaped<typeof shape>> = {
       ...(step.fits ?? [])
         .filter(ref => partState(state, ref).where !== 'fitted')
         .map(ref => `${plan.parts.get(ref)!.name} is not fitted yet`),
+      ...(step.trial?.on ?? [])
+        .filter(ref => !partState(state, ref).trial)
+        .map(ref => `${plan.parts.get(ref)!.name} is not on for the trial yet`),
+      ...(step.trial?.off ?? [])
+        .filter(ref => partState(state, ref).trial)
+        .map(ref => `${plan.parts.get(ref)!.name} is still on for the trial`),
     ]
     return unmoved.length ? `“${step.title}” cannot be done yet. ${unmoved.slice(0, 4).join('. ')}.` : null
   },

@@ -17,7 +17,7 @@ export const debts: Source = ({ plan, state }) =>
           station: plan.steps.get(debt.until)!.station,
           what: debt.what,
           why: `Until: ${plan.steps.get(debt.until)!.title}`,
-          step: plan.closing?.before.has(debt.until) ? plan.closing.step.id : null,
+          step: plan.gates.find(gate => gate.before.has(debt.until))?.step.id ?? null,
           settle: { to: 'step', step: debt.until },
         })),
     )

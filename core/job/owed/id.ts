@@ -1,5 +1,5 @@
 import type { Moment, Plan, Ref } from '../../sheet/index.ts'
-import { axisName, checkName, jointName, mateName, MOMENT_WORDS, partName, stepName } from '../words.ts'
+import { axisName, checkName, jointName, loopName, mateName, MOMENT_WORDS, partName, stepName } from '../words.ts'
 
 /** What is owed, by what it is about. Two debts are the same when this is. */
 export type OwedId =
@@ -20,6 +20,8 @@ export type OwedId =
   | { kind: 'step'; step: string }
   | { kind: 'axis'; axis: string }
   | { kind: 'stray'; part: Ref }
+  | { kind: 'round'; loop: string }
+  | { kind: 'trial'; part: Ref }
   | { kind: 'passed'; entry: string; nth: number }
 
 export type OwedKind = OwedId['kind']
@@ -61,6 +63,8 @@ const IDS: {
   'step': { by: ['step'], words: (plan, { step }) => stepName(plan, step) },
   'axis': { by: ['axis'], words: (plan, { axis }) => axisName(plan, axis) },
   'stray': { by: ['part'], words: (plan, { part }) => `Off, and no step to fit it: ${partName(plan, part)}` },
+  'round': { by: ['loop'], words: (plan, { loop }) => `Not come out good: ${loopName(plan, loop)}` },
+  'trial': { by: ['part'], words: (plan, { part }) => `On for a trial: ${partName(plan, part)}` },
   'passed': { by: ['entry', 'nth'], words: () => 'Done late, past something owed' },
 }
 

@@ -1,4 +1,4 @@
-import { STATIONS, type Plan } from '../../sheet/index.ts'
+import { gateAfter, STATIONS, type Plan } from '../../sheet/index.ts'
 import { checkResults, type CheckResult } from '../results.ts'
 import type { JobState } from '../state.ts'
 import { axes } from './axes.ts'
@@ -14,7 +14,9 @@ import { partsOff } from './parts-off.ts'
 import { passed } from './passed.ts'
 import { readings } from './readings.ts'
 import { stepsUndone } from './steps-left.ts'
+import { rounds } from './rounds.ts'
 import { strays } from './strays.ts'
+import { trials } from './trials.ts'
 import { wrongPlaces } from './wrong-places.ts'
 import { wrongWays } from './wrong-ways.ts'
 
@@ -35,17 +37,17 @@ const SOURCES: Source[] = [
   stepsUndone,
   axes,
   strays,
+  rounds,
+  trials,
   passed,
 ]
 
 /**
  * Everything owed, in station order. What a lead has conceded is left out; it stays on the record.
- * An obligation blocks the cover when the step that waits for it must come before the cover, else only the hand-back.
+ * An obligation blocks the first gate that the step that waits for it must come before, else only the hand-back.
  */
 export function obligations(plan: Plan, state: JobState, results: Map<string, CheckResult>): Obligation[] {
   const scene = { plan, state, results }
-  const blocksCover = (step: string | null) =>
-    step !== null && plan.closing !== null && (plan.closing.before.has(step) || step === plan.closing.step.id)
   return SOURCES.flatMap(source => source(scene))
     .map((one): Obligation => ({
       perishable: false,
@@ -53,7 +55,7 @@ export function obligations(plan: Plan, state: JobState, results: Map<string, Ch
       ...one,
       key: keyOf(one.id),
       kind: one.id.kind,
-      blocks: blocksCover(one.step) ? 'cover' : 'hand-back',
+      blocks: gateAfter(plan, one.step)?.name ?? 'hand-back',
     }))
     .filter(one => !state.concessions.has(one.key))
     .sort((a, b) => STATIONS.indexOf(a.station) - STATIONS.indexOf(b.station))

@@ -14,7 +14,9 @@ export const outs: Source = ({ plan, results }) =>
     const last = standing(results, check)
     if (!last?.owed || last.judgement.verdict !== 'Out') return []
     if (last.moment === 'asFound' && !isLeftSo(plan, check)) return []
+    // In a loop it is put right by another round, which is owed itself.
     const at = check.at.find(one => one.moment === last.moment)!
+    if (plan.loopOf.get(at.step)?.until.includes(check.id)) return []
     return [
       {
         id: { kind: 'out', check: check.id, moment: last.moment },

@@ -1,4 +1,4 @@
-import type { Moment, Plan, Ref, Station } from '../../sheet/index.ts'
+import { gateAfter, type Moment, type Plan, type Ref, type Station } from '../../sheet/index.ts'
 import type { CheckResult } from '../results.ts'
 import type { JobState } from '../state.ts'
 import type { OwedId, OwedKind } from './id.ts'
@@ -12,6 +12,7 @@ export type Settle =
   | { to: 'axis'; axis: string }
   | { to: 'stray'; part: Ref }
   | { to: 'step'; step: string }
+  | { to: 'round'; loop: string }
   | { to: 'ledger' }
 
 /** Something owed: what, why, and the step that cannot be done until it is settled. */
@@ -25,7 +26,8 @@ export interface Obligation {
   why: string
   /** The step that waits for it; null when only the hand-back does. */
   step: string | null
-  blocks: 'cover' | 'hand-back'
+  /** What it keeps from being shut, the first gate it lies behind; `hand-back` where none does. */
+  blocks: string
   settle: Settle
   /** Lost for good once that step is done. */
   perishable: boolean
@@ -45,6 +47,6 @@ export type Owing = Omit<Obligation, 'key' | 'kind' | 'blocks' | 'perishable' | 
 /** One source of debts: everything of its sort that is owed in a state. */
 export type Source = (scene: Scene) => Owing[]
 
-/** What is wrong with something that goes in before the cover holds up the cover. */
-export const beforeCover = ({ closing }: Plan, step: string | undefined): string | null =>
-  closing && step && (closing.before.has(step) || step === closing.step.id) ? closing.step.id : null
+/** What is wrong with something that goes in before a gate holds up that gate. */
+export const beforeCover = (plan: Plan, step: string | undefined): string | null =>
+  gateAfter(plan, step)?.step.id ?? null

@@ -1,0 +1,182 @@
+import {
+  checkName,
+  doubtOf,
+  figureInBase,
+  figureKey,
+  isHistory,
+  MOMENT_WORDS,
+  readCell,
+  readingKey,
+  unmetNeeds,
+  workSum,
+  type CellValue,
+  type SumCell,
+} from '~~/core/job'
+import { fromOf, type Moment } from '~~/core/sheet'
+import type { Field } from '~~/core/sums'
+
+/** A sum of the sheet being filled in at the bench: which figure, what is typed, what it comes to, what is odd about it. */
+export function useFigures(id: string, moment: Moment) {
+  const job = useJob()
+  const bench = useBench()
+  const { system } = useDisplay()
+  const key = readingKey(id, moment)
+  const result = computed(() => job.view.results.get(key)!)
+  const check = computed(() => result.value.check)
+  const worked = computed(() => result.value.worked!)
+  const cells = computed(() => worked.value.cells)
+  const at = check.value.at.find(one => one.moment === moment)!
+  const before = computed(() => unmetNeeds(job.plan, job.state, job.plan.steps.get(at.step)!))
+  const taken = (cell: SumCell) => {
+    const one = job.state.figures.get(key)?.get(figureKey(cell))
+    return one && !(at.renewed && isHistory(job.state, check.value, one)) ? one : undefined
+  }
+
+  const chosen = ref<string | null>(null)
+  const cell = computed(
+    (): SumCell | undefined =>
+      cells.value.find(one => figureKey(one) === chosen.value) ?? worked.value.missing[0] ?? undefined,
+  )
+  const correcting = ref(false)
+  const reason = ref('')
+  const why = ref<string | null>(null)
+  const doubt = ref<string | null>(null)
+  const typed = useLocalStorage(() => `needler-draft-${job.id}-${key}-${cell.value ? figureKey(cell.value) : ''}`, '')
+  const entered = computed(() => cell.value && taken(cell.value))
+  const isOpen = computed(() => cell.value !== undefined && (!entered.value || correcting.value))
+  watch([typed, chosen], () => {
+    why.value = null
+    doubt.value = null
+  })
+
+  const read = computed(() =>
+    cell.value && typed.value.trim() ? readCell(cell.value, typed.value, system.value) : null,
+  )
+  /** The sum as it would stand with what is typed. */
+  const would = computed(() => {
+    if (!isOpen.value || !read.value?.ok) return worked.value
+    const known = new Map<string, CellValue>(
+      cells.value.flatMap(one => {
+        const kept = taken(one)
+        return kept ? [[figureKey(one), kept.value]] : []
+      }),
+    )
+    known.set(figureKey(cell.value!), read.value.value)
+    return workSum(worked.value.sum, check.value, worked.value.derived, known)
+  })
+  /** What is odd about it, before it is kept: it cannot be so, or it is far from what it should be. */
+  function oddness(): string | null {
+    const { answer } = would.value
+    if (!answer) return null
+    if (!answer.ok) return answer.why
+    const value = figureInBase(answer.value, check.value.sum!.trend)
+    return value === null ? null : doubtOf(check.value, value, job.about.last[id] ?? null, system.value)
+  }
+
+  function take(said: string, isSure = false): boolean {
+    typed.value = said
+    if (!cell.value) return false
+    if (!said.trim()) {
+      why.value = `Still wanted: ${cell.value.name.toLowerCase()}.`
+      return false
+    }
+    if (!read.value?.ok) {
+      why.value = read.value?.why ?? null
+      return false
+    }
+    doubt.value = isSure ? null : oddness()
+    if (doubt.value) return false
+    const { field, row, column } = cell.value
+    const figure = { field, ...(row === undefined ? {} : { row }), ...(column ? { column } : {}), said: said.trim() }
+    why.value = entered.value && correcting.value ? correct(figure) : put([figure])
+    if (why.value) return false
+    typed.value = ''
+    leave()
+    if (!worked.value.missing.length && !bench.isDone && bench.hindered.some(one => one.settle.to === 'reading'))
+      bench.look(null)
+    return true
+  }
+  type Figures = { field: string; row?: number; column?: string; said: string }[]
+  const payload = (figures: Figures) => ({
+    check: id,
+    moment,
+    figures,
+    lengths: system.value,
+    instrument: check.value.instrument,
+  })
+  const put = (figures: Figures) => job.act({ kind: 'figures.taken', payload: payload(figures) })
+  /** One figure put otherwise; what was read with it in one press stays as it was. */
+  function correct(figure: Figures[number]): string | null {
+    if (!reason.value.trim()) return 'Say why the first figure is corrected.'
+    const { entry } = entered.value!
+    const figures = cells.value.flatMap(one => {
+      const kept = taken(one)
+      const { field, row, column } = one
+      return kept?.entry !== entry
+        ? []
+        : figureKey(one) === figureKey(figure)
+          ? [figure]
+          : [{ field, ...(row === undefined ? {} : { row }), ...(column ? { column } : {}), said: kept.said }]
+    })
+    return job.act({
+      kind: 'entry.corrected',
+      payload: { target: entry, why: reason.value.trim(), replacement: payload(figures) },
+    })
+  }
+  function leave() {
+    correcting.value = false
+    reason.value = ''
+    chosen.value = null
+  }
+  function goTo(one: SumCell) {
+    leave()
+    chosen.value = figureKey(one)
+  }
+
+  /** What the sheet fixed, and what other checks gave: shown, not asked. */
+  const fixed = computed(() => {
+    const { sum, derived, input } = worked.value
+    const { given = {}, from = {} } = check.value.sum!
+    const said = (field: Field, value: unknown) =>
+      'unit' in field && typeof value === 'number'
+        ? Object.values(showFigureOf({ value, unit: field.unit }, system.value))
+            .join(' ')
+            .trim()
+        : String(value)
+    return [
+      ...Object.entries(given)
+        .filter(([field, value]) => !Array.isArray(value) && sum.fields[field]!.type !== 'flag')
+        .map(([field, value]) => `${sum.fields[field]!.label} ${said(sum.fields[field]!, value)}`),
+      ...Object.entries(from).map(([field, text]) => {
+        const { of, at: when } = fromOf(text)!
+        const where = of === 'mass' ? '' : `, from ${checkName(job.plan, of)} ${MOMENT_WORDS[when as Moment]}`
+        return derived[field] === null
+          ? `Waits for ${checkName(job.plan, of)}`
+          : `${sum.fields[field]!.label} ${said(sum.fields[field]!, input[field])}${where}`
+      }),
+    ]
+  })
+
+  return {
+    result,
+    check,
+    worked,
+    would,
+    cells,
+    cell,
+    before,
+    taken,
+    typed,
+    read,
+    entered,
+    isOpen,
+    correcting,
+    reason,
+    why,
+    doubt,
+    fixed,
+    take,
+    goTo,
+    leave,
+  }
+}
