@@ -145,7 +145,7 @@ export class Technician {
 
   /** Everything a step asks for, answered right. */
   said(step: Step): Said {
-    const { bags, tags, counts, hands, mates, found } = asksOf(this.plan, this.folded.state, step)
+    const { bags, tags, counts, hands, mates, lubricants, found } = asksOf(this.plan, this.folded.state, step)
     const { marks } = this.folded.state
     return {
       bags: Object.fromEntries(bags.map(({ lot }) => [lot, `B${this.label()}`])),
@@ -161,6 +161,7 @@ export class Technician {
       ),
       hands: Object.fromEntries(hands.map(({ place }) => [place, place])),
       mates: Object.fromEntries(mates.map(mate => [mate.id, rightAnswer(mate, marks.get(mate.id))])),
+      lubricants: Object.fromEntries(lubricants.map(({ on, medium }) => [on, medium])),
       found: found?.words[0],
     }
   }

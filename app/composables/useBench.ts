@@ -7,7 +7,8 @@ import type { Job } from '~/bench/job'
 export type Focus =
   Settle | { to: 'joint'; joint: string } | { to: 'say' } | { to: 'decide' } | { to: 'gate' } | { to: 'parts' } | null
 
-const isAsking = ({ counts, mates, found }: Asks) => counts.length > 0 || mates.length > 0 || found !== null
+const isAsking = ({ counts, mates, lubricants, found }: Asks) =>
+  counts.length > 0 || mates.length > 0 || lubricants.length > 0 || found !== null
 
 /** Which step is on the card and what the pad is turned to, on this screen. */
 function createBench(job: Job) {
@@ -33,12 +34,12 @@ function createBench(job: Job) {
     if (isDone.value) return chosenStep.value ? { to: 'step', step: one.id } : { to: 'gate' }
     const settle = hindered.value
       .map(hindrance => hindrance.settle)
-      .find(to => to.to === 'reading' || to.to === 'mark' || to.to === 'axis')
+      .find(to => to.to === 'reading' || to.to === 'mark' || to.to === 'axis' || to.to === 'round')
     if (settle && isReached.value) return settle
     if (one.station === 'decide') return { to: 'decide' }
     if (one.joint?.act === 'pull' && progressOf(job.plan.joints.get(one.joint.id)!, job.state).verdict !== 'Holds')
       return { to: 'joint', joint: one.joint.id }
-    if (one.fits?.length || one.removes?.length || isAsking(telling.asks.value)) return { to: 'say' }
+    if (one.fits?.length || one.removes?.length || one.trial || isAsking(telling.asks.value)) return { to: 'say' }
     if (one.joint?.act === 'pull') return { to: 'joint', joint: one.joint.id }
     const measured = (job.plan.checksAt.get(one.id) ?? []).findLast(
       ({ check, moment }) => job.view.results.get(`${check.id} ${moment}`)?.value !== null,

@@ -15,6 +15,9 @@ import {
 import { fromOf, type Moment } from '~~/core/sheet'
 import type { Field } from '~~/core/sums'
 
+/** As many decimals as a figure was written with, as far as a screen shows any. */
+const decimalsOf = (value: number) => Math.min(4, (String(Number(value.toFixed(4))).split('.')[1] ?? '').length)
+
 /** A sum of the sheet being filled in at the bench: which figure, what is typed, what it comes to, what is odd about it. */
 export function useFigures(id: string, moment: Moment) {
   const job = useJob()
@@ -139,14 +142,14 @@ export function useFigures(id: string, moment: Moment) {
     const { given = {}, from = {} } = check.value.sum!
     const said = (field: Field, value: unknown) =>
       'unit' in field && typeof value === 'number'
-        ? Object.values(showFigureOf({ value, unit: field.unit }, system.value))
+        ? Object.values(showFigureOf({ value, unit: field.unit, decimals: decimalsOf(value) }, system.value))
             .join(' ')
             .trim()
         : String(value)
     return [
-      ...Object.entries(given)
-        .filter(([field, value]) => !Array.isArray(value) && sum.fields[field]!.type !== 'flag')
-        .map(([field, value]) => `${sum.fields[field]!.label} ${said(sum.fields[field]!, value)}`),
+      ...Object.entries(sum.fields)
+        .filter(([field, { type }]) => given[field] !== undefined && !Array.isArray(given[field]) && type !== 'flag')
+        .map(([field, as]) => `${as.label} ${said(as, given[field])}`),
       ...Object.entries(from).map(([field, text]) => {
         const { of, at: when } = fromOf(text)!
         const where = of === 'mass' ? '' : `, from ${checkName(job.plan, of)} ${MOMENT_WORDS[when as Moment]}`

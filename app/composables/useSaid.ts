@@ -3,9 +3,9 @@ import type { Step } from '~~/core/sheet'
 import { fillLabels, takeLabel } from '~/bench/labels'
 import type { Job } from '~/bench/job'
 
-const NOTHING: Asks = { bags: [], tags: [], counts: [], hands: [], mates: [], found: null }
+const NOTHING: Asks = { bags: [], tags: [], counts: [], hands: [], mates: [], lubricants: [], found: null }
 /** Of what a step is told, what is a table of its own: added to, not replaced. */
-type Table = 'bags' | 'tags' | 'counts' | 'hands' | 'mates'
+type Table = 'bags' | 'tags' | 'counts' | 'hands' | 'mates' | 'lubricants'
 
 /** What the step on the card asks, and what was said of it so far. Sent when the step is confirmed; kept through a reload. */
 export function createSaid(job: Job, step: Ref<Step | null>, isReached: Ref<boolean>) {

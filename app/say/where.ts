@@ -5,6 +5,7 @@ import type { Part, Sheet } from '~~/core/sheet'
 export function whereIs(part: Pick<Part, 'keep' | 'renewal'>, now: PartState): string {
   if (now.where === 'on') return 'on the machine'
   if (now.where === 'fitted') return now.fitted!.as === 'new' ? 'fitted, a new one' : 'fitted, the same one'
+  if (now.trial) return 'on for a trial'
   if (now.renewed) return 'new one ready'
   if (now.decision && !now.returned && now.decision.choice === 'send out') return 'sent out'
   if (now.decision && !now.returned && now.decision.choice === 'rework') return 'being reworked'

@@ -1,8 +1,8 @@
-import type { Debt, Mate, Plan, Ref, Step } from '../sheet/index.ts'
+import type { Debt, Lubrication, Mate, Plan, Ref, Step } from '../sheet/index.ts'
 import type { Act } from './entry.ts'
 import { bagsOf, inHandFor, keptBy, type InHand } from './keeping.ts'
 import { matesAsked } from './mates.ts'
-import { countKey, partState, type JobState, type MateAnswer } from './state.ts'
+import { countKey, lubricantKey, partState, type JobState, type MateAnswer } from './state.ts'
 import { partName } from './words.ts'
 
 /** Pieces to count at a step. */
@@ -23,6 +23,7 @@ export interface Asks {
   counts: Count[]
   hands: { place: Ref; candidates: InHand[] }[]
   mates: Mate[]
+  lubricants: Lubrication[]
   found: Step['found'] | null
 }
 
@@ -38,6 +39,8 @@ export interface Said {
   /** Places that take another's part on purpose. */
   swapped?: Ref[]
   mates?: Record<string, Omit<MateAnswer, 'mate'>>
+  /** By face, what is on it. */
+  lubricants?: Record<string, string>
   found?: string
 }
 
@@ -92,6 +95,9 @@ export function asksOf(plan: Plan, state: JobState, step: Step, said: Said = {})
       return candidates ? [{ place, candidates }] : []
     }),
     mates: matesAsked(plan, state, step, own),
+    lubricants: (step.lubricants ?? []).filter(
+      ({ on, medium }) => state.lubricants.get(lubricantKey(step.id, on))?.medium !== medium,
+    ),
     found: step.found ?? null,
   }
 }
@@ -103,6 +109,24 @@ export const countFault = ({ what, must }: Count, n: number | undefined): string
     : n < must
       ? `${what}: ${must} went in, ${n} came out. ${must - n} still in: find ${must - n > 1 ? 'them' : 'it'} before going on.`
       : `${what}: ${must} went in, ${n} came out. Count again.`
+
+/** What is wrong with what went on a face; null when nothing is. */
+export const lubricantFault = ({ on, medium, why }: Lubrication, said: string | undefined): string | null =>
+  said === undefined || said === medium
+    ? null
+    : `${on[0]!.toUpperCase()}${on.slice(1)}: ${said}, and ${medium} is wanted. ${why}. Clean it, and answer again.`
+
+/** Everything a sheet puts on faces, and dry, to choose from: the right one stands among the others. */
+export const mediumsOf = ({ source }: Plan): string[] =>
+  [
+    ...new Set([
+      ...source.steps.flatMap(step => (step.lubricants ?? []).map(one => one.medium as unknown)),
+      'dry',
+      'grease',
+    ]),
+  ]
+    .filter(one => typeof one === 'string')
+    .sort()
 
 /** What is still to be said before a step is confirmed, and what contradicts itself, as sentences. Empty: it may be. */
 export function lacks(plan: Plan, asks: Asks, said: Said): string[] {
@@ -120,6 +144,10 @@ export function lacks(plan: Plan, asks: Asks, said: Said): string[] {
       return part === place || said.swapped?.includes(place) ? [] : [`${name(part)} is in the hand for ${name(place)}.`]
     }),
     ...asks.mates.filter(mate => !said.mates?.[mate.id]).map(mate => `Say how it stands: ${mate.title}.`),
+    ...asks.lubricants.flatMap(one => {
+      const medium = said.lubricants?.[one.on]
+      return medium ? (lubricantFault(one, medium) ?? []) : [`Say what is on it: ${one.on}.`]
+    }),
     ...(asks.found && !said.found?.trim() ? [`Write what was found. ${asks.found.ask}`] : []),
   ]
 }
@@ -179,6 +207,10 @@ export function confirmationOf(plan: Plan, state: JobState, step: Step, said: Sa
     ...asks.mates.flatMap(({ id }) => {
       const answer = said.mates?.[id]
       return answer ? [act({ kind: 'mate.answered', payload: { mate: id, ...answer } })] : []
+    }),
+    ...(step.lubricants ?? []).flatMap(({ on }) => {
+      const medium = said.lubricants?.[on]
+      return medium ? [act({ kind: 'lubricant.applied', payload: { step: step.id, on, medium } })] : []
     }),
     act({ kind: 'step.done', payload: { step: step.id, ...(said.found?.trim() ? { note: said.found.trim() } : {}) } }),
   ]

@@ -34,7 +34,17 @@ export {
 } from './sum-checks.ts'
 export { keyOf, obligations, owedWords, type Obligation, type OwedId, type Settle } from './owed/index.ts'
 export { answerText, markText, mateMet, missedBy } from './mates.ts'
-export { asksOf, confirmationOf, countFault, lacks, type Asks, type Count, type Said } from './confirm.ts'
+export {
+  asksOf,
+  confirmationOf,
+  countFault,
+  lubricantFault,
+  mediumsOf,
+  lacks,
+  type Asks,
+  type Count,
+  type Said,
+} from './confirm.ts'
 export { partUnder, type InHand } from './keeping.ts'
 export { doubtOf, leadingDigits, widthOf, withLeading } from './doubt.ts'
 export { hindrances, isWanted, unmetNeeds, stepsLeft, nextStep, type Hindrance } from './steps.ts'
@@ -67,6 +77,7 @@ export {
   type CellReading,
   type FigureRead,
 } from './state.ts'
+export { momentsIn, roundOf, roundsOf, shortOf, type RoundGoal, type RoundView } from './rounds.ts'
 export { projectJob, worstCheck, type Projection, type LatestReading } from './projection.ts'
 export { recordOf, entryWords, type JobRecord, type RecordedReading, type Signed } from './record.ts'
 export { recordTables, type RecordTable } from './record-tables.ts'

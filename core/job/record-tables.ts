@@ -143,6 +143,17 @@ const TABLES = [
     ],
   }),
   table({
+    title: 'Rounds',
+    rows: record => record.rounds,
+    columns: [
+      { head: 'Round', width: 3, cell: row => ({ text: String(row.n), small: [row.loop] }) },
+      { head: 'Changed before it', width: 3, cell: row => text(row.changed) },
+      { head: 'Stands', width: 5, cell: row => ({ small: row.read }) },
+      { head: 'Void', width: 5, cell: row => ({ small: row.voided }) },
+      by(),
+    ],
+  }),
+  table({
     title: 'Joints',
     rows: record => record.joints,
     columns: [

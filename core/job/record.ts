@@ -1,7 +1,7 @@
 import { clockText } from '../marks/index.ts'
 import { compareFoundLeft } from '../gauging/index.ts'
 import { fixed, type LengthSystem } from '../quantity/index.ts'
-import { placesOf, STATIONS, type Check, type Moment, type Plan } from '../sheet/index.ts'
+import { placesOf, STATIONS, type Plan } from '../sheet/index.ts'
 import type { Verdict, WorkingLine } from '../verdict.ts'
 import { actOf } from './acts/index.ts'
 import { rootOf } from './corrections.ts'
@@ -9,11 +9,12 @@ import { clockOf, timeOf, type AnyEntry } from './entry.ts'
 import { fold } from './fold.ts'
 import { holdStands } from './holds.ts'
 import { progressOf } from './joints.ts'
+import { roundsOf, type RoundGoal } from './rounds.ts'
 import { answerText, markText, mateMet } from './mates.ts'
 import { owedOf, owedWords } from './owed/index.ts'
 import type { Role } from './roles.ts'
 import { showLimits, showValue } from './show.ts'
-import { partState, readingKey, type JobState, type Stamp } from './state.ts'
+import { partState, readingKey, type Stamp } from './state.ts'
 import { leftOut, planIn } from './switching.ts'
 import { viewJob } from './view.ts'
 import { lostOf } from './acts/evidence-lost.ts'
@@ -60,6 +61,7 @@ export interface JobRecord {
   marks: (Signed & { title: string; made: string; stands: string })[]
   mates: (Signed & { title: string; stands: string; met: string })[]
   counted: (Signed & { what: string; way: string; n: number; of: number | null })[]
+  rounds: (Signed & { loop: string; n: number; changed: string; read: string[]; voided: string[] })[]
   joints: { title: string; wanted: string; torques: string; verdict: Verdict; putRight: string[] }[]
   steps: (Signed & { station: string; title: string; found: string | null; skipped: string | null })[]
   holds: (Signed & { title: string; stands: string })[]
@@ -185,6 +187,22 @@ export function recordOf(
       const [what, way] = [key.slice(0, key.lastIndexOf(' ')), key.slice(key.lastIndexOf(' ') + 1)]
       const part = plan.parts.get(what)
       return { what: part?.name ?? aidName(plan, what), way, n: one.n, of: part?.part.quantity ?? null, ...by(one) }
+    }),
+    rounds: [...plan.loops.values()].flatMap(loop => {
+      if (!loop.steps.some(step => state.steps.has(step)) && !state.rounds.has(loop.id)) return []
+      return roundsOf(plan, state, results, loop).map(round => {
+        const say = ({ result }: RoundGoal) =>
+          `${result.check.title}: ${showValue(result.check, result, system)}, ${result.judgement.verdict}`
+        const goals = [...round.goals.values()]
+        return {
+          loop: loop.title,
+          n: round.n,
+          changed: round.begun?.changed.join('; ') ?? '',
+          read: goals.filter(one => one.void === null).map(say),
+          voided: goals.filter(one => one.void !== null).map(one => `${say(one)}; void: ${one.void}`),
+          ...by(round.begun),
+        }
+      })
     }),
     joints: plan.sheet.joints
       .filter(joint => state.joints.get(joint.id)?.passes.length || state.joints.get(joint.id)?.strays.length)

@@ -1,6 +1,6 @@
 import type { Loop, Moment, Plan } from '../sheet/index.ts'
-import type { CheckResult } from './results.ts'
-import { partState, readingKey, type JobState, type Stamp } from './state.ts'
+import { checkResults, type CheckResult } from './results.ts'
+import { partState, readingKey, type JobState, type Round, type Stamp, type Voided } from './state.ts'
 
 /** The round a loop is in, from 1. */
 export const roundOf = ({ rounds }: JobState, loop: string): number => (rounds.get(loop)?.length ?? 0) + 1
@@ -52,4 +52,54 @@ export function voidReadings(
       state.readings.delete(key)
       state.figures.delete(key)
     }
+}
+
+/** What one round of a loop read of one check: as it stands, or void with its cause. */
+export interface RoundGoal {
+  result: CheckResult
+  /** Why it counts no more; null while it does. */
+  void: string | null
+}
+export interface RoundView {
+  /** From 1. */
+  n: number
+  /** What was changed for it; null for the first. */
+  begun: Round | null
+  /** By check and moment; what this round did not read is not there. */
+  goals: Map<string, RoundGoal>
+}
+
+/** A reading that is void, worked out as it stood when it was read. */
+function resultOfVoided(plan: Plan, state: JobState, { check, moment, cells, figures }: Voided): CheckResult {
+  const key = readingKey(check, moment)
+  const then: JobState = {
+    ...state,
+    readings: new Map(cells ? [...state.readings, [key, cells]] : state.readings),
+    figures: new Map(figures ? [...state.figures, [key, figures]] : state.figures),
+  }
+  return checkResults(plan, then).get(key)!
+}
+
+/** The rounds of a loop, from the first: what was changed between them, what each read, which readings are void and why. */
+export function roundsOf(
+  plan: Plan,
+  state: JobState,
+  results: ReadonlyMap<string, CheckResult>,
+  loop: Loop,
+): RoundView[] {
+  const begun = state.rounds.get(loop.id) ?? []
+  const rounds = [null, ...begun].map((one, i): RoundView => ({ n: i + 1, begun: one, goals: new Map() }))
+  for (const one of state.voided.filter(past => past.loop === loop.id))
+    rounds[one.round - 1]!.goals.set(readingKey(one.check, one.moment), {
+      result: resultOfVoided(plan, state, one),
+      void: one.cause,
+    })
+  for (const result of goalsOf(plan, loop, results)) {
+    const { newest, check, moment } = result
+    if (newest) {
+      const n = begun.filter(one => one.n < newest.n).length
+      rounds[n]!.goals.set(readingKey(check.id, moment), { result, void: null })
+    }
+  }
+  return rounds
 }

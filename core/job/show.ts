@@ -11,7 +11,8 @@ export function showFigure(
 ): { figure: string; unit: string } {
   if (choices) return { figure: choices[value]?.say ?? '–', unit: '' }
   const shown = shownUnit(unit, system)
-  return { figure: fixed(fromBase(value, shown), shownDecimals(unit, decimals, system)), unit: shown }
+  const figure = fixed(fromBase(value, shown), shownDecimals(unit, decimals, system))
+  return { figure, unit: shown === '1' ? '' : shown }
 }
 
 /** A result of a check in words: figure and unit; where there is a span, least to greatest. */
@@ -40,8 +41,10 @@ export function showLimits(check: Shown & Pick<Check, 'limits'>, system: LengthS
       .join(', or ')
   const { min, max } = check.limits
   const end = (value: number) => showFigure(value, check, system)
-  if (min !== undefined && max !== undefined) return `${end(min).figure} to ${end(max).figure} ${end(max).unit}`
+  if (min !== undefined && max !== undefined) return `${end(min).figure} to ${end(max).figure} ${end(max).unit}`.trim()
   return max !== undefined
-    ? `maximum ${end(max).figure} ${end(max).unit}`
-    : `minimum ${end(min!).figure} ${end(min!).unit}`
+    ? `maximum ${end(max).figure} ${end(max).unit}`.trim()
+    : min === undefined
+      ? 'none'
+      : `minimum ${end(min).figure} ${end(min).unit}`.trim()
 }

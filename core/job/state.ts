@@ -111,6 +111,8 @@ export interface JobState {
   readings: Map<string, Map<string, CellReading>>
   /** Figures of sums, by check and moment, then by field and place. */
   figures: Map<string, Map<string, FigureRead>>
+  /** What went on which face, by step and face. */
+  lubricants: Map<string, Stamp & { medium: string }>
   /** Rounds begun again, by loop. */
   rounds: Map<string, Round[]>
   voided: Voided[]
@@ -131,6 +133,7 @@ export const readingKey = (check: string, moment: string) => `${check} ${moment}
 export const cellKey = (station?: string, plane?: string) => `${station ?? ''}/${plane ?? ''}`
 /** What was counted, a part or an aid put in for the time being, and whether out of the machine or into it. */
 export const countKey = (what: string, way: 'out' | 'in') => `${what} ${way}`
+export const lubricantKey = (step: string, on: string) => `${step} ${on}`
 export const cautionKey = (step: string, caution: number) => `${step} ${caution}`
 
 /** A job with nothing in its ledger. */
@@ -152,6 +155,7 @@ export function emptyState(): JobState {
     counts: new Map(),
     readings: new Map(),
     figures: new Map(),
+    lubricants: new Map(),
     rounds: new Map(),
     voided: [],
     joints: new Map(),
@@ -179,6 +183,7 @@ export function branchState(state: JobState): JobState {
     counts: new Map(state.counts),
     readings: new Map([...state.readings].map(([key, cells]) => [key, new Map(cells)])),
     figures: new Map([...state.figures].map(([key, cells]) => [key, new Map(cells)])),
+    lubricants: new Map(state.lubricants),
     rounds: new Map(state.rounds),
     voided: [...state.voided],
     joints: new Map(state.joints),

@@ -197,6 +197,12 @@ const RULES: Rule[] = [
           .filter(one => one.verdict === 'Out' && !one.means)
           .map(one => `check ${id} does not say what “${one.say}” does`),
       ]),
+  ({ sheet }) =>
+    sheet.steps.flatMap(step =>
+      (step.lubricants ?? [])
+        .filter(one => !one.why)
+        .map(one => `step ${step.id} does not say what anything but ${one.medium} does to ${one.on}`),
+    ),
   ({ sheet }) => sheet.checks.filter(check => !check.at.length).map(check => `check ${check.id} is never taken`),
   ({ sheet }) =>
     sheet.joints

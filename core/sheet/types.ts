@@ -310,7 +310,7 @@ export interface Step {
   /** Readings that are gone once this step is done. */
   destroys?: { check: string; moment: Moment }[]
   joint?: { id: string; act: 'slacken' | 'pull' }
-  lubricants?: { on: string; medium: string }[]
+  lubricants?: Lubrication[]
   /** Debts this step leaves: something loose, parked or put in for the time being, until a later step. */
   leaves?: Debt[]
   /** What is looked at in passing and written down; the words are offered, others may be typed. */
@@ -321,6 +321,14 @@ export interface Step {
   closes?: boolean | string
   skip?: MayGiveUp
   when?: When
+}
+
+/** What goes on a face as it is fitted; `dry` is an answer like another. */
+export interface Lubrication {
+  on: string
+  medium: string
+  /** What anything else does to it. */
+  why: string
 }
 
 /** Steps gone through again, round after round, until their checks hold: a fit-up, a scrape. */

@@ -221,6 +221,7 @@ export async function setDial(page: Page, text: string) {
 /** Says what the pad asks, as it is when everything is right: counts, tags in hand, how parts stand, what was found. */
 export async function answer(page: Page) {
   const plan = sheetPlan()
+  const now = await stepNow(page)
   const counts = pad(page).getByRole('spinbutton')
   for (let i = 0; i < (await counts.count()); i++) {
     const name = (await counts.nth(i).getAttribute('aria-label'))!.replace(/^How many (.*), (out|in)$/, '$1')
@@ -253,12 +254,23 @@ export async function answer(page: Page) {
       await mate.getByRole('button', { name: 'It stands there' }).click()
     }
   }
+  const step = plan.source.steps.find(one => one.id === now)
+  for (const group of await pad(page)
+    .getByRole('radiogroup', { name: /^What is on it/ })
+    .all()) {
+    const on = (await group.getAttribute('aria-label'))!.replace('What is on it: ', '')
+    const { medium } = step!.lubricants!.find(one => one.on === on)!
+    await group
+      .locator('.el-radio-button')
+      .filter({ hasText: new RegExp(`^\\s*${medium}\\s*$`) })
+      .click()
+  }
   const words = pad(page).locator('.found [role=checkbox]')
   if ((await words.count()) && (await words.first().getAttribute('aria-checked')) === 'false')
     await words.first().click()
 }
 
-/** The sheet a job is worked by, as the shelf has it. */
+/** The sheet a job is worked by, as the shelf has it; whatever its choices, with every step of both. */
 const sheetPlan = (): Plan =>
   planFor(readSheet(parse(readFileSync(new URL('../../library/m14-axially-split-pump.yaml', import.meta.url), 'utf8'))))
 

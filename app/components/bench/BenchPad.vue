@@ -47,6 +47,7 @@ watch(
     <MatePad v-else-if="focus?.to === 'mate'" :key="focus.mate" :mate="focus.mate" />
     <AxisPad v-else-if="focus?.to === 'axis'" :key="focus.axis" :axis="focus.axis" />
     <StrayPad v-else-if="focus?.to === 'stray'" :key="focus.part" :part="focus.part" />
+    <RoundPad v-else-if="focus?.to === 'round'" :key="focus.loop" :loop="focus.loop" />
     <DecidePad v-else-if="focus?.to === 'decide'" />
     <PartPad v-else-if="focus?.to === 'part'" :key="focus.part" :part="focus.part" />
     <PartsPad v-else-if="focus?.to === 'parts'" />

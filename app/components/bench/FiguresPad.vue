@@ -9,7 +9,7 @@ const job = useJob()
 const may = useMay()
 const { system } = useDisplay()
 const one = useFigures(props.check, props.moment)
-const { result, check, worked, would, cells, cell, before, taken, typed, entered, isOpen } = one
+const { result, check: own, worked, would, cells, cell, before, taken, typed, entered, isOpen } = one
 const { correcting, reason, why, doubt, fixed } = one
 const resting = useRest(() => `${props.check} ${props.moment} ${cell.value ? figureKey(cell.value) : ''}`)
 const field = useTemplateRef<{ focus: () => void; select: () => void }>('field')
@@ -46,14 +46,14 @@ onMounted(() => field.value?.focus())
 <template>
   <div class="gauge">
     <div class="reading">
-      <h2>{{ check.title }}</h2>
+      <h2>{{ own.title }}</h2>
       <p class="soft">
         {{ MOMENT_WORDS[moment]
         }}<template v-if="cell"
           >, <b>{{ cell.name }}</b></template
-        >. {{ check.instrument }}
+        >. {{ own.instrument }}
       </p>
-      <p v-if="check.how" class="soft">{{ check.how }}</p>
+      <p v-if="own.how" class="soft">{{ own.how }}</p>
       <p v-if="fixed.length" class="soft fixed">{{ fixed.join('; ') }}.</p>
       <form v-if="isOpen && (as?.type === 'number' || as?.type === 'text')" class="take" @submit.prevent="take()">
         <QuantityField ref="field" v-model="typed" name="figure" big :label="cell!.name" :unit="unit" placeholder="–" />
@@ -82,13 +82,18 @@ onMounted(() => field.value?.focus())
       <p v-else-if="entered" class="kept figures" data-test="big">
         {{ entered.said }} <span class="unit">{{ unit }}</span>
       </p>
-      <p v-if="answer && deciding && isOpen" class="stands" data-test="would">
-        <VerdictMark class="word" :verdict="deciding.held!.verdict" />
-        <span class="figures"
-          >{{ showFigureOf(deciding, system).figure }} {{ showFigureOf(deciding, system).unit }}</span
-        >
-        <span class="soft">{{ deciding.what }}</span>
-      </p>
+      <div v-if="answer && deciding" class="stands" data-test="would">
+        <p>
+          <VerdictMark class="word" :verdict="deciding.held!.verdict" />
+          <span class="figures"
+            >{{ showFigureOf(deciding, system).figure }} {{ showFigureOf(deciding, system).unit }}</span
+          >
+        </p>
+        <p class="soft">
+          {{ deciding.what }}.
+          <strong v-if="deciding.held!.consequence">{{ inSentence(deciding.held!.consequence) }}.</strong>
+        </p>
+      </div>
       <p v-if="result.again && isWhole" class="why" data-test="again">{{ result.again }}</p>
       <p v-if="result.history" class="why">
         Read of the part that was renewed: it stays on the record, and nothing rests on it.
@@ -112,7 +117,7 @@ onMounted(() => field.value?.focus())
           {{ name(place) }}
         </el-radio-button>
       </el-radio-group>
-      <LazySumAnswer v-if="answer" :sum="worked.sum" :answer="answer" :input="would.input" />
+      <LazySumAnswer v-if="answer && !isOpen" :sum="worked.sum" :answer="answer" :input="would.input" />
       <div v-if="correcting">
         <label class="label" for="reason">Why is it corrected?</label>
         <el-input id="reason" v-model="reason" maxlength="400" />
@@ -140,7 +145,7 @@ onMounted(() => field.value?.focus())
         <el-button v-if="entered && !correcting && !job.isClosed" @click="correcting = true">Correct it</el-button>
         <el-button v-if="correcting" @click="one.leave()">Cancel</el-button>
         <el-button v-if="bench.chosenFocus" @click="bench.look(null)">Back</el-button>
-        <EvidenceLost v-if="result.missing.length" :lost="{ check: check.id, moment }" :by="check.lost" />
+        <EvidenceLost v-if="result.missing.length" :lost="{ check: own.id, moment }" :by="own.lost" />
       </div>
     </div>
   </div>
@@ -173,17 +178,23 @@ h2 {
   font: 500 20px var(--heads);
   color: var(--soft);
 }
-.stands {
+.stands p {
   display: flex;
   gap: 12px;
   align-items: baseline;
   font-size: 22px;
+  white-space: nowrap;
 }
 .stands .word {
-  font-size: 24px;
+  font-size: 26px;
 }
 .stands .soft {
-  font-size: 15px;
+  display: block;
+  font-size: 16px;
+  white-space: normal;
+}
+.stands strong {
+  color: var(--ink);
 }
 .under {
   grid-column: 1 / -1;

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { countFault, partState, type Count } from '~~/core/job'
+import { countFault, lubricantFault, mediumsOf, partState, type Count } from '~~/core/job'
 
 /** What a step wants said as it is confirmed: what comes off and under which number, what goes back and how it stands. */
 const job = useJob()
@@ -11,7 +11,12 @@ const said = computed(() => bench.said)
 
 const counted = (part: string) => asks.value.counts.find(one => one.part === part)
 const rows = computed(() =>
-  [...(step.value.removes ?? []), ...(step.value.fits ?? [])].map(ref => {
+  [
+    ...(step.value.removes ?? []),
+    ...(step.value.fits ?? []),
+    ...(step.value.trial?.on ?? []),
+    ...(step.value.trial?.off ?? []),
+  ].map(ref => {
     const one = job.plan.parts.get(ref)!
     return {
       ...one,
@@ -33,9 +38,13 @@ const title = computed(() =>
     ? 'What comes off'
     : step.value.fits?.length
       ? 'What goes back'
-      : asks.value.found
-        ? 'What was found'
-        : 'How it stands',
+      : step.value.trial?.on?.length
+        ? 'What goes on for the trial'
+        : step.value.trial?.off?.length
+          ? 'What comes off after the trial'
+          : asks.value.found
+            ? 'What was found'
+            : 'How it stands',
 )
 const isAway = ({ now }: Row) =>
   !now.returned && (now.decision?.choice === 'send out' || now.decision?.choice === 'rework')
@@ -118,7 +127,6 @@ const says = ({ part, now, goesOn, isTagged, bag, shares, hand }: Row) =>
             @pick="part => pick(one.ref, part)"
             @swap="bench.say({ swapped: [...(said.swapped ?? []), one.ref] })"
           />
-          <p v-for="face in one.part.faces" :key="face.face" class="soft">{{ face.face }}: {{ face.medium }}</p>
           <p v-for="mate in one.free" :key="mate.id" class="soft">
             Any way round: {{ mate.rule.kind === 'free' ? mate.rule.why.toLowerCase() : '' }}.
           </p>
@@ -133,6 +141,23 @@ const says = ({ part, now, goesOn, isTagged, bag, shares, hand }: Row) =>
       </li>
       <li v-for="mate in asks.mates" :key="mate.id">
         <MateAsk :mate="mate" :given="said.mates?.[mate.id]" @give="answer => bench.put('mates', mate.id, answer)" />
+      </li>
+      <li v-for="one in asks.lubricants" :key="one.on" class="on">
+        <p>
+          <strong>{{ one.on }}</strong>: what is on it?
+        </p>
+        <el-radio-group
+          :model-value="said.lubricants?.[one.on] ?? ''"
+          :aria-label="`What is on it: ${one.on}`"
+          @change="medium => bench.put('lubricants', one.on, medium as string)"
+        >
+          <el-radio-button v-for="medium in mediumsOf(job.plan)" :key="medium" :value="medium">
+            {{ medium }}
+          </el-radio-button>
+        </el-radio-group>
+        <p v-if="lubricantFault(one, said.lubricants?.[one.on])" class="why" role="alert">
+          {{ lubricantFault(one, said.lubricants?.[one.on]) }}
+        </p>
       </li>
       <li v-if="asks.found">
         <FoundField :found="asks.found" :text="said.found ?? ''" @write="found => bench.say({ found })" />
@@ -162,6 +187,10 @@ li {
   font-weight: 500;
   flex: none;
   width: 138px;
+}
+.on {
+  display: grid;
+  gap: 4px;
 }
 .aid {
   font-size: 17px;

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { partState, type JobState, type TrayItem } from '~~/core/job'
+import { partState, type JobState, type PartState, type TrayItem } from '~~/core/job'
 import type { Plan, Ref } from '~~/core/sheet'
 
 /** The machine along its own axis, drawn from sheet data: on solid, off ghosted with its part in the tray, back solid again. */
@@ -12,6 +12,7 @@ const CENTRE = 92
 const LEFT = 25
 const WIDTH = 920
 const next = computed(() => new Set(props.inHand))
+const isAway = (now: PartState) => now.where === 'off' && !now.trial
 const hatch = { bearing: 'blue', ring: 'blue', sleeve: 'blue', spring: 'blue', shaft: 'plain' } as Record<
   string,
   string
@@ -79,10 +80,10 @@ const named = computed(() => {
         </pattern>
       </defs>
       <g v-for="one in drawn" :key="one.ref" class="part" @click="emit('open', one.ref)">
-        <g v-if="one.now.where === 'off'">
+        <g v-if="isAway(one.now)">
           <rect v-for="(rect, i) in one.rects" :key="i" v-bind="rect" class="ghost" :class="{ next: one.next }" />
         </g>
-        <g class="metal" :class="{ away: one.now.where === 'off' }">
+        <g class="metal" :class="{ away: isAway(one.now) }">
           <rect
             v-for="(rect, i) in one.rects"
             :key="i"

@@ -1,5 +1,14 @@
 <script setup lang="ts">
-import { cautionKey, confirmationOf, holdStands, progressOf, stepsLeft, unmetNeeds, STATION_WORDS } from '~~/core/job'
+import {
+  cautionKey,
+  confirmationOf,
+  holdStands,
+  progressOf,
+  roundOf,
+  stepsLeft,
+  unmetNeeds,
+  STATION_WORDS,
+} from '~~/core/job'
 import type { Step } from '~~/core/sheet'
 
 /** The one thing to do now, with what stands before it. */
@@ -17,6 +26,11 @@ const number = computed(() =>
     ? `${STATION_WORDS[step.value.station]}, step ${job.plan.stepNumber.get(step.value.id)} of ${job.plan.sheet.steps.length}`
     : '',
 )
+/** The loop this step is gone through in, or waits for. */
+const loop = computed(() => {
+  const one = step.value
+  return one && (job.plan.loopOf.get(one.id) ?? job.plan.loops.get(one.after?.[0] ?? ''))
+})
 const left = computed(() =>
   stepsLeft(job.plan, job.state)
     .filter(
@@ -39,8 +53,10 @@ const hold = computed(() => (step.value?.hold ? holdStands(job.plan, job.state, 
 const resting = useRest(() => [step.value?.id, bench.isDone, ...cautions.value.map(one => one.read)].join())
 
 const VERBS: [(one: Step) => unknown, string][] = [
-  [one => one.closes, 'Close the case'],
+  [one => one.closes, 'Close it'],
   [one => one.removes?.length, 'Lift off'],
+  [one => one.trial?.on?.length, 'On for the trial'],
+  [one => one.trial?.off?.length, 'Off again'],
   [one => one.fits?.length, 'Fit back'],
   [one => one.joint?.act === 'pull', 'Joint is torqued'],
   [() => true, 'Done'],
@@ -108,7 +124,12 @@ defineExpose({ confirm })
   <section class="card step" aria-label="The step in view">
     <template v-if="step">
       <div class="body" tabindex="0" role="group" :aria-label="step.title">
-        <p class="no figures soft">{{ number }}</p>
+        <div class="no">
+          <p class="figures soft">{{ number }}</p>
+          <el-button v-if="loop" size="small" data-test="rounds" @click="bench.look({ to: 'round', loop: loop.id })">
+            Round {{ roundOf(job.state, loop.id) }}
+          </el-button>
+        </div>
         <h2 data-test="step" :data-step="step.id">{{ step.title }}</h2>
         <p v-if="step.text">{{ step.text }}</p>
         <p v-if="done" class="was">
@@ -132,9 +153,6 @@ defineExpose({ confirm })
             <span v-else class="soft">read</span>
           </div>
           <p v-if="step.tools?.length" class="soft">Tools: {{ step.tools.join(', ') }}</p>
-          <p v-for="one in step.lubricants" :key="one.on" class="lube">
-            <strong>{{ one.on }}</strong>: {{ one.medium }}
-          </p>
           <ul v-if="before.length" class="before" aria-label="Before this step">
             <li v-for="one in before.slice(0, 6)" :key="one.text">
               <VerdictMark verdict="Open" :word="false" />
@@ -231,6 +249,10 @@ h2 {
 }
 .no {
   font-size: 15px;
+  display: flex;
+  gap: 10px;
+  justify-content: space-between;
+  align-items: center;
 }
 .caution {
   display: flex;

@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { loadJob, type Job } from '~/bench/job'
 import { fromBase, toBase, UNITS, type UnitName } from '~~/core/quantity'
-import { MOMENT_WORDS, unmetNeeds } from '~~/core/job'
+import { MOMENT_WORDS, unmetNeeds, type CheckResult, type SumCell } from '~~/core/job'
 import type { Answer, AnySum } from '~~/core/sums'
 import type { OpenJob } from '~~/shared/answers'
 
 /** Pins a sum to an open job: as the reading a check of its sheet asks for, or as a note with its working. */
-const props = defineProps<{ sum: AnySum; answer: Answer; text: string }>()
+const props = defineProps<{ sum: AnySum; input: Record<string, unknown>; answer: Answer; text: string }>()
 const emit = defineEmits<{ done: [] }>()
 const job = shallowRef<Job | null>(null)
 const session = useSessionStore()
@@ -68,6 +68,50 @@ const wanted = computed(() =>
         return fits ? missing.slice(0, 1).map(cell => ({ key: `${check.id} ${moment}`, check, moment, cell })) : []
       }),
 )
+/** Checks of the sheet that this very sum works out, still to be read. */
+const sums = computed(() =>
+  !job.value
+    ? []
+    : [...job.value.view.results.values()].filter(
+        ({ check, moment, missing }) =>
+          check.sum?.name === props.sum.name &&
+          missing.length > 0 &&
+          unmetNeeds(
+            job.value!.plan,
+            job.value!.state,
+            job.value!.plan.steps.get(check.at.find(at => at.moment === moment)!.step)!,
+          ).length === 0,
+      ),
+)
+/** What stands in the Gauge room for a figure that a check asks for. */
+function saidOf({ field, row, column }: SumCell): string | undefined {
+  const value = props.input[field]
+  const one = row === undefined ? value : (value as unknown[] | undefined)?.[row]
+  const told = column ? (one as Record<string, unknown> | undefined)?.[column] : one
+  if (told === undefined) return undefined
+  return Array.isArray(told) ? told.join(';') : typeof told === 'boolean' ? (told ? 'yes' : 'no') : String(told)
+}
+function asFigures({ check, moment, worked }: CheckResult) {
+  const other = Object.entries(check.sum!.given ?? {}).find(
+    ([key, value]) => props.input[key] !== undefined && JSON.stringify(props.input[key]) !== JSON.stringify(value),
+  )
+  const figures = worked!.missing.map(({ field, row, column, ...cell }) => ({
+    field,
+    ...(row === undefined ? {} : { row }),
+    ...(column ? { column } : {}),
+    said: saidOf({ field, row, column, ...cell }) ?? '',
+  }))
+  why.value = other
+    ? `The sheet of this machine fixes “${props.sum.fields[other[0]]!.label}” at ${String(other[1])}; here it is ${String(props.input[other[0]])}.`
+    : figures.some(one => !one.said)
+      ? `${check.title} asks for ${worked!.missing.length} figures; not all of them stand here.`
+      : job.value!.act({
+          kind: 'figures.taken',
+          payload: { check: check.id, moment, figures, instrument: 'Gauge room' },
+        })
+  if (!why.value)
+    said.value = `Pinned to job ${chosen.value!.number} as ${check.title.toLowerCase()}, ${MOMENT_WORDS[moment].toLowerCase()}.`
+}
 function asReading({ check, moment, cell }: (typeof wanted.value)[number]) {
   const { tries, style } = reading.value!
   why.value = job.value!.act({
@@ -119,8 +163,13 @@ function asNote() {
         <strong>{{ chosen.tag }} {{ chosen.name }}</strong
         >, job {{ chosen.number }}
       </p>
-      <p v-if="wanted.length" class="soft">A reading this sheet asks for now:</p>
+      <p v-if="wanted.length || sums.length" class="soft">A reading this sheet asks for now:</p>
       <ul>
+        <li v-for="one in sums" :key="`${one.check.id} ${one.moment}`">
+          <el-button data-test="pin-figures" @click="asFigures(one)">
+            {{ one.check.title }}, {{ MOMENT_WORDS[one.moment].toLowerCase() }}
+          </el-button>
+        </li>
         <li v-for="one in wanted" :key="one.key">
           <el-button data-test="pin-reading" @click="asReading(one)">
             {{ one.check.title }}, {{ MOMENT_WORDS[one.moment].toLowerCase()

@@ -84,7 +84,14 @@ const save = () => saveCsv(props.sum.name, sumAsCsv(props.sum, given.value, answ
       </div>
     </section>
     <el-dialog v-model="pinning" title="Pin to a job" width="520" append-to-body destroy-on-close>
-      <PinPad v-if="pinning && answer" :sum="sum" :answer="answer" :text="asText" @done="pinning = false" />
+      <PinPad
+        v-if="pinning && answer"
+        :sum="sum"
+        :input="given"
+        :answer="answer"
+        :text="asText"
+        @done="pinning = false"
+      />
     </el-dialog>
   </div>
 </template>

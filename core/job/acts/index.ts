@@ -12,6 +12,7 @@ import { jobCancelled } from './job-cancelled.ts'
 import { jobOpened } from './job-opened.ts'
 import { jobSigned } from './job-signed.ts'
 import { jointSlackened } from './joint-slackened.ts'
+import { lubricantApplied } from './lubricant-applied.ts'
 import { markMade } from './mark-made.ts'
 import { mateAnswered } from './mate-answered.ts'
 import { noteWritten } from './note-written.ts'
@@ -58,6 +59,7 @@ export const ACTS = {
   'round.begun': roundBegun,
   'round.voided': roundVoided,
   'part.tried': partTried,
+  'lubricant.applied': lubricantApplied,
   'bolt.pulled': boltPulled,
   'joint.slackened': jointSlackened,
   'hold.signed': holdSigned,

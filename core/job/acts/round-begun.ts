@@ -2,7 +2,7 @@ import type { ActKind } from '../act.ts'
 import { HANDS } from '../roles.ts'
 import { onTrial, voidReadings } from '../rounds.ts'
 import { id, list, words, type Shaped } from '../shape.ts'
-import { stampOf, stamped } from '../state.ts'
+import { lubricantKey, stampOf, stamped } from '../state.ts'
 import { loopName, partName } from '../words.ts'
 import { unknown } from './sense.ts'
 
@@ -35,7 +35,10 @@ export const roundBegun: ActKind<Shaped<typeof shape>> = {
     const { changed } = entry.payload
     const voids = loop.changes.filter(one => changed.includes(one.say)).flatMap(one => one.voids)
     voidReadings(state, plan, loop, voids, changed.join('; '), stampOf(entry, state))
-    for (const step of loop.steps) state.steps.delete(step)
+    for (const id of loop.steps) {
+      state.steps.delete(id)
+      for (const { on } of plan.steps.get(id)?.lubricants ?? []) state.lubricants.delete(lubricantKey(id, on))
+    }
     state.rounds.set(loop.id, [...(state.rounds.get(loop.id) ?? []), stamped(entry, state, entry.payload)])
   },
   words: (plan, { loop, changed }) => `Another round of ${loopName(plan, loop)}. Changed: ${changed.join('; ')}`,

@@ -1,0 +1,27 @@
+import type { ActKind } from '../act.ts'
+import { HANDS } from '../roles.ts'
+import { id, words, type Shaped } from '../shape.ts'
+import { lubricantKey, stamped } from '../state.ts'
+import { stepName } from '../words.ts'
+import { openStep, stepHindrances } from './sense.ts'
+
+const shape = { step: id, on: words(60), medium: words(60) } as const
+
+/** What went on a face as it was fitted. What does not belong there is said, and wiped off before the step is done. */
+export const lubricantApplied: ActKind<Shaped<typeof shape>> = {
+  shape,
+  by: HANDS,
+  corrected: 'replace',
+  sense: (plan, state, { payload: { step, on } }) => {
+    const lost = openStep(plan, state, step)
+    if (lost) return lost
+    const { title, lubricants } = plan.steps.get(step)!
+    return lubricants?.some(one => one.on === on) ? null : `“${title}” asks nothing of ${on}.`
+  },
+  live: (plan, state, { payload }) => stepHindrances(plan, state, payload.step),
+  apply: (state, entry) => {
+    const { step, on, medium } = entry.payload
+    state.lubricants.set(lubricantKey(step, on), stamped(entry, state, { medium }))
+  },
+  words: (plan, { step, on, medium }) => `${stepName(plan, step)}, ${on}: ${medium}`,
+}

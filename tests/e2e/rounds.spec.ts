@@ -1,0 +1,114 @@
+import { expect, test, type Page } from '@playwright/test'
+import { changePerson, find, jobOn, pullJoint, signIn, stepNow } from './hands.ts'
+import { machineBy } from './shelf.ts'
+
+const pad = (page: Page) => page.getByRole('region', { name: 'Gauge pad' })
+const BEARINGS = ['pinion, drive end', 'pinion, non-drive end', 'wheel, drive end', 'wheel, non-drive end']
+
+async function confirm(page: Page) {
+  const step = await stepNow(page)
+  const card = page.getByRole('region', { name: 'The step in view' })
+  while (await card.getByRole('button', { name: 'Read', exact: true }).first().isVisible())
+    await card.getByRole('button', { name: 'Read', exact: true }).first().click()
+  await page.locator('[data-test=confirm]').click()
+  await expect.poll(() => stepNow(page)).not.toBe(step)
+}
+/** Types figures into the sum on the pad, one after the other. */
+async function fill(page: Page, title: string, figures: readonly string[]) {
+  for (const figure of figures) {
+    await expect(pad(page).getByRole('heading', { level: 2 }).first()).toHaveText(title)
+    const place = await pad(page).locator('.reading b').first().innerText()
+    await page.locator('#figure').fill(figure)
+    await page.locator('[data-test=take]').click()
+    await expect
+      .poll(
+        async () =>
+          `${await pad(page).innerText()}`.includes(`${place}: ${figure}`) ||
+          (await pad(page).getByRole('heading', { level: 2 }).first().innerText()) !== title,
+      )
+      .toBe(true)
+  }
+}
+
+test('a fit-up goes round until it has come out good', async ({ page }) => {
+  await machineBy('four-bearing-fit-up', 'G-900', 'Fit-up stand')
+  await signIn(page)
+  await page.goto(`/bench/${await jobOn(page, 'G-900')}`)
+  await expect(page.locator('[data-step=isolate]')).toBeVisible()
+  await confirm(page)
+  await confirm(page)
+  await confirm(page)
+  for (let i = 0; i < 30 && (await stepNow(page)) === 'decide'; i++) {
+    const open = pad(page)
+      .getByRole('list', { name: 'Parts to decide' })
+      .getByRole('radiogroup')
+      .filter({ hasNot: page.locator('.is-active') })
+      .first()
+    if (await open.isVisible()) await open.getByText('reuse', { exact: true }).click()
+    else await confirm(page)
+  }
+  await expect(page.locator('[data-test=rounds]')).toContainText('Round 1')
+  await confirm(page)
+  await pullJoint(page)
+  await confirm(page)
+  await confirm(page)
+
+  // Half filled, it is taken up by somebody else.
+  await fill(page, `Clearance by strips, ${BEARINGS[0]}`, ['0.56'])
+  await changePerson(page, 'T. Brisco')
+  await page.reload()
+  await expect(pad(page)).toContainText('drive end: 0.56')
+  await page.locator('#figure').fill('0.9')
+  await page.locator('[data-test=take]').click()
+  await page.locator('#figure').fill('0.66')
+  // What it comes to stands there before it is kept.
+  await expect(page.locator('[data-test=would]')).toContainText('Out')
+  await page.locator('[data-test=take]').click()
+  for (const bearing of BEARINGS.slice(1)) await fill(page, `Clearance by strips, ${bearing}`, ['0.56', '0.6', '0.66'])
+  for (const bearing of BEARINGS) await fill(page, `Skew by strips, ${bearing}`, ['0.4', '0.4', '0.4', '0.4'])
+  for (const bearing of BEARINGS) await fill(page, `Cap pinch, ${bearing}`, ['0.38', '0.37'])
+  await confirm(page)
+  await confirm(page)
+
+  // The loop has not come out good: named, and nothing goes on for good.
+  await expect(page.locator('[data-step=lay-in]')).toBeVisible()
+  await expect(page.getByRole('list', { name: 'Before this step' })).toContainText(
+    'Clearance by strips, pinion, drive end Out',
+  )
+  await expect(pad(page)).toContainText('the film breaks and the bearing wipes')
+  await page.locator('[data-test=begin-round]').click()
+  await expect(pad(page).getByRole('alert')).toContainText('Say what was changed')
+  await pad(page).getByText('a half bearing was scraped', { exact: true }).click()
+  await expect(pad(page)).toContainText('Void by it, and read again: Clearance by strips, pinion, drive end;')
+  await page.locator('[data-test=begin-round]').click()
+  await expect(page.locator('[data-step=try-on]')).toBeVisible()
+  await page.locator('[data-test=rounds]').click()
+  await expect(pad(page).getByRole('row', { name: /Clearance by strips, pinion, drive end/ })).toContainText(
+    'void: a half bearing was scraped',
+  )
+  await expect(pad(page).getByRole('row', { name: /Cap pinch, pinion, drive end/ })).not.toContainText('void')
+  await page.goto(`${page.url()}/record`)
+  await expect(page.locator('article')).toContainText('a half bearing was scraped')
+})
+
+test('a sum of the Gauge room is pinned as the check it works out', async ({ page }) => {
+  await signIn(page)
+  await page.goto('/bench')
+  await page.getByRole('link', { name: /G-900/ }).click()
+  for (let i = 0; i < 4 && (await stepNow(page)) !== 'read'; i++) {
+    if (await page.locator('[data-test=bolt]').isVisible()) await pullJoint(page)
+    await confirm(page)
+  }
+  await expect(page.locator('[data-step=read]')).toBeVisible()
+  await page.goto(
+    '/gauge-room/sleeves?sum=strip-set&stripDiameterMm=0.25&widthsMm=[0.58,0.6,0.62]&minMm=0.06&maxMm=0.13',
+  )
+  await page.locator('[data-test=pin]').click()
+  await page.getByRole('button', { name: /G-900/ }).click()
+  await page.getByRole('button', { name: 'Clearance by strips, pinion, drive end, at build' }).click()
+  await expect(page.locator('[data-test=pinned]')).toContainText('Pinned to job')
+  await page.getByRole('link', { name: 'Go to the job' }).click()
+  await find(page, 'clearance by strips, pinion, drive end reading')
+  await expect(pad(page)).toContainText('middle: 0.6')
+  await expect(pad(page).locator('[data-test=verdict-leastMm]')).toContainText('Holds')
+})
