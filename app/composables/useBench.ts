@@ -12,6 +12,12 @@ const isAsking = ({ counts, mates, lubricants, found }: Asks) =>
 
 /** Which step is on the card and what the pad is turned to, on this screen. */
 function createBench(job: Job) {
+  const session = useSessionStore()
+  /** Whoever stands here reads the cautions, once a shift. */
+  const now = useNow({ interval: 60_000 })
+  const reader = computed(() =>
+    session.person ? { person: session.person.id, at: now.value.toISOString() } : undefined,
+  )
   const chosenStep = ref<string | null>(null)
   const chosenFocus = shallowRef<Focus>(null)
 
@@ -21,7 +27,7 @@ function createBench(job: Job) {
   })
   const isDone = computed(() => step.value !== null && job.state.steps.has(step.value.id))
   const hindered = computed((): Hindrance[] =>
-    step.value && !isDone.value ? hindrances(job.plan, job.state, job.view.owed, step.value) : [],
+    step.value && !isDone.value ? hindrances(job.plan, job.state, job.view.owed, step.value, reader.value) : [],
   )
   const isReached = computed(() => step.value !== null && unmetNeeds(job.plan, job.state, step.value).length === 0)
 
@@ -74,6 +80,7 @@ function createBench(job: Job) {
     isDone,
     isReached,
     hindered,
+    reader,
     focus,
     chosenFocus,
     ...telling,

@@ -47,7 +47,7 @@ export {
 } from './confirm.ts'
 export { partUnder, type InHand } from './keeping.ts'
 export { doubtOf, leadingDigits, widthOf, withLeading } from './doubt.ts'
-export { hindrances, isWanted, unmetNeeds, stepsLeft, nextStep, type Hindrance } from './steps.ts'
+export { hindrances, isCautionRead, isWanted, unmetNeeds, stepsLeft, nextStep, type Hindrance } from './steps.ts'
 export { holdStands, holdHindrances } from './holds.ts'
 export { gateOf, type Gate } from './gate.ts'
 export { trayOf, type Tray, type TrayItem } from './tray.ts'

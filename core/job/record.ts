@@ -14,7 +14,7 @@ import { answerText, markText, mateMet } from './mates.ts'
 import { owedOf, owedWords } from './owed/index.ts'
 import type { Role } from './roles.ts'
 import { showLimits, showValue } from './show.ts'
-import { partState, readingKey, type Stamp } from './state.ts'
+import { cautionKey, partState, readingKey, type Stamp } from './state.ts'
 import { leftOut, planIn } from './switching.ts'
 import { viewJob } from './view.ts'
 import { lostOf } from './acts/evidence-lost.ts'
@@ -249,10 +249,13 @@ export function recordOf(
       ]
     }),
     cautions: plan.sheet.steps.flatMap(step =>
-      (step.cautions ?? []).flatMap((caution, i) => {
-        const read = state.cautions.get(`${step.id} ${i}`)
-        return read ? [{ step: step.title, caution: caution.word, ...by(read) }] : []
-      }),
+      (step.cautions ?? []).flatMap((caution, i) =>
+        [...(state.cautions.get(cautionKey(step.id, i))?.values() ?? [])].map(read => ({
+          step: step.title,
+          caution: caution.word,
+          ...by(read),
+        })),
+      ),
     ),
     findings: state.observations.map(one => ({
       part: partName(plan, one.part),

@@ -97,7 +97,8 @@ export interface JobState {
   signed: (Stamp & Payloads['job.signed']) | null
   cancelled: (Stamp & Payloads['job.cancelled']) | null
   steps: Map<string, Stamp & { skipped?: string; note?: string }>
-  cautions: Map<string, Stamp>
+  /** Newest reading of a caution, by step and number, then by person. */
+  cautions: Map<string, Map<string, Stamp>>
   parts: Map<Ref, PartState>
   liftedCount: number
   /** Every new part taken, in order; one is one movement of stock. */
@@ -175,7 +176,7 @@ export function branchState(state: JobState): JobState {
     ...state,
     chosen: [...state.chosen],
     steps: new Map(state.steps),
-    cautions: new Map(state.cautions),
+    cautions: new Map([...state.cautions].map(([key, read]) => [key, new Map(read)])),
     parts: new Map(state.parts),
     renewals: [...state.renewals],
     marks: new Map(state.marks),

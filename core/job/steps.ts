@@ -53,12 +53,33 @@ export function unmetNeeds(plan: Plan, state: JobState, step: Step): Step[] {
 /** Owed of a step, and no hindrance to it. */
 const WITH_IT: readonly Obligation['kind'][] = ['keep', 'step', 'mate']
 
+/** Who is about to do a step, and when: a caution is read by whoever does it, once a shift. */
+export interface Reader {
+  person: string
+  at: string
+}
+const SHIFT_MS = 12 * 3_600_000
+
+/** Whether a caution is read: by this person within the last twelve hours, or by anybody where nobody is named. */
+export function isCautionRead(state: JobState, step: string, caution: number, reader?: Reader): boolean {
+  const read = state.cautions.get(cautionKey(step, caution))
+  if (!reader || !read) return Boolean(read?.size)
+  const last = read.get(reader.person)
+  return last !== undefined && Date.parse(reader.at) - Date.parse(last.at) < SHIFT_MS
+}
+
 /**
  * What stands between now and a step: steps before it, cautions unread, evidence owed,
  * decisions and new parts missing, a joint not torqued, and for the step that shuts the case everything the gate names.
  * Empty when the step may be done.
  */
-export function hindrances(plan: Plan, state: JobState, owed: readonly Obligation[], step: Step): Hindrance[] {
+export function hindrances(
+  plan: Plan,
+  state: JobState,
+  owed: readonly Obligation[],
+  step: Step,
+  reader?: Reader,
+): Hindrance[] {
   // The gate names every step before the cover by itself.
   const needs = step.closes
     ? []
@@ -67,7 +88,7 @@ export function hindrances(plan: Plan, state: JobState, owed: readonly Obligatio
         settle: { to: 'step', step: need.id },
       }))
   const cautions = (step.cautions ?? []).flatMap((caution, i): Hindrance[] =>
-    state.cautions.has(cautionKey(step.id, i))
+    isCautionRead(state, step.id, i, reader)
       ? []
       : [{ text: `Read: ${caution.word}`, settle: { to: 'caution', step: step.id, caution: i } }],
   )

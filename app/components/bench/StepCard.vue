@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import {
-  cautionKey,
   confirmationOf,
   holdStands,
+  isCautionRead,
   progressOf,
   roundOf,
   stepsLeft,
@@ -43,7 +43,7 @@ const cautions = computed(() =>
   (step.value?.cautions ?? []).map((caution, i) => ({
     ...caution,
     i,
-    read: job.state.cautions.has(cautionKey(step.value!.id, i)),
+    read: isCautionRead(job.state, step.value!.id, i, bench.reader),
   })),
 )
 const before = computed(() => bench.hindered.filter(one => one.settle.to !== 'caution'))

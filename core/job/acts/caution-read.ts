@@ -14,7 +14,9 @@ export const cautionRead: ActKind<Shaped<typeof shape>> = {
     plan.steps.get(step)?.cautions?.[caution] ? null : unknown('caution', `${step} ${caution}`),
   apply: (state, entry) => {
     const { step, caution } = entry.payload
-    state.cautions.set(cautionKey(step, caution), stampOf(entry, state))
+    const key = cautionKey(step, caution)
+    const read = state.cautions.get(key) ?? new Map()
+    state.cautions.set(key, read.set(entry.madeBy, stampOf(entry, state)))
   },
   words: (plan, { step, caution }) => `Caution read: ${plan.steps.get(step)?.cautions?.[caution]?.word ?? ''}`,
 }

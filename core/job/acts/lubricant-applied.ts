@@ -18,7 +18,7 @@ export const lubricantApplied: ActKind<Shaped<typeof shape>> = {
     const { title, lubricants } = plan.steps.get(step)!
     return lubricants?.some(one => one.on === on) ? null : `“${title}” asks nothing of ${on}.`
   },
-  live: (plan, state, { payload }) => stepHindrances(plan, state, payload.step),
+  live: (plan, state, entry) => stepHindrances(plan, state, entry.payload.step, entry),
   apply: (state, entry) => {
     const { step, on, medium } = entry.payload
     state.lubricants.set(lubricantKey(step, on), stamped(entry, state, { medium }))

@@ -20,7 +20,7 @@ export const partLifted: ActKind<Shaped<typeof shape>> = {
     const off = parts.find(ref => partState(state, ref).where === 'off')
     return off ? `${plan.parts.get(off)!.name} is off already.` : null
   },
-  live: (plan, state, { payload }) => stepHindrances(plan, state, payload.step),
+  live: (plan, state, entry) => stepHindrances(plan, state, entry.payload.step, entry),
   apply: (state, entry, plan) => {
     for (const ref of entry.payload.parts) {
       state.liftedCount += 1

@@ -32,7 +32,7 @@ export const partRefitted: ActKind<Refit> = {
       return `${here.name} is ${now.where === 'on' ? 'still on the machine' : 'fitted already'}; it cannot be fitted again.`
     return placeRefusal(plan, state, payload) ?? readyRefusal(plan, state, payload)
   },
-  live: (plan, state, { payload }) => stepHindrances(plan, state, payload.step),
+  live: (plan, state, entry) => stepHindrances(plan, state, entry.payload.step, entry),
   apply: (state, entry) => {
     const { part, place } = entry.payload
     setPart(state, part, {

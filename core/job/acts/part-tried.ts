@@ -28,7 +28,7 @@ export const partTried: ActKind<Shaped<typeof shape>> = {
       ? `${name} is not on for a trial.`
       : `${name} is ${partState(state, wrong).trial ? 'on for the trial already' : 'not off the machine'}.`
   },
-  live: (plan, state, { payload }) => stepHindrances(plan, state, payload.step),
+  live: (plan, state, entry) => stepHindrances(plan, state, entry.payload.step, entry),
   apply: (state, entry) => {
     const { parts, way } = entry.payload
     for (const ref of parts) setPart(state, ref, { trial: way === 'on' ? stampOf(entry, state) : undefined })

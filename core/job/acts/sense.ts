@@ -1,4 +1,5 @@
 import type { Moment, Plan, Ref } from '../../sheet/index.ts'
+import { timeOf, type AnyEntry } from '../entry.ts'
 import { hindrances, unmetNeeds } from '../steps.ts'
 import { owedNow } from '../owed/index.ts'
 import { partState, readingKey, type JobState } from '../state.ts'
@@ -32,8 +33,13 @@ export function openStep(plan: Plan, state: JobState, id: string): string | null
 }
 
 /** What keeps a step from being worked on: its own hindrances, as sentences. */
-export const stepHindrances = (plan: Plan, state: JobState, id: string): string[] =>
-  hindrances(plan, state, owedNow(plan, state), plan.steps.get(id)!).map(
+export const stepHindrances = (
+  plan: Plan,
+  state: JobState,
+  id: string,
+  by: Pick<AnyEntry, 'madeBy' | 'madeAt' | 'receivedAt'>,
+): string[] =>
+  hindrances(plan, state, owedNow(plan, state), plan.steps.get(id)!, { person: by.madeBy, at: timeOf(by) }).map(
     one => `“${plan.steps.get(id)!.title}” cannot be done yet. ${one.text}`,
   )
 

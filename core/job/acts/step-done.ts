@@ -33,10 +33,11 @@ export const stepDone: ActKind<Shaped<typeof shape>> = {
     ]
     return unmoved.length ? `“${step.title}” cannot be done yet. ${unmoved.slice(0, 4).join('. ')}.` : null
   },
-  live: (plan, state, { payload: { step: id, note } }) => {
+  live: (plan, state, entry) => {
+    const { step: id, note } = entry.payload
     const step = plan.steps.get(id)!
     return [
-      ...stepHindrances(plan, state, id),
+      ...stepHindrances(plan, state, id, entry),
       ...unsaid(plan, state, step, note).map(one => `“${step.title}” cannot be done yet. ${one}`),
     ]
   },
