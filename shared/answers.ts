@@ -110,6 +110,13 @@ export interface JobAnswer {
   last: Record<string, number>
 }
 
+/** What freed, brought home or explained something on machines of one sheet, by step. */
+export interface WorkedAnswer {
+  step: string
+  what: string
+  times: number
+}
+
 export interface OpenedJob {
   id: string
   number: number

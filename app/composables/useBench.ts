@@ -40,7 +40,9 @@ function createBench(job: Job) {
     if (isDone.value) return chosenStep.value ? { to: 'step', step: one.id } : { to: 'gate' }
     const settle = hindered.value
       .map(hindrance => hindrance.settle)
-      .find(to => to.to === 'reading' || to.to === 'mark' || to.to === 'axis' || to.to === 'round')
+      .find(
+        to => to.to === 'reading' || to.to === 'mark' || to.to === 'axis' || to.to === 'round' || to.to === 'trouble',
+      )
     if (settle && isReached.value) return settle
     if (one.station === 'decide') return { to: 'decide' }
     if (one.joint?.act === 'pull' && progressOf(job.plan.joints.get(one.joint.id)!, job.state).verdict !== 'Holds')

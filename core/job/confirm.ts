@@ -212,6 +212,13 @@ export function confirmationOf(plan: Plan, state: JobState, step: Step, said: Sa
       const medium = said.lubricants?.[on]
       return medium ? [act({ kind: 'lubricant.applied', payload: { step: step.id, on, medium } })] : []
     }),
-    act({ kind: 'step.done', payload: { step: step.id, ...(said.found?.trim() ? { note: said.found.trim() } : {}) } }),
+    act({
+      kind: 'step.done',
+      payload: {
+        step: step.id,
+        ...(said.found?.trim() ? { note: said.found.trim() } : {}),
+        ...(said.method && !lifts.length ? { method: said.method } : {}),
+      },
+    }),
   ]
 }

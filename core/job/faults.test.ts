@@ -410,20 +410,21 @@ describe('nothing changes under the finger', () => {
     expect(says('step.done', { step: 'drain' })).toMatch(/Write what was found. What came out of the drain/)
     expect(says('step.done', { step: 'drain', note: 'grit' })).toBeNull()
     // A caution is read by whoever does it, once a shift.
-    const lift = () => says('part.lifted', { parts: ['guard'], step: 'guard-off' }, 'fitter', 'another')
+    expect(says('part.lifted', { parts: ['guard'], step: 'guard-off' }, 'fitter', 'another')).toBeNull()
+    const drain = () => says('step.done', { step: 'drain', note: 'grit' }, 'fitter', 'another')
     const reads = (madeAt: string) => {
       const read = entryOf(
         'caution.read',
-        { step: 'guard-off', caution: 0 },
+        { step: 'drain', caution: 0 },
         { madeBy: 'another', madeAt, receivedAt: madeAt },
       )
       worker.folded = extend(plan, worker.folded, [read])
     }
-    expect(lift()).toMatch(/Read: /)
+    expect(drain()).toMatch(/Read: /)
     reads('2026-05-01T11:00:00.000Z')
-    expect(lift()).toMatch(/Read: /)
+    expect(drain()).toMatch(/Read: /)
     reads('2026-05-01T13:00:00.000Z')
-    expect(lift()).toBeNull()
+    expect(drain()).toBeNull()
   })
 })
 

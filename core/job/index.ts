@@ -78,6 +78,7 @@ export {
   type FigureRead,
 } from './state.ts'
 export { momentsIn, roundOf, roundsOf, shortOf, type RoundGoal, type RoundView } from './rounds.ts'
+export { causesOf, signMet, signsOf, type Cause, type Worked } from './troubles.ts'
 export { projectJob, worstCheck, type Projection, type LatestReading } from './projection.ts'
 export { recordOf, entryWords, type JobRecord, type RecordedReading, type Signed } from './record.ts'
 export { recordTables, type RecordTable } from './record-tables.ts'

@@ -46,6 +46,15 @@ const TABLES = [
     ],
   }),
   table({
+    title: 'Troubles met',
+    rows: record => record.troubles,
+    columns: [
+      { head: 'What', width: 6, cell: row => text(row.what) },
+      { head: 'What it was', width: 6, cell: row => text(row.was) },
+      by(),
+    ],
+  }),
+  table({
     title: 'Concessions',
     rows: record => record.concessions,
     columns: [

@@ -18,7 +18,7 @@ import { cautionKey, partState, readingKey, type Stamp } from './state.ts'
 import { leftOut, planIn } from './switching.ts'
 import { viewJob } from './view.ts'
 import { lostOf } from './acts/evidence-lost.ts'
-import { aidName, choiceName, mateName, MOMENT_WORDS, partName, STATION_WORDS } from './words.ts'
+import { aidName, choiceName, mateName, MOMENT_WORDS, partName, stepName, STATION_WORDS } from './words.ts'
 
 /** Who did something, in which role and when; `clock` says where the time they gave is not the one shown. */
 export interface Signed {
@@ -68,6 +68,7 @@ export interface JobRecord {
   cautions: (Signed & { step: string; caution: string })[]
   findings: (Signed & { part: string; finding: string; where: string })[]
   decided: (Signed & { what: string; why: string; leaves: string[] })[]
+  troubles: (Signed & { what: string; was: string })[]
   concessions: (Signed & { what: string; why: string })[]
   lost: (Signed & { what: string; why: string })[]
   corrections: (Signed & { what: string; first: Signed; now: string; why: string })[]
@@ -269,6 +270,11 @@ export function recordOf(
       // What the choices leave out stays to be read, once, with the last of them.
       leaves: i === all.length - 1 ? leftOut(plan) : [],
       ...by(one),
+    })),
+    troubles: [...state.troubles.values()].map(one => ({
+      what: `${stepName(plan, one.step)}: ${one.sign}`,
+      was: one.cleared?.means ?? 'not known',
+      ...by(one.cleared ?? one),
     })),
     concessions: [...state.concessions.values()].map(one => ({
       what: `${owedWords(plan, owedOf(one.of)!)}${conceded(one.of)}`,

@@ -112,6 +112,8 @@ export interface JobState {
   readings: Map<string, Map<string, CellReading>>
   /** Figures of sums, by check and moment, then by field and place. */
   figures: Map<string, Map<string, FigureRead>>
+  /** Troubles met, by step and sign, with what they turned out to be. */
+  troubles: Map<string, Stamp & { step: string; sign: string; cleared?: Stamp & { means: string } }>
   /** What went on which face, by step and face. */
   lubricants: Map<string, Stamp & { medium: string }>
   /** Rounds begun again, by loop. */
@@ -134,6 +136,7 @@ export const readingKey = (check: string, moment: string) => `${check} ${moment}
 export const cellKey = (station?: string, plane?: string) => `${station ?? ''}/${plane ?? ''}`
 /** What was counted, a part or an aid put in for the time being, and whether out of the machine or into it. */
 export const countKey = (what: string, way: 'out' | 'in') => `${what} ${way}`
+export const troubleKey = (step: string, sign: string) => `${step} ${sign}`
 export const lubricantKey = (step: string, on: string) => `${step} ${on}`
 export const cautionKey = (step: string, caution: number) => `${step} ${caution}`
 
@@ -156,6 +159,7 @@ export function emptyState(): JobState {
     counts: new Map(),
     readings: new Map(),
     figures: new Map(),
+    troubles: new Map(),
     lubricants: new Map(),
     rounds: new Map(),
     voided: [],
@@ -184,6 +188,7 @@ export function branchState(state: JobState): JobState {
     counts: new Map(state.counts),
     readings: new Map([...state.readings].map(([key, cells]) => [key, new Map(cells)])),
     figures: new Map([...state.figures].map(([key, cells]) => [key, new Map(cells)])),
+    troubles: new Map(state.troubles),
     lubricants: new Map(state.lubricants),
     rounds: new Map(state.rounds),
     voided: [...state.voided],

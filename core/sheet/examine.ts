@@ -203,6 +203,21 @@ const RULES: Rule[] = [
         .filter(one => !one.why)
         .map(one => `step ${step.id} does not say what anything but ${one.medium} does to ${one.on}`),
     ),
+  ({ sheet, steps, mates, checks }) =>
+    sheet.steps.flatMap(({ id, troubles = [] }) =>
+      troubles.flatMap(({ sign, means, look }) => [
+        ...(look.steps ?? [])
+          .filter(one => !steps.has(one))
+          .map(one => `“${sign}” of ${id} looks at an unknown step ${one}`),
+        ...(look.mates ?? [])
+          .filter(one => !mates.has(one))
+          .map(one => `“${sign}” of ${id} looks at an unknown mate ${one}`),
+        ...(look.checks ?? [])
+          .filter(one => !checks.has(one))
+          .map(one => `“${sign}” of ${id} looks at an unknown check ${one}`),
+        ...(Object.values(look).flat().length ? [] : [`“${means}” of ${id} leads nowhere: say what to look at again`]),
+      ]),
+    ),
   ({ sheet }) => sheet.checks.filter(check => !check.at.length).map(check => `check ${check.id} is never taken`),
   ({ sheet }) =>
     sheet.joints

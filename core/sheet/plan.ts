@@ -170,6 +170,16 @@ export function resolveSheet(sheet: Sheet, chosen: Variants): Sheet {
           }
         : {}),
       marks: step.marks?.filter(id => stays(id, cut.mates)),
+      troubles: step.troubles
+        ?.map(one => ({
+          ...one,
+          look: {
+            steps: one.look.steps?.filter(id => stays(id, cut.steps)),
+            mates: one.look.mates?.filter(id => stays(id, cut.mates)),
+            checks: one.look.checks?.filter(id => stays(id, cut.checks)),
+          },
+        }))
+        .filter(one => Object.values(one.look).some(list => list?.length)),
       destroys: step.destroys?.filter(({ check }) => stays(check, cut.checks)),
     })),
   }

@@ -303,8 +303,10 @@ export interface Step {
   trial?: { on?: Ref[]; off?: Ref[] }
   cautions?: Caution[]
   tools?: string[]
-  /** Ways to free a stuck part, gentlest first. */
+  /** Ways to free what is stuck, or to bring home what will not go on; gentlest first. */
   ladder?: string[]
+  /** What may go wrong here, by its sign; likeliest causes first where nothing is known. */
+  troubles?: Trouble[]
   /** Mates marked before this step is confirmed. */
   marks?: string[]
   /** Readings that are gone once this step is done. */
@@ -329,6 +331,13 @@ export interface Lubrication {
   medium: string
   /** What anything else does to it. */
   why: string
+}
+
+/** One cause of a sign that something is wrong, and what to look at again. */
+export interface Trouble {
+  sign: string
+  means: string
+  look: { steps?: string[]; mates?: string[]; checks?: string[] }
 }
 
 /** Steps gone through again, round after round, until their checks hold: a fit-up, a scrape. */

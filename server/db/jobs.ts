@@ -1,11 +1,12 @@
-import { and, asc, desc, eq, isNotNull, isNull, ne } from 'drizzle-orm'
+import { and, asc, count, desc, eq, inArray, isNotNull, isNull, ne, notExists, sql } from 'drizzle-orm'
+import { alias } from 'drizzle-orm/pg-core'
 import { v7 as uuid } from 'uuid'
 import { emptyFold, extend, planIn, standingOf, type Standing } from '../../core/job/index.ts'
-import type { JobAnswer, OpenJob, PastJob, Person } from '../../shared/answers.ts'
+import type { JobAnswer, OpenJob, PastJob, Person, WorkedAnswer } from '../../shared/answers.ts'
 import type { Database, Transaction } from './client.ts'
 import { appendIn, entriesAfter } from './ledger.ts'
 import { everybody } from './people.ts'
-import { equipment, job, reading } from './schema.ts'
+import { entry, equipment, job, reading } from './schema.ts'
 import { newestSheet, planOf, sheetOf } from './sheets.ts'
 
 export type JobRow = typeof job.$inferSelect
@@ -68,6 +69,29 @@ export async function openJobs(db: Database): Promise<OpenJob[]> {
       }
     }),
   )
+}
+
+/** What freed, brought home or explained something on machines of the same sheet, oftenest first; what was taken back left out. */
+export async function workedFor(db: Database, { id, sheetId }: JobRow): Promise<WorkedAnswer[]> {
+  const what = sql<string>`coalesce(${entry.payload} ->> 'method', ${entry.payload} ->> 'means')`
+  const step = sql<string>`${entry.payload} ->> 'step'`
+  const correction = alias(entry, 'correction')
+  return db
+    .select({ step, what, times: count() })
+    .from(entry)
+    .innerJoin(job, eq(job.id, entry.jobId))
+    .where(
+      and(
+        eq(job.sheetId, sheetId),
+        ne(job.id, id),
+        inArray(entry.kind, ['part.lifted', 'step.done', 'trouble.cleared']),
+        sql`${what} is not null`,
+        notExists(db.select({ id: correction.id }).from(correction).where(eq(correction.corrects, entry.id))),
+      ),
+    )
+    .groupBy(step, what)
+    .orderBy(desc(count()))
+    .limit(200)
 }
 
 /** Where jobs stood at a place in their ledger: it may be thrown away at any time, and never holds for a longer ledger. */

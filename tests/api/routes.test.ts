@@ -27,6 +27,7 @@ const TABLE: Record<string, 'open' | readonly Role[]> = {
   'GET /api/jobs/[id]/entries': ROLES,
   'POST /api/jobs/[id]/entries': WRITERS,
   'GET /api/jobs/[id]/stream': ROLES,
+  'GET /api/jobs/[id]/worked': ROLES,
   'GET /api/jobs/[id]/record.pdf': ROLES,
   'POST /api/labels': ['fitter', 'lead'],
   'GET /api/sums': ROLES,

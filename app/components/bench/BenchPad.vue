@@ -48,6 +48,7 @@ watch(
     <AxisPad v-else-if="focus?.to === 'axis'" :key="focus.axis" :axis="focus.axis" />
     <StrayPad v-else-if="focus?.to === 'stray'" :key="focus.part" :part="focus.part" />
     <RoundPad v-else-if="focus?.to === 'round'" :key="focus.loop" :loop="focus.loop" />
+    <TroublePad v-else-if="focus?.to === 'trouble'" :key="focus.step" :step="focus.step" />
     <DecidePad v-else-if="focus?.to === 'decide'" />
     <PartPad v-else-if="focus?.to === 'part'" :key="focus.part" :part="focus.part" />
     <PartsPad v-else-if="focus?.to === 'parts'" />

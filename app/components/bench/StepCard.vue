@@ -17,7 +17,6 @@ const bench = useBench()
 const session = useSessionStore()
 const may = useMay()
 const why = ref<string | null>(null)
-const stuck = ref(false)
 const leaving = ref(false)
 const reason = ref('')
 const step = computed(() => bench.step)
@@ -79,7 +78,6 @@ watch(
   () => step.value?.id,
   () => {
     why.value = null
-    stuck.value = false
     leaving.value = false
     reason.value = ''
   },
@@ -164,16 +162,6 @@ defineExpose({ confirm })
               <el-button size="small" @click="bench.look({ to: 'gate' })">Show all</el-button>
             </li>
           </ul>
-          <div v-if="stuck" class="ladder">
-            <p class="label">It is stuck: gentlest first. Which one freed it?</p>
-            <el-radio-group
-              :model-value="bench.said.method ?? ''"
-              aria-label="Which one freed it?"
-              @change="method => bench.say({ method: method as string })"
-            >
-              <el-radio-button v-for="one in step.ladder" :key="one" :value="one">{{ one }}</el-radio-button>
-            </el-radio-group>
-          </div>
         </template>
       </div>
       <template v-if="!done">
@@ -198,7 +186,13 @@ defineExpose({ confirm })
           >
             {{ verb }} <kbd>⏎</kbd>
           </el-button>
-          <el-button v-if="step.ladder" :aria-expanded="stuck" @click="stuck = !stuck">It is stuck</el-button>
+          <el-button
+            v-if="step.ladder || step.troubles?.length"
+            data-test="trouble"
+            @click="bench.look({ to: 'trouble', step: step.id })"
+          >
+            {{ step.removes?.length ? 'It is stuck' : 'It will not go' }}
+          </el-button>
           <el-button v-if="maySkip && !leaving" data-test="skip" @click="leaving = true">Leave it out</el-button>
         </div>
         <form v-if="leaving" class="leave" @submit.prevent="leaveOut">
@@ -282,10 +276,6 @@ h2 {
 }
 .before .verdict {
   flex: none;
-}
-.ladder {
-  display: grid;
-  gap: 6px;
 }
 .acts {
   display: flex;

@@ -2,7 +2,7 @@ import { MOMENTS } from '../../sheet/index.ts'
 import type { ActKind } from '../act.ts'
 import { keyOf, OWED_KINDS, owedOf, owedWords, type OwedId } from '../owed/id.ts'
 import { owedNow } from '../owed/index.ts'
-import { choice, entryId, id, optional, record, why, type Shaped } from '../shape.ts'
+import { choice, entryId, id, optional, record, why, words, type Shaped } from '../shape.ts'
 import { stamped } from '../state.ts'
 
 const shape = {
@@ -17,6 +17,7 @@ const shape = {
     debt: optional(id),
     step: optional(id),
     loop: optional(id),
+    sign: optional(words(120)),
     entry: optional(entryId),
     nth: optional({ is: 'number', whole: true, least: 0 } as const),
   }),

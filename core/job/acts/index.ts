@@ -32,6 +32,8 @@ import { roundBegun } from './round-begun.ts'
 import { roundVoided } from './round-voided.ts'
 import { stepDone } from './step-done.ts'
 import { stepSkipped } from './step-skipped.ts'
+import { troubleCleared } from './trouble-cleared.ts'
+import { troubleMet } from './trouble-met.ts'
 import { variantChanged } from './variant-changed.ts'
 
 /** Every kind of entry; a new one is a file and a line here. */
@@ -59,6 +61,8 @@ export const ACTS = {
   'round.begun': roundBegun,
   'round.voided': roundVoided,
   'part.tried': partTried,
+  'trouble.met': troubleMet,
+  'trouble.cleared': troubleCleared,
   'lubricant.applied': lubricantApplied,
   'bolt.pulled': boltPulled,
   'joint.slackened': jointSlackened,

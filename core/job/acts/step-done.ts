@@ -6,7 +6,12 @@ import { partState, stamped } from '../state.ts'
 import { stepName } from '../words.ts'
 import { openStep, stepHindrances } from './sense.ts'
 
-const shape = { step: id, note: optional(words(400)) } as const
+const shape = {
+  step: id,
+  note: optional(words(400)),
+  /** Rung of the ladder that brought it home, where nothing was lifted. */
+  method: optional(words(120)),
+} as const
 
 export const stepDone: ActKind<Shaped<typeof shape>> = {
   shape,
@@ -48,5 +53,6 @@ export const stepDone: ActKind<Shaped<typeof shape>> = {
     if (joint?.act === 'slacken')
       state.joints.set(joint.id, { passes: [], slackened: true, strays: state.joints.get(joint.id)?.strays ?? [] })
   },
-  words: (plan, { step, note }) => `Done: ${stepName(plan, step)}${note ? `. Found: ${note}` : ''}`,
+  words: (plan, { step, note, method }) =>
+    `Done: ${stepName(plan, step)}${method ? `, by: ${method.toLowerCase()}` : ''}${note ? `. Found: ${note}` : ''}`,
 }

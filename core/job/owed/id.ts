@@ -22,6 +22,7 @@ export type OwedId =
   | { kind: 'stray'; part: Ref }
   | { kind: 'round'; loop: string }
   | { kind: 'trial'; part: Ref }
+  | { kind: 'trouble'; step: string; sign: string }
   | { kind: 'passed'; entry: string; nth: number }
 
 export type OwedKind = OwedId['kind']
@@ -65,6 +66,7 @@ const IDS: {
   'stray': { by: ['part'], words: (plan, { part }) => `Off, and no step to fit it: ${partName(plan, part)}` },
   'round': { by: ['loop'], words: (plan, { loop }) => `Not come out good: ${loopName(plan, loop)}` },
   'trial': { by: ['part'], words: (plan, { part }) => `On for a trial: ${partName(plan, part)}` },
+  'trouble': { by: ['step', 'sign'], words: (plan, { step, sign }) => `${stepName(plan, step)}: ${sign}` },
   'passed': { by: ['entry', 'nth'], words: () => 'Done late, past something owed' },
 }
 

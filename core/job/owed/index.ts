@@ -17,6 +17,7 @@ import { stepsUndone } from './steps-left.ts'
 import { rounds } from './rounds.ts'
 import { strays } from './strays.ts'
 import { trials } from './trials.ts'
+import { troubles } from './troubles.ts'
 import { wrongPlaces } from './wrong-places.ts'
 import { wrongWays } from './wrong-ways.ts'
 
@@ -39,6 +40,7 @@ const SOURCES: Source[] = [
   strays,
   rounds,
   trials,
+  troubles,
   passed,
 ]
 

@@ -13,6 +13,7 @@ export type Settle =
   | { to: 'stray'; part: Ref }
   | { to: 'step'; step: string }
   | { to: 'round'; loop: string }
+  | { to: 'trouble'; step: string }
   | { to: 'ledger' }
 
 /** Something owed: what, why, and the step that cannot be done until it is settled. */
