@@ -40,6 +40,65 @@ const LBF = 4.4482216152605
 const KGF = 9.80665
 const PSI = LBF / (INCH * INCH)
 
+/** Every unit there is. Written out, so that the schema of sheets can be made from it. */
+export type UnitName =
+  | 'mm'
+  | 'cm'
+  | 'm'
+  | 'µm'
+  | 'in'
+  | 'thou'
+  | 'N·m'
+  | 'kN·m'
+  | 'kgf·m'
+  | 'lbf·ft'
+  | 'lbf·in'
+  | 'MPa'
+  | 'kPa'
+  | 'Pa'
+  | 'bar'
+  | 'mbar'
+  | 'psi'
+  | 'barg'
+  | 'bara'
+  | 'psig'
+  | 'psia'
+  | '°C'
+  | '°F'
+  | 'K'
+  | 'Δ°F'
+  | 'kg'
+  | 'g'
+  | 't'
+  | 'lb'
+  | 'oz'
+  | 'N'
+  | 'kN'
+  | 'kgf'
+  | 'lbf'
+  | '°'
+  | '1/min'
+  | 's'
+  | 'min'
+  | 'h'
+  | '1'
+  | '%'
+  | '‰'
+  | 'mm/s'
+  | 'in/s'
+  | 'MΩ'
+  | 'GΩ'
+  | 'kΩ'
+  | 'Ω'
+  | 'L'
+  | 'mL'
+  | 'm³'
+  | 'K/h'
+  | 'g·mm'
+  | 'A'
+  | 'kW'
+  | 'pcs'
+
 export const UNITS = {
   'mm': { kind: 'length', factor: 1, also: ['millimetre', 'millimetres', 'millimeter'] },
   'cm': { kind: 'length', factor: 10 },
@@ -119,9 +178,7 @@ export const UNITS = {
   'A': { kind: 'current', factor: 1 },
   'kW': { kind: 'power', factor: 1 },
   'pcs': { kind: 'count', factor: 1, also: ['off', '×'] },
-} as const satisfies Record<string, Unit>
-
-export type UnitName = keyof typeof UNITS
+} as const satisfies Record<UnitName, Unit>
 
 export const BASE_UNIT: Record<Kind, UnitName> = {
   length: 'mm',

@@ -45,7 +45,7 @@ test('a pump goes from make safe to a signed record', async ({ page }) => {
   await expect(reasons).not.toContainText('Decide')
   await page.keyboard.press('n')
   await workUntil(page, 'top-on')
-  await expect(gate).toContainText('Gate open: close the case')
+  await expect(gate).toContainText('Gate open: close the cover')
 
   await workUntil(page, 'left-float')
   await workUntil(page, null)

@@ -75,7 +75,7 @@ test('a fit-up goes round until it has come out good', async ({ page }) => {
   await expect(page.getByRole('list', { name: 'Before this step' })).toContainText(
     'Clearance by strips, pinion, drive end Out',
   )
-  await expect(pad(page)).toContainText('the film breaks and the bearing wipes')
+  await expect(pad(page)).toContainText('he film breaks and the bearing wipes')
   await page.locator('[data-test=begin-round]').click()
   await expect(pad(page).getByRole('alert')).toContainText('Say what was changed')
   await pad(page).getByText('a half bearing was scraped', { exact: true }).click()

@@ -29,7 +29,7 @@ const gateSays = computed(() => {
   const { open, guards, reasons } = props.gate
   if (props.ended) return props.ended
   if (!open) return `Gate shut: ${counted(reasons.length, 'reason')}`
-  return guards === 'hand-back' ? 'Gate open: sign' : `Gate open: ${guards}`
+  return guards === 'hand-back' ? 'Gate open: sign' : `Gate open: close the ${guards}`
 })
 </script>
 
