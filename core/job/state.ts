@@ -112,6 +112,8 @@ export interface JobState {
   readings: Map<string, Map<string, CellReading>>
   /** Figures of sums, by check and moment, then by field and place. */
   figures: Map<string, Map<string, FigureRead>>
+  /** What was put in for the time being that the sheet does not know of, with the gate it was put in before. */
+  aids: Map<string, Stamp & { n: number; gate: string | null }>
   /** Troubles met, by step and sign, with what they turned out to be. */
   troubles: Map<string, Stamp & { step: string; sign: string; cleared?: Stamp & { means: string } }>
   /** What went on which face, by step and face. */
@@ -159,6 +161,7 @@ export function emptyState(): JobState {
     counts: new Map(),
     readings: new Map(),
     figures: new Map(),
+    aids: new Map(),
     troubles: new Map(),
     lubricants: new Map(),
     rounds: new Map(),
@@ -188,6 +191,7 @@ export function branchState(state: JobState): JobState {
     counts: new Map(state.counts),
     readings: new Map([...state.readings].map(([key, cells]) => [key, new Map(cells)])),
     figures: new Map([...state.figures].map(([key, cells]) => [key, new Map(cells)])),
+    aids: new Map(state.aids),
     troubles: new Map(state.troubles),
     lubricants: new Map(state.lubricants),
     rounds: new Map(state.rounds),

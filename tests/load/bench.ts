@@ -3,14 +3,17 @@ import { readFileSync } from 'node:fs'
 import { gzipSync } from 'node:zlib'
 import { v7 as uuid } from 'uuid'
 import { chromium } from '@playwright/test'
-import { fold, type AnyEntry } from '../../core/job/index.ts'
-import { planFor } from '../../core/sheet/index.ts'
+import { fold, viewJob, type AnyEntry } from '../../core/job/index.ts'
+import { examineSheet, planFor } from '../../core/sheet/index.ts'
+import { SUMS_BY_NAME } from '../../core/sums/index.ts'
 import { loadThornmere } from '../../demo/load.ts'
 import { wornFindings } from '../../demo/findings.ts'
 import { Technician } from '../../demo/technician.ts'
 import { PEOPLE } from '../../demo/thornmere.ts'
 import { database, disconnect } from '../../server/db/client.ts'
 import { librarySheets } from '../../server/db/library.ts'
+import { worker } from '../sheets.ts'
+import { largeSheet } from '../sheets/random.ts'
 import { peopleAt, signIn, startServer } from '../api/server.ts'
 import { interactionOf64, shimsOutOf40, trialInTheWorker } from './sums.ts'
 
@@ -50,6 +53,27 @@ function foldOfTenThousand() {
     return performance.now() - from
   })
   line('fold of 10,000 entries, median of 15', `${median(times).toFixed(1)} ms`, 'goal 30 ms')
+}
+
+/** Examining every sheet there is, and the whole view of a large job half way through. */
+function sheetsAndView() {
+  const sheets = librarySheets()
+  const from = performance.now()
+  for (const sheet of sheets) examineSheet(sheet, SUMS_BY_NAME)
+  line(`examining ${sheets.length} sheet${sheets.length > 1 ? 's' : ''}`, `${(performance.now() - from).toFixed(0)} ms`)
+  const one = worker(largeSheet())
+  one.workUntil('again-0')
+  const { parts, steps, checks } = one.plan.sheet
+  const times = Array.from({ length: 40 }, () => {
+    const start = performance.now()
+    viewJob(one.plan, one.folded.state)
+    return performance.now() - start
+  })
+  line(
+    `viewJob, ${parts.length} parts, ${steps.length} steps, ${checks.length} checks, median of 40`,
+    `${median(times).toFixed(1)} ms`,
+    'goal 5 ms',
+  )
 }
 
 async function appendRoundTrip(url: string) {
@@ -130,6 +154,7 @@ async function firstLoad(url: string) {
 }
 
 foldOfTenThousand()
+sheetsAndView()
 interactionOf64(line)
 shimsOutOf40(line)
 await loadThornmere(database())

@@ -29,7 +29,7 @@ watch(
       :check="focus.check"
       :moment="focus.moment"
     />
-    <FiguresPad
+    <LazyFiguresPad
       v-else-if="focus?.to === 'reading' && job.plan.checks.get(focus.check)?.sum"
       :key="`sum ${focus.check} ${focus.moment}`"
       :check="focus.check"
@@ -47,8 +47,9 @@ watch(
     <MatePad v-else-if="focus?.to === 'mate'" :key="focus.mate" :mate="focus.mate" />
     <AxisPad v-else-if="focus?.to === 'axis'" :key="focus.axis" :axis="focus.axis" />
     <StrayPad v-else-if="focus?.to === 'stray'" :key="focus.part" :part="focus.part" />
-    <RoundPad v-else-if="focus?.to === 'round'" :key="focus.loop" :loop="focus.loop" />
-    <TroublePad v-else-if="focus?.to === 'trouble'" :key="focus.step" :step="focus.step" />
+    <LazyRoundPad v-else-if="focus?.to === 'round'" :key="focus.loop" :loop="focus.loop" />
+    <LazyTroublePad v-else-if="focus?.to === 'trouble'" :key="focus.step" :step="focus.step" />
+    <LazyAidsPad v-else-if="focus?.to === 'aids'" />
     <DecidePad v-else-if="focus?.to === 'decide'" />
     <PartPad v-else-if="focus?.to === 'part'" :key="focus.part" :part="focus.part" />
     <PartsPad v-else-if="focus?.to === 'parts'" />

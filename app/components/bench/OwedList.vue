@@ -30,7 +30,16 @@ const folded = computed(() => {
     list: mine.value.filter(one => one.station === station && !shown.has(one)),
   })).filter(one => one.list.length)
 })
-const BAD: readonly Obligation['kind'][] = ['out', 'wrong way', 'wrong place', 'pieces', 'round', 'trial', 'trouble']
+const BAD: readonly Obligation['kind'][] = [
+  'out',
+  'wrong way',
+  'wrong place',
+  'pieces',
+  'round',
+  'trial',
+  'trouble',
+  'aid',
+]
 </script>
 
 <template>

@@ -193,6 +193,7 @@ defineExpose({ confirm })
           >
             {{ step.removes?.length ? 'It is stuck' : 'It will not go' }}
           </el-button>
+          <el-button data-test="aids" @click="bench.look({ to: 'aids' })">Put in for now</el-button>
           <el-button v-if="maySkip && !leaving" data-test="skip" @click="leaving = true">Leave it out</el-button>
         </div>
         <form v-if="leaving" class="leave" @submit.prevent="leaveOut">

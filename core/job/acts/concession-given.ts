@@ -17,6 +17,7 @@ const shape = {
     debt: optional(id),
     step: optional(id),
     loop: optional(id),
+    aid: optional(words(80)),
     sign: optional(words(120)),
     entry: optional(entryId),
     nth: optional({ is: 'number', whole: true, least: 0 } as const),
@@ -25,7 +26,7 @@ const shape = {
 } as const
 
 /** Work that was not done is not conceded away: it is left out where the sheet allows, or done. */
-const NEVER: readonly OwedId['kind'][] = ['step', 'axis', 'trial']
+const NEVER: readonly OwedId['kind'][] = ['step', 'axis', 'trial', 'aid']
 
 export const concessionGiven: ActKind<Shaped<typeof shape>> = {
   shape,

@@ -1,6 +1,8 @@
 import type { ActKind } from '../act.ts'
 import type { AnyEntry } from '../entry.ts'
 import { addendumWritten } from './addendum-written.ts'
+import { aidPlaced } from './aid-placed.ts'
+import { aidRemoved } from './aid-removed.ts'
 import { boltPulled } from './bolt-pulled.ts'
 import { cautionRead } from './caution-read.ts'
 import { concessionGiven } from './concession-given.ts'
@@ -61,6 +63,8 @@ export const ACTS = {
   'round.begun': roundBegun,
   'round.voided': roundVoided,
   'part.tried': partTried,
+  'aid.placed': aidPlaced,
+  'aid.removed': aidRemoved,
   'trouble.met': troubleMet,
   'trouble.cleared': troubleCleared,
   'lubricant.applied': lubricantApplied,

@@ -22,6 +22,7 @@ export type OwedId =
   | { kind: 'stray'; part: Ref }
   | { kind: 'round'; loop: string }
   | { kind: 'trial'; part: Ref }
+  | { kind: 'aid'; aid: string }
   | { kind: 'trouble'; step: string; sign: string }
   | { kind: 'passed'; entry: string; nth: number }
 
@@ -67,6 +68,7 @@ const IDS: {
   'round': { by: ['loop'], words: (plan, { loop }) => `Not come out good: ${loopName(plan, loop)}` },
   'trial': { by: ['part'], words: (plan, { part }) => `On for a trial: ${partName(plan, part)}` },
   'trouble': { by: ['step', 'sign'], words: (plan, { step, sign }) => `${stepName(plan, step)}: ${sign}` },
+  'aid': { by: ['aid'], words: (_, { aid }) => `Still in: ${aid}` },
   'passed': { by: ['entry', 'nth'], words: () => 'Done late, past something owed' },
 }
 

@@ -1,6 +1,7 @@
 import { gateAfter, STATIONS, type Plan } from '../../sheet/index.ts'
 import { checkResults, type CheckResult } from '../results.ts'
 import type { JobState } from '../state.ts'
+import { aids } from './aids.ts'
 import { axes } from './axes.ts'
 import { debts } from './debts.ts'
 import { holds } from './holds.ts'
@@ -41,6 +42,7 @@ const SOURCES: Source[] = [
   rounds,
   trials,
   troubles,
+  aids,
   passed,
 ]
 

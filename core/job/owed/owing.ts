@@ -14,6 +14,7 @@ export type Settle =
   | { to: 'step'; step: string }
   | { to: 'round'; loop: string }
   | { to: 'trouble'; step: string }
+  | { to: 'aids' }
   | { to: 'ledger' }
 
 /** Something owed: what, why, and the step that cannot be done until it is settled. */
