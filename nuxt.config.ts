@@ -73,7 +73,9 @@ export default defineNuxtConfig({
     // The Gauge room is a house of its own: its page and its sums (which the finder takes only when it opens) come when
     // they are asked for, not with the first page.
     'build:manifest': manifest => {
-      const comesLater = (key: string) => key.includes('gauge-room') || manifest[key]?.name === '_craft_'
+      // A page that shares its modules with what it fetches later is named like a part of the entry, and is none.
+      const isPage = (key: string) => key.startsWith('_') && manifest[key]?.isDynamicEntry === true
+      const comesLater = (key: string) => key.includes('gauge-room') || manifest[key]?.name === '_craft_' || isPage(key)
       for (const [key, item] of Object.entries(manifest))
         item.dynamicImports = key === 'layouts/default.vue' ? [] : item.dynamicImports?.filter(one => !comesLater(one))
     },

@@ -27,7 +27,7 @@ useKeys({
     <FindAnything v-model="finding" />
     <KeyList v-model="helping" />
     <el-dialog v-model="session.changing" title="Who is signing?" width="440" align-center append-to-body>
-      <SignInPad v-if="session.changing" @done="session.changing = false" />
+      <LazySignInPad v-if="session.changing" @done="session.changing = false" />
     </el-dialog>
   </div>
 </template>

@@ -111,9 +111,9 @@ function showAll() {
       append-to-body
       @close="leave"
     >
-      <MachinePlate v-if="chosen" :key="chosen" :tag="chosen" :machine="plated" @close="leave" />
+      <LazyMachinePlate v-if="chosen" :key="chosen" :tag="chosen" :machine="plated" @close="leave" />
     </el-drawer>
-    <MachinePlate v-else-if="chosen" :key="chosen" :tag="chosen" :machine="plated" @close="leave" />
+    <LazyMachinePlate v-else-if="chosen" :key="chosen" :tag="chosen" :machine="plated" @close="leave" />
     <YardNext v-else-if="all.length" :machines="all" @choose="choose" />
   </div>
 </template>
