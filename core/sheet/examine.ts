@@ -251,6 +251,10 @@ const RULES: Rule[] = [
           : [`step ${step.id} shuts something without first needing ${gates[i]!.step.id}`],
       ),
   loopRules,
+  ({ sheet, parts }) =>
+    [...parts.values()]
+      .filter(({ geometry }) => geometry?.line && !sheet.lines?.some(one => one.id === geometry.line))
+      .map(({ ref, geometry }) => `${ref} sits on an unknown shaft line ${geometry!.line}`),
   // A part renewed takes its readings with it: then the new one must be measurable.
   ({ sheet, removedBy }) =>
     sheet.checks

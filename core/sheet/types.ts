@@ -13,6 +13,8 @@ export interface Sheet {
   notice: string
   /** The two named ends, as the section is drawn: left and right. */
   ends: { left: string; right: string }
+  /** Shaft lines, drawn one under the other; one where it is left out. */
+  lines?: { id: string; name: string }[]
   axes: Axis[]
   assemblies: Assembly[]
   parts: Part[]
@@ -46,7 +48,10 @@ export type WrittenPlaces =
  * A sheet as it is written: items may be said for each of a list, values by an axis, references as all of a kind. What the
  * rest of the house reads is a {@link Sheet}, written out and settled for one machine.
  */
-export interface SheetSource extends Pick<Sheet, 'id' | 'version' | 'family' | 'title' | 'notice' | 'ends' | 'axes'> {
+export interface SheetSource extends Pick<
+  Sheet,
+  'id' | 'version' | 'family' | 'title' | 'notice' | 'ends' | 'lines' | 'axes'
+> {
   lists?: Record<string, Listed[]>
   service: Written<Sheet['service']>
   assemblies: Each<Assembly>[]
@@ -114,6 +119,8 @@ export interface Geometry {
   bore: number
   outside: number
   side?: 'both' | 'upper' | 'lower'
+  /** The shaft line it sits on; the first where it is left out. */
+  line?: string
 }
 
 export interface Place {

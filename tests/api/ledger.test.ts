@@ -218,7 +218,8 @@ describe('two tablets', () => {
       const answers = await Promise.all([post(job, press()), post(job, press(), other)])
       expect(answers.map(one => one.status).sort()).toEqual([200, 422])
       // Two may work two steps.
-      await post(job, read('drain'))
+      // Who does it reads its caution.
+      await post(job, read('drain'), other)
       expect((await post(job, entry('step.done', { step: 'drain', note: 'clear juice' }), other)).status).toBe(200)
       const lifted = (await entriesOf(job)).filter(one => one.kind === 'part.lifted')
       expect(lifted).toHaveLength(1)

@@ -8,9 +8,26 @@ const emit = defineEmits<{ open: [part: Ref]; parts: [] }>()
 
 /** Radii are drawn shorter than lengths: the section is a plan of what lies where, not a drawing to scale. */
 const RADIAL = 0.74
-const CENTRE = 92
-const LEFT = 25
-const WIDTH = 920
+const [LEFT, WIDTH, HEIGHT] = [25, 920, 176]
+/** A finger finds the nearest part within this many pixels. */
+const REACH = 44
+const placed = computed(() => [...props.plan.parts.values()].filter(one => one.geometry))
+const lines = computed(() => {
+  const all = props.plan.sheet.lines ?? [{ id: '', name: '' }]
+  const band = (HEIGHT - 16) / all.length
+  return all.map((line, n) => {
+    const own = placed.value.filter(one => (one.geometry!.line ?? all[0]!.id) === line.id)
+    const radius = Math.max(1, ...own.map(one => one.geometry!.outside / 2))
+    return { ...line, centre: 10 + band * (n + 0.5), radial: Math.min(RADIAL, (band / 2 - 2) / radius) }
+  })
+})
+const lineOf = (line: string | undefined) => lines.value.find(one => one.id === line) ?? lines.value[0]!
+/** The section is drawn to its own extent: from the first part to the last. */
+const along = computed(() => {
+  const from = Math.min(...placed.value.map(one => one.geometry!.from))
+  const to = Math.max(...placed.value.map(one => one.geometry!.to))
+  return (mm: number) => LEFT + ((mm - from) / (to - from || 1)) * (WIDTH - 2 * LEFT)
+})
 const next = computed(() => new Set(props.inHand))
 const isAway = (now: PartState) => now.where === 'off' && !now.trial
 const hatch = { bearing: 'blue', ring: 'blue', sleeve: 'blue', spring: 'blue', shaft: 'plain' } as Record<
@@ -19,17 +36,20 @@ const hatch = { bearing: 'blue', ring: 'blue', sleeve: 'blue', spring: 'blue', s
 >
 
 const drawn = computed(() =>
-  [...props.plan.parts.values()]
-    .filter(one => one.geometry)
+  placed.value
     .map(one => {
-      const { from, to, bore, outside, side = 'both' } = one.geometry!
-      const [inner, outer] = [(bore / 2) * RADIAL, (outside / 2) * RADIAL]
-      const upper = { x: from + LEFT, y: CENTRE - outer, width: to - from, height: outer - inner }
-      const lower = { ...upper, y: CENTRE + inner }
+      const { from, to, bore, outside, side = 'both', line } = one.geometry!
+      const { centre, radial } = lineOf(line)
+      const [inner, outer] = [(bore / 2) * radial, (outside / 2) * radial]
+      const [x, width] = [along.value(from), along.value(to) - along.value(from)]
+      const upper = { x, y: centre - outer, width, height: outer - inner }
+      const lower = { ...upper, y: centre + inner }
       const whole = { ...upper, height: outer * 2 }
       return {
         ...one,
         rects: bore === 0 ? [whole] : [...(side === 'lower' ? [] : [upper]), ...(side === 'upper' ? [] : [lower])],
+        middle: x + width / 2,
+        top: side === 'lower' ? centre + inner : centre - outer,
         now: partState(props.state, one.ref),
         next: next.value.has(one.ref),
         hatch: hatch[one.part.kind] ?? 'grey',
@@ -44,22 +64,38 @@ const drawn = computed(() =>
 const named = computed(() => {
   const [first, ...more] = drawn.value.filter(one => one.next).sort((a, b) => b.geometry!.outside - a.geometry!.outside)
   return first
-    ? {
-        text: more.length ? `${first.name} and ${more.length} more` : first.name,
-        x: (first.geometry!.from + first.geometry!.to) / 2 + LEFT,
-        to: CENTRE - (first.geometry!.outside / 2) * RADIAL,
-      }
+    ? { text: more.length ? `${first.name} and ${more.length} more` : first.name, x: first.middle, to: first.top }
     : null
 })
+
+/** Opens the part under the finger, or the nearest within its reach; of two that lie there, the smaller. */
+function pick(event: MouseEvent) {
+  const matrix = (event.currentTarget as SVGSVGElement).getScreenCTM()
+  if (!matrix) return
+  const { x, y } = new DOMPoint(event.clientX, event.clientY).matrixTransform(matrix.inverse())
+  const off = (low: number, size: number, at: number) => Math.max(low - at, 0, at - low - size)
+  const [nearest] = drawn.value
+    .flatMap(({ ref, rects }) =>
+      rects.map(rect => ({
+        ref,
+        away: Math.hypot(off(rect.x, rect.width, x), off(rect.y, rect.height, y)),
+        size: rect.width * rect.height,
+      })),
+    )
+    .filter(one => one.away * matrix.a <= REACH)
+    .sort((a, b) => a.away - b.away || a.size - b.size)
+  if (nearest) emit('open', nearest.ref)
+}
 </script>
 
 <template>
   <div class="line">
     <svg
       class="section"
-      :viewBox="`0 0 ${WIDTH} 176`"
+      :viewBox="`0 0 ${WIDTH} ${HEIGHT}`"
       role="img"
       :aria-label="`Section of the ${plan.sheet.title}, ${tray.length} parts off`"
+      @click="pick"
     >
       <defs>
         <pattern
@@ -79,7 +115,7 @@ const named = computed(() => {
           <path d="M0 0 V7" :style="{ stroke: `var(${stroke})` }" stroke-width="1.3" />
         </pattern>
       </defs>
-      <g v-for="one in drawn" :key="one.ref" class="part" @click="emit('open', one.ref)">
+      <g v-for="one in drawn" :key="one.ref" class="part">
         <g v-if="isAway(one.now)">
           <rect v-for="(rect, i) in one.rects" :key="i" v-bind="rect" class="ghost" :class="{ next: one.next }" />
         </g>
@@ -94,16 +130,17 @@ const named = computed(() => {
             }"
           />
         </g>
-        <path
-          v-if="one.now.fitted?.as === 'new'"
-          class="new"
-          :d="`M${(one.geometry!.from + one.geometry!.to) / 2 + LEFT} ${CENTRE - (one.geometry!.outside / 2) * RADIAL - 3} l-5 -8 h10 z`"
-        >
+        <path v-if="one.now.fitted?.as === 'new'" class="new" :d="`M${one.middle} ${one.top - 3} l-5 -8 h10 z`">
           <title>New</title>
         </path>
         <title>{{ one.name }}</title>
       </g>
-      <path class="axis" :d="`M${LEFT} ${CENTRE} H${880 + LEFT}`" />
+      <g v-for="line in lines" :key="line.id">
+        <path class="axis" :d="`M${LEFT} ${line.centre} H${WIDTH - LEFT}`" />
+        <text v-if="lines.length > 1" class="ends" :x="WIDTH / 2" :y="line.centre - 4" text-anchor="middle">
+          {{ line.name }}
+        </text>
+      </g>
       <g v-if="named" class="name">
         <path :d="`M${named.x} 17 V${named.to}`" />
         <text :x="Math.min(800, Math.max(120, named.x))" y="13" text-anchor="middle">{{ named.text }}</text>
