@@ -11,6 +11,9 @@ const say = (value: unknown): string =>
       ? Object.values(value).map(say).join(' ')
       : String(value)
 
+/** Figures in threes stay on one line on a screen; in plain text a blank is a blank. */
+const NO_BREAK = '\u00a0'
+
 /** A sum as plain lines, to paste into a note or a message. */
 export function sumAsText(sum: AnySum, input: Record<string, unknown>, answer: Answer, address: string): string {
   return [
@@ -30,7 +33,9 @@ export function sumAsText(sum: AnySum, input: Record<string, unknown>, answer: A
     ...answer.working.map(line => `  ${line.what}: ${line.sum} = ${line.gives}`),
     ...(answer.notes ?? []).map(note => `  ${note}`),
     address,
-  ].join('\n')
+  ]
+    .join('\n')
+    .replaceAll(NO_BREAK, ' ')
 }
 
 /** A sum as a table for a spreadsheet: given, then got, full figures. */
@@ -55,7 +60,7 @@ export function sumAsCsv(sum: AnySum, input: Record<string, unknown>, answer: An
       one.value ?? '',
       one.unit ?? '',
       one.held?.verdict ?? '',
-      one.held ? limitWords(one.held, one, 'mm') : '',
+      one.held ? limitWords(one.held, one, 'mm').replaceAll(NO_BREAK, ' ') : '',
       one.held?.source ?? '',
     ]),
   ]

@@ -218,6 +218,16 @@ export async function setDial(page: Page, text: string) {
   await pad(page).locator('[data-test=dial-text] input, input[data-test=dial-text]').last().press('Enter')
 }
 
+/** Reads what the card warns of and confirms its step, when nothing else is asked. */
+export async function confirmStep(page: Page) {
+  const step = await stepNow(page)
+  const card = page.getByRole('region', { name: 'The step in view' })
+  while (await card.getByRole('button', { name: 'Read', exact: true }).first().isVisible())
+    await card.getByRole('button', { name: 'Read', exact: true }).first().click()
+  await page.locator('[data-test=confirm]').click()
+  await expect.poll(() => stepNow(page)).not.toBe(step)
+}
+
 /** Says what the pad asks, as it is when everything is right: counts, tags in hand, how parts stand, what was found. */
 export async function answer(page: Page) {
   const plan = sheetPlan()

@@ -1,18 +1,10 @@
 import { expect, test, type Page } from '@playwright/test'
-import { changePerson, find, jobOn, pullJoint, signIn, stepNow } from './hands.ts'
+import { changePerson, confirmStep, find, jobOn, pullJoint, signIn, stepNow } from './hands.ts'
 import { machineBy } from './shelf.ts'
 
 const pad = (page: Page) => page.getByRole('region', { name: 'Gauge pad' })
 const BEARINGS = ['pinion, drive end', 'pinion, non-drive end', 'wheel, drive end', 'wheel, non-drive end']
 
-async function confirm(page: Page) {
-  const step = await stepNow(page)
-  const card = page.getByRole('region', { name: 'The step in view' })
-  while (await card.getByRole('button', { name: 'Read', exact: true }).first().isVisible())
-    await card.getByRole('button', { name: 'Read', exact: true }).first().click()
-  await page.locator('[data-test=confirm]').click()
-  await expect.poll(() => stepNow(page)).not.toBe(step)
-}
 /** Types figures into the sum on the pad, one after the other. */
 async function fill(page: Page, title: string, figures: readonly string[]) {
   for (const figure of figures) {
@@ -35,9 +27,9 @@ test('a fit-up goes round until it has come out good', async ({ page }) => {
   await signIn(page)
   await page.goto(`/bench/${await jobOn(page, 'G-900')}`)
   await expect(page.locator('[data-step=isolate]')).toBeVisible()
-  await confirm(page)
-  await confirm(page)
-  await confirm(page)
+  await confirmStep(page)
+  await confirmStep(page)
+  await confirmStep(page)
   for (let i = 0; i < 30 && (await stepNow(page)) === 'decide'; i++) {
     const open = pad(page)
       .getByRole('list', { name: 'Parts to decide' })
@@ -45,13 +37,13 @@ test('a fit-up goes round until it has come out good', async ({ page }) => {
       .filter({ hasNot: page.locator('.is-active') })
       .first()
     if (await open.isVisible()) await open.getByText('reuse', { exact: true }).click()
-    else await confirm(page)
+    else await confirmStep(page)
   }
   await expect(page.locator('[data-test=rounds]')).toContainText('Round 1')
-  await confirm(page)
+  await confirmStep(page)
   await pullJoint(page)
-  await confirm(page)
-  await confirm(page)
+  await confirmStep(page)
+  await confirmStep(page)
 
   // Half filled, it is taken up by somebody else.
   await fill(page, `Clearance by strips, ${BEARINGS[0]}`, ['0.56'])
@@ -67,8 +59,8 @@ test('a fit-up goes round until it has come out good', async ({ page }) => {
   for (const bearing of BEARINGS.slice(1)) await fill(page, `Clearance by strips, ${bearing}`, ['0.56', '0.6', '0.66'])
   for (const bearing of BEARINGS) await fill(page, `Skew by strips, ${bearing}`, ['0.4', '0.4', '0.4', '0.4'])
   for (const bearing of BEARINGS) await fill(page, `Cap pinch, ${bearing}`, ['0.38', '0.37'])
-  await confirm(page)
-  await confirm(page)
+  await confirmStep(page)
+  await confirmStep(page)
 
   // The loop has not come out good: named, and nothing goes on for good.
   await expect(page.locator('[data-step=lay-in]')).toBeVisible()
@@ -97,7 +89,7 @@ test('a sum of the Gauge room is pinned as the check it works out', async ({ pag
   await page.getByRole('link', { name: /G-900/ }).click()
   for (let i = 0; i < 4 && (await stepNow(page)) !== 'read'; i++) {
     if (await page.locator('[data-test=bolt]').isVisible()) await pullJoint(page)
-    await confirm(page)
+    await confirmStep(page)
   }
   await expect(page.locator('[data-step=read]')).toBeVisible()
   await page.goto(
