@@ -1,4 +1,4 @@
-import type { SumCell } from '../core/job/index.ts'
+import { saidIn, type SumCell } from '../core/job/index.ts'
 import type { Check, Moment, Ref } from '../core/sheet/index.ts'
 import type { AnySum } from '../core/sums/index.ts'
 import type { Findings } from './technician.ts'
@@ -53,12 +53,11 @@ export function wornFindings(wear: Wear, people: { fitter: string; lead: string 
   }
 }
 
-/** A figure of a sum as its worked example has it. */
-export function exampleFigure({ example }: AnySum, { field, row, column }: SumCell): string {
-  const value = example[field]
-  const one = row === undefined ? value : (value as unknown[])[Math.min(row, (value as unknown[]).length - 1)]
-  const told = column ? (one as Record<string, unknown>)[column] : one
-  return Array.isArray(told) ? told.join(';') : typeof told === 'boolean' ? (told ? 'yes' : 'no') : String(told)
+/** A figure of a sum as its worked example has it; a row more than that has repeats its last. */
+export function exampleFigure({ example }: AnySum, cell: SumCell): string {
+  const rows = example[cell.field]
+  const row = cell.row === undefined ? undefined : Math.min(cell.row, (rows as unknown[]).length - 1)
+  return saidIn(example, { ...cell, row }) ?? ''
 }
 
 const round = (value: number, decimals: number) => Number(value.toFixed(decimals))

@@ -4,6 +4,7 @@ import {
   confirmationOf,
   emptyFold,
   extend,
+  figureFor,
   hindrances,
   keyOf,
   nextStep,
@@ -194,9 +195,7 @@ export class Technician {
       const { worked } = viewJob(this.plan, this.folded.state).results.get(`${check.id} ${moment}`)!
       const [cell] = worked!.missing
       if (!cell) return
-      const { field, row, column } = cell
-      const said = this.findings.figure(worked!.sum, check, moment, cell)
-      const figure = { field, ...(row === undefined ? {} : { row }), ...(column ? { column } : {}), said }
+      const figure = figureFor(cell, this.findings.figure(worked!.sum, check, moment, cell))
       const { id: entry } = this.act('figures.taken', { check: check.id, moment, figures: [figure] })
       if (this.folded.state.flags.some(one => one.entry === entry)) return
     }

@@ -1,5 +1,14 @@
 import type { InjectionKey } from 'vue'
-import { hindrances, nextStep, progressOf, unmetNeeds, type Asks, type Hindrance, type Settle } from '~~/core/job'
+import {
+  hindrances,
+  nextStep,
+  progressOf,
+  readingKey,
+  unmetNeeds,
+  type Asks,
+  type Hindrance,
+  type Settle,
+} from '~~/core/job'
 import type { Station, Step } from '~~/core/sheet'
 import type { Job } from '~/bench/job'
 
@@ -55,7 +64,9 @@ function createBench(job: Job) {
     if (measured) return { to: 'reading', check: measured.check.id, moment: measured.moment }
     return null
   })
-  const focus = computed(() => chosenFocus.value ?? ownFocus.value)
+  /** What was turned to is left where a choice on the job has taken it out of the plan. */
+  const isThere = (at: Focus) => at?.to !== 'reading' || job.view.results.has(readingKey(at.check, at.moment))
+  const focus = computed(() => (chosenFocus.value && isThere(chosenFocus.value) ? chosenFocus.value : ownFocus.value))
 
   function look(at: Focus) {
     chosenFocus.value = at

@@ -1,6 +1,7 @@
 import {
   checkName,
   doubtOf,
+  figureFor,
   figureInBase,
   figureKey,
   isHistory,
@@ -35,6 +36,15 @@ export function useFigures(id: string, moment: Moment) {
     return one && !(at.renewed && isHistory(job.state, check.value, one)) ? one : undefined
   }
 
+  /** A figure that was kept, in the screen's own unit; null where none was. */
+  function sayKept(one: SumCell): string | null {
+    const kept = taken(one)
+    if (!kept) return null
+    return typeof kept.value === 'number' && one.as.type === 'number'
+      ? showFigureOf({ value: kept.value, unit: one.as.unit, decimals: decimalsOf(kept.value) }, system.value).figure
+      : kept.said
+  }
+
   const chosen = ref<string | null>(null)
   const cell = computed(
     (): SumCell | undefined =>
@@ -47,6 +57,16 @@ export function useFigures(id: string, moment: Moment) {
   const typed = useLocalStorage(() => `needler-draft-${job.id}-${key}-${cell.value ? figureKey(cell.value) : ''}`, '')
   const entered = computed(() => cell.value && taken(cell.value))
   const isOpen = computed(() => cell.value !== undefined && (!entered.value || correcting.value))
+  // What is typed keeps its size when the screen's unit changes.
+  watch(
+    system,
+    (now, then) => {
+      const field = cell.value?.as
+      const size = field?.type === 'number' && typed.value ? readNumber(typed.value, field, then) : null
+      if (field?.type === 'number' && size?.ok) typed.value = writeNumber(size.value, field.unit, now)
+    },
+    { flush: 'sync' },
+  )
   watch([typed, chosen], () => {
     why.value = null
     doubt.value = null
@@ -76,10 +96,10 @@ export function useFigures(id: string, moment: Moment) {
     return value === null ? null : doubtOf(check.value, value, job.about.last[id] ?? null, system.value)
   }
 
-  function take(said: string, isSure = false): boolean {
-    typed.value = said
+  function take(isSure = false): boolean {
+    const said = typed.value.trim()
     if (!cell.value) return false
-    if (!said.trim()) {
+    if (!said) {
       why.value = `Still wanted: ${cell.value.name.toLowerCase()}.`
       return false
     }
@@ -89,8 +109,7 @@ export function useFigures(id: string, moment: Moment) {
     }
     doubt.value = isSure ? null : oddness()
     if (doubt.value) return false
-    const { field, row, column } = cell.value
-    const figure = { field, ...(row === undefined ? {} : { row }), ...(column ? { column } : {}), said: said.trim() }
+    const figure = figureFor(cell.value, said, system.value)
     why.value = entered.value && correcting.value ? correct(figure) : put([figure])
     if (why.value) return false
     typed.value = ''
@@ -99,12 +118,11 @@ export function useFigures(id: string, moment: Moment) {
       bench.look(null)
     return true
   }
-  type Figures = { field: string; row?: number; column?: string; said: string }[]
+  type Figures = ReturnType<typeof figureFor>[]
   const payload = (figures: Figures) => ({
     check: id,
     moment,
     figures,
-    lengths: system.value,
     instrument: check.value.instrument,
   })
   const put = (figures: Figures) => job.act({ kind: 'figures.taken', payload: payload(figures) })
@@ -114,12 +132,8 @@ export function useFigures(id: string, moment: Moment) {
     const { entry } = entered.value!
     const figures = cells.value.flatMap(one => {
       const kept = taken(one)
-      const { field, row, column } = one
-      return kept?.entry !== entry
-        ? []
-        : figureKey(one) === figureKey(figure)
-          ? [figure]
-          : [{ field, ...(row === undefined ? {} : { row }), ...(column ? { column } : {}), said: kept.said }]
+      if (kept?.entry !== entry) return []
+      return [figureKey(one) === figureKey(figure) ? figure : figureFor(one, kept.said, kept.lengths)]
     })
     return job.act({
       kind: 'entry.corrected',
@@ -170,7 +184,7 @@ export function useFigures(id: string, moment: Moment) {
     before,
     taken,
     typed,
-    read,
+    sayKept,
     entered,
     isOpen,
     correcting,

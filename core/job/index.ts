@@ -22,10 +22,12 @@ export {
 export {
   cellsOfSum,
   decidingFigure,
+  figureFor,
   figureInBase,
   figureKey,
   judgedOf,
   readCell,
+  saidIn,
   sumOf,
   workSum,
   type SumCell,
@@ -58,6 +60,7 @@ export { axisOf, consequencesOf, leftOut, planIn, proposalOf } from './switching
 export { SETTLED } from './acts/part-settled.ts'
 export { viewJob, type JobView, type StationView } from './view.ts'
 export {
+  isAway,
   partState,
   readingKey,
   cellKey,

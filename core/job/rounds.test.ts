@@ -150,16 +150,26 @@ describe('a sum of the sheet', () => {
       refusal(one, 'reading.taken', { check: 'strips-hs-de', moment: 'build', tries: [[0.1]], texts: [['0.1']] }),
     ).toMatch(/worked out/)
   })
-  it('an inch figure is an inch figure', () => {
+  it('an inch figure is an inch figure, beside others in millimetres', () => {
     const one = worker(sheet, GOOD)
     one.workUntil('read')
+    const inch = { said: '0.0236', lengths: 'inch' as const }
     one.act('figures.taken', {
       check: 'strips-hs-de',
       moment: 'build',
-      lengths: 'inch',
-      figures: [0, 1, 2].map(row => ({ field: 'widthsMm', row, said: '0.0236' })),
+      figures: [
+        { field: 'widthsMm', row: 0, said: '0.5' },
+        { field: 'widthsMm', row: 1, ...inch },
+        { field: 'widthsMm', row: 2, said: '0.58' },
+      ],
     })
     expect(reads(one, 'strips-hs-de').value).toBeCloseTo((Math.PI * 0.25 ** 2) / (4 * 0.0236 * 25.4), 9)
+  })
+  it('a figure said twice in one press is refused', () => {
+    const one = worker(sheet, GOOD)
+    one.workUntil('read')
+    const figures = ['0.5', '0.6'].map(said => ({ field: 'widthsMm', row: 0, said }))
+    expect(refusal(one, 'figures.taken', { check: 'strips-hs-de', moment: 'build', figures })).toMatch(/said twice/)
   })
 })
 
@@ -193,6 +203,14 @@ describe('mistakes of a fit-up', () => {
     expect(one.hindered().join()).toMatch(words)
     expect(refusal(one, 'part.refitted', { part: 'cap@hs-de', step: 'lay-in' })).toMatch(/Fit-up of the bearings/)
     expect(owed(through(), 'round')).toEqual([])
+  })
+  it('a cap that is at the machine shop, tried on', () => {
+    const one = worker(sheet, GOOD)
+    one.workUntil('try-on')
+    one.act('part.decided', { parts: ['cap@hs-de'], choice: 'rework' })
+    const tried = { parts: ['cap@hs-de'], step: 'try-on', way: 'on' } as const
+    one.act('caution.read', { step: 'try-on', caution: 0 })
+    expect(refusal(one, 'part.tried', { ...tried, parts: [...tried.parts] })).toMatch(/away for rework/)
   })
   it('a cap left on after the trial', () => {
     const one = worker(sheet, GOOD)

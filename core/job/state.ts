@@ -226,6 +226,10 @@ export const stamped = <T extends object>(entry: Stamped, state: JobState, more:
 export const partState = (state: JobState, ref: Ref): PartState => state.parts.get(ref) ?? ON
 const ON: PartState = { where: 'on' }
 
+/** Sent out, or being reworked, and not back yet. */
+export const isAway = ({ decision, returned }: PartState): boolean =>
+  !returned && (decision?.choice === 'send out' || decision?.choice === 'rework')
+
 export const setPart = (state: JobState, ref: Ref, more: Partial<PartState>) =>
   void state.parts.set(ref, { ...partState(state, ref), ...more })
 

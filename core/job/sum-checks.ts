@@ -22,6 +22,24 @@ export type CellValue = number | string | boolean | (number | string)[]
 export const figureKey = ({ field, row, column }: Pick<SumCell, 'field' | 'row' | 'column'>) =>
   [field, row ?? '', column ?? ''].join('/')
 
+/** A cell with what is said of it, as an entry carries it. */
+export const figureFor = ({ field, row, column }: SumCell, said: string, lengths?: LengthSystem) => ({
+  field,
+  ...(row === undefined ? {} : { row }),
+  ...(column ? { column } : {}),
+  said,
+  ...(lengths ? { lengths } : {}),
+})
+
+/** What stands in an input of the sum for a cell, as it would be typed or chosen; undefined where nothing does. */
+export function saidIn(input: Readonly<Record<string, unknown>>, { field, row, column }: SumCell): string | undefined {
+  const value = input[field]
+  const one = row === undefined ? value : (value as unknown[] | undefined)?.[row]
+  const told = column ? (one as Record<string, unknown> | undefined)?.[column] : one
+  if (told === undefined) return undefined
+  return Array.isArray(told) ? told.join(';') : typeof told === 'boolean' ? (told ? 'yes' : 'no') : String(told)
+}
+
 /** The sum behind a check. A plan that works sums out is made with them at hand. */
 export function sumOf(plan: Plan, check: Check): AnySum {
   const sum = plan.sums.get(check.sum!.name)

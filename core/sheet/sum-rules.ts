@@ -79,8 +79,8 @@ const rowFaults = (sum: AnySum, { rows = {}, given, from }: SumOf): Fault[] => [
 ]
 
 /** Figures of a sum that can be looked at, by their keys, with their units: as its example gives them. */
-const figuresOf = (sum: AnySum, input = sum.example): ReadonlyMap<string, string | undefined> => {
-  const made = runSum(sum, input)
+const figuresOf = (sum: AnySum): ReadonlyMap<string, string | undefined> => {
+  const made = runSum(sum, sum.example)
   return new Map(
     made.ok ? made.value.figures.flatMap(one => (typeof one.value === 'number' ? [[one.key, one.unit]] : [])) : [],
   )

@@ -46,7 +46,7 @@ function remove(name: string) {
     </ul>
     <form class="put" @submit.prevent="place">
       <el-input v-model="what" maxlength="80" placeholder="rag in the suction…" aria-label="What is put in" />
-      <el-input-number v-model="n" :min="1" :max="99" aria-label="How many go in" />
+      <el-input-number v-model="n" :min="1" :max="99" value-on-clear="min" aria-label="How many go in" />
       <el-button type="primary" native-type="submit" data-test="aid-in" :disabled="!may('aid.placed')">In</el-button>
       <span class="usual">
         <el-button v-for="one in USUAL" :key="one" size="small" @click="what = one">{{ one }}</el-button>

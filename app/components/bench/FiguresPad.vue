@@ -9,7 +9,7 @@ const job = useJob()
 const may = useMay()
 const { system } = useDisplay()
 const one = useFigures(props.check, props.moment)
-const { result, check: own, worked, would, cells, cell, before, taken, typed, entered, isOpen } = one
+const { result, check: own, worked, would, cells, cell, before, typed, entered, isOpen } = one
 const { correcting, reason, why, doubt, fixed } = one
 const resting = useRest(() => `${props.check} ${props.moment} ${cell.value ? figureKey(cell.value) : ''}`)
 const field = useTemplateRef<{ focus: () => void; select: () => void }>('field')
@@ -22,10 +22,7 @@ const unit = computed(() =>
 const answer = computed(() => (would.value.answer?.ok ? would.value.answer.value : null))
 const deciding = computed(() => answer.value && decidingFigure(answer.value))
 const isWhole = computed(() => !isOpen.value || !worked.value.missing.length)
-const name = (place: SumCell) => {
-  const kept = taken(place)
-  return kept ? `${place.name}: ${kept.said}` : place.name
-}
+const name = (place: SumCell) => [place.name, one.sayKept(place)].filter(Boolean).join(': ')
 /** Answers of what is chosen, not typed. */
 const answers = computed((): string[] =>
   as.value?.type === 'flag' ? ['yes', 'no'] : as.value?.type === 'choice' ? [...as.value.choices] : [],
@@ -33,7 +30,7 @@ const answers = computed((): string[] =>
 const squares = computed(() => (typed.value ? typed.value.split(';') : []))
 
 function take(isSure = false) {
-  const isTaken = one.take(typed.value, isSure)
+  const isTaken = one.take(isSure)
   void nextTick(() => (!isTaken && typed.value ? field.value?.select() : field.value?.focus()))
 }
 function retype() {
@@ -80,7 +77,7 @@ onMounted(() => field.value?.focus())
         @change="some => (typed = some.join(';'))"
       />
       <p v-else-if="entered" class="kept figures" data-test="big">
-        {{ entered.said }} <span class="unit">{{ unit }}</span>
+        {{ one.sayKept(cell!) }} <span class="unit">{{ unit }}</span>
       </p>
       <div v-if="answer && deciding" class="stands" data-test="would">
         <p>
@@ -113,7 +110,7 @@ onMounted(() => field.value?.focus())
         aria-label="Figures of this sum"
         @change="at => one.goTo(cells[at as number]!)"
       >
-        <el-radio-button v-for="(place, i) in cells" :key="i" :value="i" :class="{ in: taken(place) }">
+        <el-radio-button v-for="(place, i) in cells" :key="i" :value="i">
           {{ name(place) }}
         </el-radio-button>
       </el-radio-group>

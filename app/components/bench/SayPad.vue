@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { countFault, lubricantFault, mediumsOf, partState, type Count } from '~~/core/job'
+import { countFault, isAway, lubricantFault, mediumsOf, partState, type Count } from '~~/core/job'
 
 /** What a step wants said as it is confirmed: what comes off and under which number, what goes back and how it stands. */
 const job = useJob()
@@ -46,8 +46,6 @@ const title = computed(() =>
             ? 'What was found'
             : 'How it stands',
 )
-const isAway = ({ now }: Row) =>
-  !now.returned && (now.decision?.choice === 'send out' || now.decision?.choice === 'rework')
 const needsNew = ({ now, part }: Row) =>
   now.where === 'off' && !now.renewed && (part.renewal === 'always' || now.decision?.choice === 'renew')
 const back = (part: string) => {
@@ -112,8 +110,10 @@ const says = ({ part, now, goesOn, isTagged, bag, shares, hand }: Row) =>
           <span v-if="one.shares" class="label-of soft">same bag</span>
         </div>
         <template v-if="one.goesOn">
-          <div v-if="isAway(one) || needsNew(one)" class="row">
-            <el-button v-if="isAway(one)" size="small" data-test="back" @click="back(one.ref)">It is back</el-button>
+          <div v-if="isAway(one.now) || needsNew(one)" class="row">
+            <el-button v-if="isAway(one.now)" size="small" data-test="back" @click="back(one.ref)"
+              >It is back</el-button
+            >
             <el-button v-if="needsNew(one)" size="small" type="primary" data-test="new" @click="fresh(one)">
               Take a new one, {{ kitName(job.plan.sheet, one.part.kit) }}
             </el-button>

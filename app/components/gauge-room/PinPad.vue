@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { loadJob, type Job } from '~/bench/job'
 import { fromBase, toBase, UNITS, type UnitName } from '~~/core/quantity'
-import { MOMENT_WORDS, unmetNeeds, type CheckResult, type SumCell } from '~~/core/job'
+import { figureFor, MOMENT_WORDS, saidIn, unmetNeeds, type CheckResult } from '~~/core/job'
 import type { Answer, AnySum } from '~~/core/sums'
 import type { OpenJob } from '~~/shared/answers'
 
@@ -83,24 +83,11 @@ const sums = computed(() =>
           ).length === 0,
       ),
 )
-/** What stands in the Gauge room for a figure that a check asks for. */
-function saidOf({ field, row, column }: SumCell): string | undefined {
-  const value = props.input[field]
-  const one = row === undefined ? value : (value as unknown[] | undefined)?.[row]
-  const told = column ? (one as Record<string, unknown> | undefined)?.[column] : one
-  if (told === undefined) return undefined
-  return Array.isArray(told) ? told.join(';') : typeof told === 'boolean' ? (told ? 'yes' : 'no') : String(told)
-}
 function asFigures({ check, moment, worked }: CheckResult) {
   const other = Object.entries(check.sum!.given ?? {}).find(
     ([key, value]) => props.input[key] !== undefined && JSON.stringify(props.input[key]) !== JSON.stringify(value),
   )
-  const figures = worked!.missing.map(({ field, row, column, ...cell }) => ({
-    field,
-    ...(row === undefined ? {} : { row }),
-    ...(column ? { column } : {}),
-    said: saidOf({ field, row, column, ...cell }) ?? '',
-  }))
+  const figures = worked!.missing.map(cell => figureFor(cell, saidIn(props.input, cell) ?? ''))
   why.value = other
     ? `The sheet of this machine fixes “${props.sum.fields[other[0]]!.label}” at ${String(other[1])}; here it is ${String(props.input[other[0]])}.`
     : figures.some(one => !one.said)

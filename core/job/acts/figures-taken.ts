@@ -6,7 +6,7 @@ import { choice, id, list, optional, record, words, type Shaped } from '../shape
 import { readingKey, stamped, type JobState } from '../state.ts'
 import { cellsOfSum, figureKey, readCell, sumOf, type SumCell } from '../sum-checks.ts'
 import { checkName, MOMENT_WORDS } from '../words.ts'
-import { notReadable, unknown } from './sense.ts'
+import { notReadable, notTaken } from './sense.ts'
 
 const shape = {
   check: id,
@@ -19,13 +19,13 @@ const shape = {
         row: optional({ is: 'number', whole: true, least: 0, most: 40 }),
         column: optional(id),
         said: words(200),
+        /** The world a bare number was typed in; millimetres where it is left out. */
+        lengths: optional(choice(['mm', 'inch'])),
       }),
       60,
     ),
     least: 1,
   },
-  /** The world a bare number was typed in; millimetres where it is left out. */
-  lengths: optional(choice(['mm', 'inch'])),
   instrument: optional(words(60)),
 } as const
 
@@ -45,16 +45,18 @@ export const figuresTaken: ActKind<FiguresTaken> = {
   by: HANDS,
   corrected: 'replace',
   sense: (plan, state, { payload }) => {
-    const check = plan.checks.get(payload.check)
-    if (!check) return unknown('check', payload.check)
+    const strange = notTaken(plan, payload)
+    if (strange) return strange
+    const check = plan.checks.get(payload.check)!
     if (check.kind !== 'sum') return `${check.title} is read with a gauge. Take it as a reading.`
-    if (!check.at.some(at => at.moment === payload.moment)) return `${check.title} is not taken at that moment.`
     for (const figure of payload.figures) {
       const cell = cellNamed(plan, check, figure)
       if (!cell)
         return `${check.title} does not ask for ${figure.field}. Reload the job; the sheet may be another version.`
-      const read = readCell(cell, figure.said, payload.lengths ?? 'mm')
+      const read = readCell(cell, figure.said, figure.lengths ?? 'mm')
       if (!read.ok) return read.why
+      if (payload.figures.some(one => one !== figure && figureKey(one) === figureKey(figure)))
+        return `${check.title}: ${cell.name.toLowerCase()} is said twice. Say it once.`
       const again = againRefusal(state, check, payload, cell)
       if (again) return again
     }
@@ -62,24 +64,24 @@ export const figuresTaken: ActKind<FiguresTaken> = {
   },
   live: (plan, state, { payload }) => notReadable(plan, state, payload),
   apply: (state, entry, plan) => {
-    const { check: name, moment, figures, lengths = 'mm' } = entry.payload
+    const { check: name, moment, figures } = entry.payload
     const check = plan.checks.get(name)!
     const key = readingKey(name, moment)
     const taken = state.figures.get(key) ?? new Map()
     for (const figure of figures) {
-      const read = readCell(cellNamed(plan, check, figure)!, figure.said, lengths)
-      if (read.ok)
-        taken.set(figureKey(figure), stamped(entry, state, { value: read.value, said: figure.said, lengths }))
+      const { said, lengths = 'mm' } = figure
+      const read = readCell(cellNamed(plan, check, figure)!, said, lengths)
+      if (read.ok) taken.set(figureKey(figure), stamped(entry, state, { value: read.value, said, lengths }))
     }
     state.figures.set(key, taken)
   },
-  words: (plan, { check: name, moment, figures, lengths }) => {
+  words: (plan, { check: name, moment, figures }) => {
     const check = plan.checks.get(name)
     const said = figures.map(one => {
       const cell = check?.sum && plan.sums.size ? cellNamed(plan, check, one) : undefined
-      return `${cell?.name ?? one.field} ${one.said}`
+      return `${cell?.name ?? one.field} ${one.said}${one.lengths === 'inch' ? ' (inches)' : ''}`
     })
-    return `${checkName(plan, name)}, ${MOMENT_WORDS[moment]}: ${said.join('; ')}${lengths === 'inch' ? ' (in inches)' : ''}`
+    return `${checkName(plan, name)}, ${MOMENT_WORDS[moment]}: ${said.join('; ')}`
   },
 }
 

@@ -3,7 +3,7 @@ import type { ActKind } from '../act.ts'
 import { keyOf } from '../owed/id.ts'
 import { HANDS } from '../roles.ts'
 import { id, optional, type Shaped } from '../shape.ts'
-import { partState, setPart, stampOf, type JobState } from '../state.ts'
+import { isAway, partState, setPart, stampOf, type JobState } from '../state.ts'
 import { partName } from '../words.ts'
 import { openStep, stepHindrances, unknown } from './sense.ts'
 
@@ -69,7 +69,7 @@ function placeRefusal(plan: Plan, state: JobState, { part, place = part }: Refit
 /** Decided, back, and new where it must be; a lead's concession on the new one lets the old one go back. */
 function readyRefusal(plan: Plan, state: JobState, { part }: Refit): string | null {
   const { name, part: kind } = plan.parts.get(part)!
-  const { decision, renewed, returned, trial } = partState(state, part)
+  const { decision, renewed, trial } = partState(state, part)
   if (trial) return `${name} is on for a trial, with nothing new under it. Take it off first.`
   if (state.concessions.has(keyOf({ kind: 'renewal', part }))) return null
   if (kind.renewal === 'always')
@@ -80,7 +80,7 @@ function readyRefusal(plan: Plan, state: JobState, { part }: Refit): string | nu
       : `${name} is not decided: reuse, rework, renew or send out. Decide it first.`
   if (decision.choice === 'renew' && !renewed)
     return `${name} was to be renewed. Take the new one first, or change the decision.`
-  return (decision.choice === 'send out' || decision.choice === 'rework') && !returned
+  return isAway(partState(state, part))
     ? `${name} is ${decision.choice === 'rework' ? 'being reworked' : 'sent out'}. Say first that it is back.`
     : null
 }

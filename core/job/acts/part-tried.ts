@@ -1,7 +1,7 @@
 import type { ActKind } from '../act.ts'
 import { HANDS } from '../roles.ts'
 import { choice, id, refs, type Shaped } from '../shape.ts'
-import { partState, setPart, stampOf } from '../state.ts'
+import { isAway, partState, setPart, stampOf } from '../state.ts'
 import { partNames } from '../words.ts'
 import { knownParts, openStep, stepHindrances } from './sense.ts'
 
@@ -22,6 +22,9 @@ export const partTried: ActKind<Shaped<typeof shape>> = {
       const now = partState(state, ref)
       return now.where !== 'off' || Boolean(now.trial) === (way === 'on')
     })
+    const away = parts.find(ref => isAway(partState(state, ref)))
+    if (!wrong && away && way === 'on')
+      return `${plan.parts.get(away)!.name} is away for rework, or sent out. Say first that it is back.`
     if (!wrong) return null
     const { name } = plan.parts.get(wrong)!
     return way === 'off'

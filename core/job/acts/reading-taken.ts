@@ -6,7 +6,7 @@ import { HANDS } from '../roles.ts'
 import { choice, id, list, optional, words, type Shaped } from '../shape.ts'
 import { cellKey, readingKey, stamped, type JobState } from '../state.ts'
 import { checkName, MOMENT_WORDS, placeName } from '../words.ts'
-import { notReadable, unknown } from './sense.ts'
+import { notReadable, notTaken } from './sense.ts'
 
 const shape = {
   check: id,
@@ -32,11 +32,11 @@ export const readingTaken: ActKind<ReadingTaken> = {
   by: HANDS,
   corrected: 'replace',
   sense: (plan, state, { payload }) => {
-    const check = plan.checks.get(payload.check)
-    if (!check) return unknown('check', payload.check)
+    const strange = notTaken(plan, payload)
+    if (strange) return strange
+    const check = plan.checks.get(payload.check)!
     if (check.kind === 'clearance' || check.kind === 'sum')
       return `${check.title} is worked out from ${check.kind === 'sum' ? 'several figures' : 'two other checks'}; it has no reading of its own.`
-    if (!check.at.some(at => at.moment === payload.moment)) return `${check.title} is not taken at that moment.`
     if (!takesPlace(check, payload)) return `${check.title} has no such place to measure.`
     return figuresRefusal(check, payload) ?? textsRefusal(check, payload) ?? againRefusal(state, check, payload)
   },

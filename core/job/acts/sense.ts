@@ -49,6 +49,13 @@ export const outOfReach = (plan: Plan, state: JobState, id: string): string[] =>
     need => `“${plan.steps.get(id)!.title}” cannot be reached yet. First: ${need.title}`,
   )
 
+/** Why nothing is read there: the sheet has no such check, or not at that moment. */
+export function notTaken(plan: Plan, { check: id, moment }: { check: string; moment: Moment }): string | null {
+  const check = plan.checks.get(id)
+  if (!check) return unknown('check', id)
+  return check.at.some(at => at.moment === moment) ? null : `${check.title} is not taken at that moment.`
+}
+
 /** A reading belongs to a state its step can have: what keeps it from being taken, as sentences. */
 export function notReadable(
   plan: Plan,

@@ -1,5 +1,5 @@
 import type { Part } from '../../sheet/index.ts'
-import { partState, type PartState } from '../state.ts'
+import { isAway, partState, type PartState } from '../state.ts'
 import type { OwedKind } from './id.ts'
 import type { Owing, Source } from './owing.ts'
 
@@ -14,7 +14,6 @@ interface Rule {
 }
 
 const isAlways = (part: Part) => part.renewal === 'always'
-const isAway = ({ decision }: PartState) => decision?.choice === 'send out' || decision?.choice === 'rework'
 
 /** What a part owes while it is off. */
 const RULES: Rule[] = [
@@ -47,7 +46,7 @@ const RULES: Rule[] = [
   {
     kind: 'return',
     station: 'decide',
-    owed: (_, now) => isAway(now) && !now.returned,
+    owed: (_, now) => isAway(now),
     what: (_, name) => `Not back: ${name}`,
     why: (_, now) => (now.decision!.choice === 'rework' ? 'Decided to rework' : 'Sent out'),
   },
