@@ -33,6 +33,7 @@ export function createJob(
   answer: JobAnswer,
   box: Awaited<ReturnType<typeof keptOutbox>>,
   isReached: boolean,
+  copied: Promise<void>,
   sums?: Sums,
 ) {
   const session = useSessionStore()
@@ -47,6 +48,21 @@ export function createJob(
     if (now !== outbox.value) void box.keep(now)
   }
   const reached = ref(isReached)
+  /** Whether all that is known of the job lies on this device, too: it can be reloaded without the network then. */
+  const copy = ref<'keeping' | 'kept' | 'none'>('keeping')
+  let copying: Promise<void> = Promise.resolve()
+  function keepCopy(more: Promise<void>) {
+    if (copy.value === 'kept') copy.value = 'keeping'
+    const all = (copying = Promise.all([copying, more]).then(
+      () => {
+        if (copying === all && copy.value === 'keeping') copy.value = 'kept'
+      },
+      () => {
+        copy.value = 'none'
+      },
+    ))
+  }
+  keepCopy(copied)
   let isSending = false
   let isOver = false
 
@@ -71,7 +87,7 @@ export function createJob(
     keep(boxes.landed(outbox.value, new Set([...known, ...more.map(one => one.id)])))
     if (!more.length) return
     confirmed.value = extend(plan, confirmed.value, more)
-    void keepEntries(id, more).catch(() => {})
+    keepCopy(keepEntries(id, more))
   }
 
   async function catchUp() {
@@ -204,6 +220,7 @@ export function createJob(
     refused,
     damaged,
     keeps,
+    copy,
     reached,
     isClosed: computed(() => isClosed(state.value)),
     act,
@@ -227,8 +244,8 @@ export type Job = ReturnType<typeof createJob>
 /** Fetches a job, from this device where the server cannot be asked, and sets the clock by the server's on the way. */
 export async function loadJob(id: string): Promise<Job> {
   await deviceClock.measure()
-  const [{ answer, reached }, box] = await Promise.all([askJob(id), keptOutbox(id)])
+  const [{ answer, reached, copied }, box] = await Promise.all([askJob(id), keptOutbox(id)])
   // The sums are fetched where the sheet works some out.
   const sums = needsSums(answer.sheet) ? (await import('~~/core/sums')).SUMS_BY_NAME : undefined
-  return createJob(answer, box, reached, sums)
+  return createJob(answer, box, reached, copied, sums)
 }

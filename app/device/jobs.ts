@@ -39,15 +39,17 @@ async function keptJob(id: string): Promise<JobAnswer | null> {
   return { ...kept.about, entries }
 }
 
-/** A job from the server; without the network, as it lies on this device. Throws when there is neither. */
-export async function askJob(id: string): Promise<{ answer: JobAnswer; reached: boolean }> {
+/**
+ * A job from the server; without the network, as it lies on this device, and when a copy of it does. Throws when there is
+ * neither.
+ */
+export async function askJob(id: string): Promise<{ answer: JobAnswer; reached: boolean; copied: Promise<void> }> {
   try {
     const answer = await $fetch<JobAnswer>(`/api/jobs/${id}`)
-    void keepJob(answer).catch(() => {})
-    return { answer, reached: true }
+    return { answer, reached: true, copied: keepJob(answer) }
   } catch (error) {
     const answer = isUnreached(error) ? await keptJob(id).catch(() => null) : null
     if (!answer) throw error
-    return { answer, reached: false }
+    return { answer, reached: false, copied: Promise.resolve() }
   }
 }

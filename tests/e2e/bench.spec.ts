@@ -132,6 +132,25 @@ test('undo takes back a whole act: lifted, bagged and done together', async ({ p
   await expect(page.getByLabel('Tray and gate')).toContainText('0bags')
 })
 
+test('what comes after the last key was typed is found, too', async ({ page }) => {
+  await signIn(page)
+  let tell = () => {}
+  const asked = new Promise<void>(resolve => {
+    tell = resolve
+  })
+  await page.route('**/api/yard', async route => {
+    await asked
+    await route.continue()
+  })
+  await page.goto('/gauge-room/fits')
+  await page.getByRole('button', { name: /^Find/ }).click()
+  await page.getByPlaceholder('machine, job, step, part, reading').fill('P-214B machine')
+  // Nothing of the yard is known yet.
+  await expect(page.locator('.hit')).toHaveCount(0)
+  tell()
+  await expect(page.locator('.hit').first()).toContainText('P-214B')
+})
+
 test('millimetres and inches everywhere, by key', async ({ page }) => {
   await signIn(page)
   await openBench(page, 'P-310')

@@ -1,11 +1,19 @@
 import AxeBuilder from '@axe-core/playwright'
 import { expect, test, type Page } from '@playwright/test'
-import { find, openBench, signIn } from './hands.ts'
+import { find, jobAt, openBench, signIn } from './hands.ts'
+import { machineBy } from './shelf.ts'
 
 async function gaugeRoom(page: Page, path: string) {
   await signIn(page)
   await page.goto(`/gauge-room/${path}`)
   await expect(page.locator('[data-test=drawing]').first()).toBeVisible()
+}
+
+/** The stand on which bearings are fitted in rounds, at a step. */
+async function fitUp(page: Page, tag: string, step: string) {
+  await machineBy('four-bearing-fit-up', tag, 'Fit-up stand')
+  await signIn(page)
+  await jobAt(page, tag, step)
 }
 
 /** Every main view, and how a person comes to it. */
@@ -55,6 +63,43 @@ const VIEWS: Record<string, (page: Page) => Promise<void>> = {
       .first()
       .click()
   },
+  'bench, a sum half filled': async page => {
+    await fitUp(page, 'G-911', 'read')
+    await page.locator('#figure').fill('0.56')
+    await page.locator('[data-test=take]').click()
+    await expect(page.locator('[aria-label="Gauge pad"]')).toContainText('drive end: 0.56')
+  },
+  'bench, a sum worked out': async page => {
+    await fitUp(page, 'G-912', 'try-off')
+    await find(page, 'clearance by strips, wheel, drive end reading')
+    await expect(page.locator('[data-test=drawing]')).toBeVisible()
+  },
+  'bench, rounds': async page => {
+    await fitUp(page, 'G-912', 'try-off')
+    await page.locator('[data-test=rounds]').click()
+    await expect(page.getByRole('group', { name: 'Rounds' })).toContainText('Round 1')
+  },
+  'bench, what will not go': async page => {
+    await signIn(page)
+    await jobAt(page, 'P-530', 'turn-1')
+    await page.locator('[data-test=trouble]').click()
+    const sign = page.getByRole('button', { name: 'Heavy all round', exact: true })
+    await expect(sign.or(page.getByText('Force nothing')).first()).toBeVisible()
+    if (await sign.isVisible()) await sign.click()
+    await expect(page.getByText('Force nothing')).toBeVisible()
+  },
+  'bench, put in for now': async page => {
+    await signIn(page)
+    await openBench(page, 'P-214B')
+    await page.locator('[data-test=aids]').click()
+    await expect(page.getByLabel('What is put in')).toBeVisible()
+  },
+  'bench, what goes on a face': async page => {
+    await signIn(page)
+    await jobAt(page, 'P-531', 'sleeve-on')
+    await page.getByRole('radiogroup', { name: 'What is on it: O-ring' }).getByText('grease', { exact: true }).click()
+    await expect(page.getByText('grease, and water is wanted')).toBeVisible()
+  },
   'gauge room, fits': async page => gaugeRoom(page, 'fits?sum=measured-fit'),
   'gauge room, pinch': async page => gaugeRoom(page, 'sleeves?sum=pinch'),
   'gauge room, orders compared': async page => {
@@ -77,62 +122,58 @@ const VIEWS: Record<string, (page: Page) => Promise<void>> = {
   },
 }
 
+/** What a reader, or eyes that need contrast, would be stopped by. */
+async function barriers(page: Page): Promise<string[]> {
+  const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa']).analyze()
+  const shown = (one: (typeof violations)[number]) => one.nodes.slice(0, 3).map(node => node.html.slice(0, 140))
+  return violations
+    .filter(one => one.impact === 'serious' || one.impact === 'critical')
+    .map(one => `${one.id}: ${shown(one).join(' | ')}`)
+}
+
+/** What is cut off at the right: no better than scrolled to. */
+const cutOff = () =>
+  [...document.querySelectorAll<HTMLElement>('main :is(button, p, h1, h2, h3, .figures)')].flatMap(one => {
+    const { right, width: w } = one.getBoundingClientRect()
+    let scrolls: HTMLElement | null = one
+    while (scrolls && !/auto|scroll/.test(getComputedStyle(scrolls).overflowX)) scrolls = scrolls.parentElement
+    return w > 0 && !scrolls && right > innerWidth + 1
+      ? [`${one.innerText.slice(0, 40)} ends at ${Math.round(right)}`]
+      : []
+  })
+
+/** What a gloved finger would miss. */
+const tooSmall = () =>
+  [...document.querySelectorAll<HTMLElement>('button, a.btn, input, select, textarea')].flatMap(one => {
+    // A field is pressed anywhere on its frame, a choice on its word; the input in it only listens.
+    const frame = one.closest('.el-select__wrapper, .el-input__wrapper, .el-radio-button, .el-segmented__item')
+    const box = frame ?? one.closest('.el-checkbox, .el-checkbox-button, .quantity') ?? one
+    const { width: w, height: h } = box.getBoundingClientRect()
+    return w > 0 && h > 0 && (h < 43.5 || w < 43.5)
+      ? [`${one.innerText || one.id || one.ariaLabel} ${Math.round(w)}×${Math.round(h)}`]
+      : []
+  })
+
+const scrolledSideways = () => document.documentElement.scrollWidth - document.documentElement.clientWidth
+
 for (const [name, visit] of Object.entries(VIEWS)) {
-  for (const colours of ['light', 'dark'] as const) {
-    test(`${name}, ${colours}: nothing serious for accessibility`, async ({ page }) => {
-      await page.emulateMedia({ colorScheme: colours, reducedMotion: 'reduce' })
-      const broken: string[] = []
-      page.on('pageerror', error => broken.push(error.message))
-      page.on('console', message => message.type() === 'error' && broken.push(message.text()))
-      await visit(page)
-      const { violations } = await new AxeBuilder({ page })
-        .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa'])
-        .analyze()
-      const serious = violations.filter(one => one.impact === 'serious' || one.impact === 'critical')
-      expect(
-        serious.map(
-          one =>
-            `${one.id}: ${one.nodes
-              .slice(0, 3)
-              .map(node => node.html.slice(0, 140))
-              .join(' | ')}`,
-        ),
-      ).toEqual([])
-      expect(broken).toEqual([])
-    })
-  }
-  test(`${name}: no sideways scroll from 768 to 1920, targets large enough`, async ({ page }) => {
+  test(`${name}: no barrier in light or dark, no sideways scroll, targets large enough`, async ({ page }) => {
+    await page.emulateMedia({ colorScheme: 'light', reducedMotion: 'reduce' })
+    const broken: string[] = []
+    page.on('pageerror', error => broken.push(error.message))
+    page.on('console', message => message.type() === 'error' && broken.push(message.text()))
     await visit(page)
+    for (const colours of ['light', 'dark'] as const) {
+      await page.emulateMedia({ colorScheme: colours, reducedMotion: 'reduce' })
+      await expect(page.locator('html')).toHaveClass(colours === 'dark' ? /dark/ : /^(?!.*dark)/)
+      expect(await barriers(page), colours).toEqual([])
+    }
     for (const width of [768, 1280, 1920]) {
       await page.setViewportSize({ width, height: 800 })
-      const wide = await page.evaluate(
-        () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
-      )
-      expect(wide).toBeLessThanOrEqual(0)
-      // Cut off at the right is no better than scrolled to.
-      const cut = await page.evaluate(() =>
-        [...document.querySelectorAll<HTMLElement>('main :is(button, p, h1, h2, h3, .figures)')].flatMap(one => {
-          const { right, width: w } = one.getBoundingClientRect()
-          let scrolls: HTMLElement | null = one
-          while (scrolls && !/auto|scroll/.test(getComputedStyle(scrolls).overflowX)) scrolls = scrolls.parentElement
-          return w > 0 && !scrolls && right > innerWidth + 1
-            ? [`${one.innerText.slice(0, 40)} ends at ${Math.round(right)}`]
-            : []
-        }),
-      )
-      expect(cut, `at ${width}`).toEqual([])
-      const small = await page.evaluate(() =>
-        [...document.querySelectorAll<HTMLElement>('button, a.btn, input, select, textarea')].flatMap(one => {
-          // A field is pressed anywhere on its frame, a choice on its word; the input in it only listens.
-          const frame = one.closest('.el-select__wrapper, .el-input__wrapper, .el-radio-button, .el-segmented__item')
-          const box = frame ?? one.closest('.el-checkbox, .el-checkbox-button, .quantity') ?? one
-          const { width: w, height: h } = box.getBoundingClientRect()
-          return w > 0 && h > 0 && (h < 43.5 || w < 43.5)
-            ? [`${one.innerText || one.id || one.ariaLabel} ${Math.round(w)}×${Math.round(h)}`]
-            : []
-        }),
-      )
-      expect(small, `at ${width}`).toEqual([])
+      expect(await page.evaluate(scrolledSideways), `at ${width}`).toBeLessThanOrEqual(0)
+      expect(await page.evaluate(cutOff), `at ${width}`).toEqual([])
+      expect(await page.evaluate(tooSmall), `at ${width}`).toEqual([])
     }
+    expect(broken).toEqual([])
   })
 }

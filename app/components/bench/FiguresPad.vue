@@ -41,9 +41,8 @@ onMounted(() => field.value?.focus())
 </script>
 
 <template>
-  <div class="gauge">
-    <div class="reading">
-      <h2>{{ own.title }}</h2>
+  <GaugeFrame :title="own.title">
+    <template #reading>
       <p class="soft">
         {{ MOMENT_WORDS[moment]
         }}<template v-if="cell"
@@ -95,74 +94,60 @@ onMounted(() => field.value?.focus())
       <p v-if="result.history" class="why">
         Read of the part that was renewed: it stays on the record, and nothing rests on it.
       </p>
+    </template>
+    <template #keys>
+      <KeyPad
+        v-if="isOpen && as?.type === 'number'"
+        v-model="typed"
+        :sign="as.span[0] < 0"
+        :replace="why !== null || doubt !== null"
+      />
+    </template>
+    <el-radio-group
+      v-if="cells.length"
+      class="cells"
+      :model-value="cell ? cells.indexOf(cell) : undefined"
+      aria-label="Figures of this sum"
+      @change="at => one.goTo(cells[at as number]!)"
+    >
+      <el-radio-button v-for="(place, i) in cells" :key="i" :value="i">
+        {{ name(place) }}
+      </el-radio-button>
+    </el-radio-group>
+    <LazySumAnswer v-if="answer && !isOpen" :sum="worked.sum" :answer="answer" :input="would.input" />
+    <div v-if="correcting">
+      <label class="label" for="reason">Why is it corrected?</label>
+      <el-input id="reason" v-model="reason" maxlength="400" />
     </div>
-    <KeyPad
-      v-if="isOpen && as?.type === 'number'"
-      v-model="typed"
-      :sign="as.span[0] < 0"
-      :replace="why !== null || doubt !== null"
-    />
-    <div class="under">
-      <el-radio-group
-        v-if="cells.length"
-        class="cells"
-        :model-value="cell ? cells.indexOf(cell) : undefined"
-        aria-label="Figures of this sum"
-        @change="at => one.goTo(cells[at as number]!)"
+    <div class="pad-acts">
+      <div v-if="doubt" class="doubt" role="alert">
+        <p>{{ doubt }}</p>
+        <el-button type="primary" data-test="sure" @click="take(true)">It is what it shows</el-button>
+        <el-button @click="retype">Type it again</el-button>
+      </div>
+      <p v-else-if="why" class="why" role="alert">{{ why }}</p>
+      <p v-else-if="isOpen && before.length" class="soft" data-test="not-yet">
+        Can't be measured yet. First: {{ before[0]!.title }}.
+      </p>
+      <el-button
+        v-if="isOpen && !before.length && !doubt"
+        type="primary"
+        class="go"
+        data-test="take"
+        :disabled="resting || !may('figures.taken')"
+        @click="take()"
       >
-        <el-radio-button v-for="(place, i) in cells" :key="i" :value="i">
-          {{ name(place) }}
-        </el-radio-button>
-      </el-radio-group>
-      <LazySumAnswer v-if="answer && !isOpen" :sum="worked.sum" :answer="answer" :input="would.input" />
-      <div v-if="correcting">
-        <label class="label" for="reason">Why is it corrected?</label>
-        <el-input id="reason" v-model="reason" maxlength="400" />
-      </div>
-      <div class="pad-acts">
-        <div v-if="doubt" class="doubt" role="alert">
-          <p>{{ doubt }}</p>
-          <el-button type="primary" data-test="sure" @click="take(true)">It is what it shows</el-button>
-          <el-button @click="retype">Type it again</el-button>
-        </div>
-        <p v-else-if="why" class="why" role="alert">{{ why }}</p>
-        <p v-else-if="isOpen && before.length" class="soft" data-test="not-yet">
-          Can't be measured yet. First: {{ before[0]!.title }}.
-        </p>
-        <el-button
-          v-if="isOpen && !before.length && !doubt"
-          type="primary"
-          class="go"
-          data-test="take"
-          :disabled="resting || !may('figures.taken')"
-          @click="take()"
-        >
-          {{ correcting ? 'Keep as correction' : worked.missing.length > 1 ? 'Take, next figure' : 'Take' }}
-        </el-button>
-        <el-button v-if="entered && !correcting && !job.isClosed" @click="correcting = true">Correct it</el-button>
-        <el-button v-if="correcting" @click="one.leave()">Cancel</el-button>
-        <el-button v-if="bench.chosenFocus" @click="bench.look(null)">Back</el-button>
-        <EvidenceLost v-if="result.missing.length" :lost="{ check: own.id, moment }" :by="own.lost" />
-      </div>
+        {{ correcting ? 'Keep as correction' : worked.missing.length > 1 ? 'Take, next figure' : 'Take' }}
+      </el-button>
+      <el-button v-if="entered && !correcting && !job.isClosed" @click="correcting = true">Correct it</el-button>
+      <el-button v-if="correcting" @click="one.leave()">Cancel</el-button>
+      <el-button v-if="bench.chosenFocus" @click="bench.look(null)">Back</el-button>
+      <EvidenceLost v-if="result.missing.length" :lost="{ check: own.id, moment }" :by="own.lost" />
     </div>
-  </div>
+  </GaugeFrame>
 </template>
 
 <style scoped>
-.gauge {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) auto;
-  gap: 4px 16px;
-  align-content: start;
-}
-.reading {
-  display: grid;
-  gap: 4px;
-  align-content: start;
-}
-h2 {
-  font-size: 22px;
-}
 .fixed {
   font-size: 15px;
   line-height: 1.25;
@@ -192,22 +177,5 @@ h2 {
 }
 .stands strong {
   color: var(--ink);
-}
-.under {
-  grid-column: 1 / -1;
-  display: grid;
-  gap: 8px;
-}
-.gauge .under .cells :deep(.el-radio-button .el-radio-button__inner) {
-  padding: 4px 9px;
-  font-size: 16px;
-}
-.pad-acts > p,
-.pad-acts > .doubt {
-  flex: 1 1 100%;
-}
-.pad-acts .go {
-  flex: 1;
-  min-height: 56px;
 }
 </style>

@@ -76,9 +76,8 @@ onMounted(() => field.value?.focus())
 </script>
 
 <template>
-  <div class="gauge">
-    <div class="reading">
-      <h2>{{ check.title }}</h2>
+  <GaugeFrame :title="check.title">
+    <template #reading>
       <p class="soft">
         {{ MOMENT_WORDS[moment]
         }}<template v-if="cell.station"
@@ -121,112 +120,98 @@ onMounted(() => field.value?.focus())
       <p v-if="result.history" class="why">
         Read of the part that was renewed: it stays on the record, and nothing rests on it.
       </p>
-    </div>
-    <KeyPad v-if="isOpen" v-model="draft.text.value" :sign="minus" :replace="draft.why.value !== null" />
-    <div class="under">
-      <div v-if="cells.length > 1" class="cells">
-        <p v-if="moving" class="label">Touch the place it belongs to.</p>
-        <el-radio-group
-          :model-value="cells.indexOf(cell)"
-          aria-label="Places to measure"
-          @change="at => one.goTo(cells[at as number]!)"
+    </template>
+    <template #keys>
+      <KeyPad v-if="isOpen" v-model="draft.text.value" :sign="minus" :replace="draft.why.value !== null" />
+    </template>
+    <div v-if="cells.length > 1" class="cells">
+      <p v-if="moving" class="label">Touch the place it belongs to.</p>
+      <el-radio-group
+        :model-value="cells.indexOf(cell)"
+        aria-label="Places to measure"
+        @change="at => one.goTo(cells[at as number]!)"
+      >
+        <el-radio-button
+          v-for="(place, i) in cells"
+          :key="i"
+          :value="i"
+          :disabled="moving && Boolean(one.taken(place))"
         >
-          <el-radio-button
-            v-for="(place, i) in cells"
-            :key="i"
-            :value="i"
-            :disabled="moving && Boolean(one.taken(place))"
-          >
-            <VerdictMark v-if="cellVerdict(place)" :verdict="cellVerdict(place)!" :word="false" />
-            {{ [place.station, place.plane].filter(Boolean).join(' ') }}
-            <b v-if="one.taken(place) && cells.length < 4" class="figures">{{ one.figureAt(place) }}</b>
-          </el-radio-button>
-        </el-radio-group>
-      </div>
-      <ReadingBand
-        :limits="check.limits"
-        :value="scatter ? null : value"
-        :others="figures.length > 1 ? figures : []"
-        :verdict="judged.verdict"
-        :decimals="show(0, check).figure.split('.')[1]?.length ?? 0"
-        :scale="figure => Number(show(figure, check).figure)"
-        :ghost="ghost"
-      />
-      <div class="verdict">
-        <p>
-          {{ shown.share }}Limit {{ showLimits(check, system) }}, {{ check.source }}.
-          <strong v-if="consequence">{{ consequence }}.</strong>
-        </p>
-      </div>
-      <FitBar v-if="fit" :fit="fit" />
-      <ol v-if="working" class="working figures">
-        <li v-for="(line, i) in result.working(system)" :key="i">
-          <span>{{ line.what }}</span>
-          <span>{{ line.sum }}</span>
-          <b>{{ line.gives }}</b>
-        </li>
-        <li v-for="note in result.notes(system)" :key="note">
-          <em>{{ note }}</em>
-        </li>
-      </ol>
-      <div v-if="correcting">
-        <label class="label" for="reason">Why is it corrected?</label>
-        <el-input id="reason" v-model="reason" maxlength="400" />
-      </div>
-      <div class="pad-acts">
-        <div v-if="doubt" class="doubt" role="alert">
-          <p>{{ doubt }}</p>
-          <el-button type="primary" data-test="sure" @click="take(true)">It is what it shows</el-button>
-          <el-button @click="retype">Type it again</el-button>
-        </div>
-        <p v-else-if="draft.why.value" class="why" role="alert">{{ draft.why.value }}</p>
-        <p v-else-if="isOpen && before.length" class="soft" data-test="not-yet">
-          Can't be measured yet. First: {{ before[0]!.title }}.
-        </p>
-        <template v-if="isOpen && !before.length && !doubt">
-          <el-button
-            v-if="draft.text.value.trim() || !isFull"
-            type="primary"
-            class="go"
-            data-test="take"
-            :disabled="resting"
-            @click="take()"
-          >
-            Take
-          </el-button>
-          <el-button v-else type="primary" class="go" data-test="keep" :disabled="resting" @click="take()">
-            {{ correcting ? 'Keep as correction' : result.missing.length > 1 ? 'Keep, next place' : 'Keep' }}
-          </el-button>
-          <el-button v-if="disagree && isFull" @click="one.keep(true)">Keep them, they scatter</el-button>
-        </template>
-        <template v-if="isRead && entered && !job.isClosed">
-          <el-button @click="correcting = true">Correct it</el-button>
-          <el-button v-if="cells.length > 1" :aria-pressed="moving" @click="moving = !moving">Wrong place</el-button>
-        </template>
-        <el-button v-if="correcting" @click="one.leave()">Cancel</el-button>
-        <el-button v-if="bench.chosenFocus" @click="bench.look(null)">Back</el-button>
-        <el-button :aria-expanded="working" @click="working = !working">Working</el-button>
-        <EvidenceLost v-if="result.missing.length" :lost="{ check: check.id, moment }" :by="check.lost" />
-      </div>
+          <VerdictMark v-if="cellVerdict(place)" :verdict="cellVerdict(place)!" :word="false" />
+          {{ [place.station, place.plane].filter(Boolean).join(' ') }}
+          <b v-if="one.taken(place) && cells.length < 4" class="figures">{{ one.figureAt(place) }}</b>
+        </el-radio-button>
+      </el-radio-group>
     </div>
-  </div>
+    <ReadingBand
+      :limits="check.limits"
+      :value="scatter ? null : value"
+      :others="figures.length > 1 ? figures : []"
+      :verdict="judged.verdict"
+      :decimals="show(0, check).figure.split('.')[1]?.length ?? 0"
+      :scale="figure => Number(show(figure, check).figure)"
+      :ghost="ghost"
+    />
+    <div class="verdict">
+      <p>
+        {{ shown.share }}Limit {{ showLimits(check, system) }}, {{ check.source }}.
+        <strong v-if="consequence">{{ consequence }}.</strong>
+      </p>
+    </div>
+    <FitBar v-if="fit" :fit="fit" />
+    <ol v-if="working" class="working figures">
+      <li v-for="(line, i) in result.working(system)" :key="i">
+        <span>{{ line.what }}</span>
+        <span>{{ line.sum }}</span>
+        <b>{{ line.gives }}</b>
+      </li>
+      <li v-for="note in result.notes(system)" :key="note">
+        <em>{{ note }}</em>
+      </li>
+    </ol>
+    <div v-if="correcting">
+      <label class="label" for="reason">Why is it corrected?</label>
+      <el-input id="reason" v-model="reason" maxlength="400" />
+    </div>
+    <div class="pad-acts">
+      <div v-if="doubt" class="doubt" role="alert">
+        <p>{{ doubt }}</p>
+        <el-button type="primary" data-test="sure" @click="take(true)">It is what it shows</el-button>
+        <el-button @click="retype">Type it again</el-button>
+      </div>
+      <p v-else-if="draft.why.value" class="why" role="alert">{{ draft.why.value }}</p>
+      <p v-else-if="isOpen && before.length" class="soft" data-test="not-yet">
+        Can't be measured yet. First: {{ before[0]!.title }}.
+      </p>
+      <template v-if="isOpen && !before.length && !doubt">
+        <el-button
+          v-if="draft.text.value.trim() || !isFull"
+          type="primary"
+          class="go"
+          data-test="take"
+          :disabled="resting"
+          @click="take()"
+        >
+          Take
+        </el-button>
+        <el-button v-else type="primary" class="go" data-test="keep" :disabled="resting" @click="take()">
+          {{ correcting ? 'Keep as correction' : result.missing.length > 1 ? 'Keep, next place' : 'Keep' }}
+        </el-button>
+        <el-button v-if="disagree && isFull" @click="one.keep(true)">Keep them, they scatter</el-button>
+      </template>
+      <template v-if="isRead && entered && !job.isClosed">
+        <el-button @click="correcting = true">Correct it</el-button>
+        <el-button v-if="cells.length > 1" :aria-pressed="moving" @click="moving = !moving">Wrong place</el-button>
+      </template>
+      <el-button v-if="correcting" @click="one.leave()">Cancel</el-button>
+      <el-button v-if="bench.chosenFocus" @click="bench.look(null)">Back</el-button>
+      <el-button :aria-expanded="working" @click="working = !working">Working</el-button>
+      <EvidenceLost v-if="result.missing.length" :lost="{ check: check.id, moment }" :by="check.lost" />
+    </div>
+  </GaugeFrame>
 </template>
 
 <style scoped>
-.gauge {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) auto;
-  gap: 4px 16px;
-  align-content: start;
-}
-.reading {
-  display: grid;
-  gap: 4px;
-  align-content: start;
-}
-h2 {
-  font-size: 22px;
-}
 .big {
   font-size: clamp(42px, 4.6vw, 60px);
   line-height: 1.05;
@@ -243,11 +228,6 @@ h2 {
   font: 600 19px var(--heads);
   color: var(--brass-ink);
 }
-.under {
-  grid-column: 1 / -1;
-  display: grid;
-  gap: 4px;
-}
 .verdict p {
   font-size: 15px;
   line-height: 1.2;
@@ -256,9 +236,6 @@ h2 {
   margin-left: 6px;
   font-weight: 400;
   font-size: 15px;
-}
-.gauge .under .cells :deep(.el-radio-button .el-radio-button__inner) {
-  padding: 4px 9px;
 }
 .stands {
   display: flex;
@@ -280,13 +257,5 @@ h2 {
 .working em {
   grid-column: 1 / -1;
   font-family: var(--words);
-}
-.pad-acts > p,
-.pad-acts > .doubt {
-  flex: 1 1 100%;
-}
-.pad-acts .go {
-  flex: 1;
-  min-height: 56px;
 }
 </style>

@@ -10,10 +10,13 @@ const props = defineProps<{
   ended: 'Signed' | 'Cancelled' | null
   waiting: number
   reached: boolean
+  /** Whether this device holds a copy to go on with without the network. */
+  copy: 'keeping' | 'kept' | 'none'
   /** What waits does so for a PIN. */
   held: boolean
 }>()
 defineEmits<{ undo: []; ledger: []; gate: [] }>()
+const COPIES = { keeping: 'keeping a copy here', kept: 'all sent', none: 'all sent, no copy here' }
 const sent = computed(() =>
   props.waiting
     ? props.reached
@@ -22,7 +25,7 @@ const sent = computed(() =>
         : 'sending'
       : `${props.waiting} waiting`
     : props.reached
-      ? 'all sent'
+      ? COPIES[props.copy]
       : 'not connected',
 )
 const gateSays = computed(() => {

@@ -8,7 +8,7 @@ const text = ref('')
 const finder = useFinderStore()
 const machines = shallowRef<Hit[]>([])
 const sums = shallowRef<Hit[]>([])
-const field = useTemplateRef<{ focus: () => void }>('field')
+const field = useTemplateRef<{ focus: () => void; getData: (query: string) => unknown }>('field')
 
 watch(open, async now => {
   if (!now) return
@@ -59,6 +59,10 @@ function fitting(query: string, show: (hits: Hit[]) => void) {
       .slice(0, 12),
   )
 }
+// What came after the last key was typed is among what is offered, too.
+watch([() => finder.here, machines, sums], () => {
+  if (open.value && text.value) void field.value?.getData(text.value)
+})
 function pick(hit: Record<string, unknown>) {
   open.value = false
   void (hit as unknown as Hit).go()

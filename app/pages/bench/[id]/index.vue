@@ -64,6 +64,7 @@ watch(
       :ended="job.state.signed ? 'Signed' : job.state.cancelled ? 'Cancelled' : null"
       :waiting="job.waiting.length"
       :reached="job.reached"
+      :copy="job.copy"
       :held="job.held"
       @undo="undo"
       @ledger="bench.look({ to: 'ledger' })"
