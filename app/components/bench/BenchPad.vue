@@ -5,10 +5,14 @@ const bench = useBench()
 const focus = computed(() => bench.focus)
 /** A reading leaves by its own button; everything else by the cross. */
 const pad = useTemplateRef<HTMLElement>('pad')
-// On a narrow screen the pad may lie out of sight of what was touched.
+// On a narrow screen the pad may lie out of sight of what was touched, and be empty until it has been fetched.
 watch(
   () => bench.chosenFocus,
-  at => at && nextTick(() => pad.value?.scrollIntoView({ block: 'nearest' })),
+  async at => {
+    await nextTick()
+    if (at && pad.value && pad.value.getBoundingClientRect().top > innerHeight / 2)
+      pad.value.scrollIntoView({ block: 'start' })
+  },
 )
 </script>
 
@@ -66,6 +70,11 @@ watch(
   display: flex;
   flex-direction: column;
   min-height: 0;
+}
+@media (max-width: 900px) {
+  .pad {
+    min-height: 56vh;
+  }
 }
 .back {
   position: absolute;

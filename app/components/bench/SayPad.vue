@@ -192,6 +192,9 @@ li {
   display: grid;
   gap: 4px;
 }
+.on > p::first-letter {
+  text-transform: uppercase;
+}
 .aid {
   font-size: 17px;
 }

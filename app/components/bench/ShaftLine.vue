@@ -291,7 +291,7 @@ h2 small {
     height: auto;
   }
   .tray {
-    height: 190px;
+    height: 112px;
   }
 }
 </style>
