@@ -14,7 +14,7 @@ export interface Wear {
  * Figures a machine with this wear would give. Everything is spread a little by a fixed rule of station, plane and try,
  * so that the demo tells the same story every time.
  */
-export function wornFindings(wear: Wear, people: { fitter: string; lead: string }): Findings {
+export function wornFindings(wear: Wear, people: Pick<Findings, 'fitter' | 'lead' | 'held'>): Findings {
   const renewed = new Set(wear.renewed ?? [])
   const share = (check: Check, moment: Moment) => {
     const fresh = moment === 'asLeft' || (moment === 'build' && check.of.some(ref => renewed.has(ref)))

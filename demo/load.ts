@@ -1,7 +1,7 @@
 import { v7 as uuid } from 'uuid'
 import { SUMS_BY_NAME } from '../core/sums/index.ts'
 import { planFor, type Sheet } from '../core/sheet/index.ts'
-import type { Person } from '../shared/answers.ts'
+import type { SignedInPerson } from '../shared/answers.ts'
 import type { Database, Transaction } from '../server/db/client.ts'
 import { takeLabels } from '../server/db/labels.ts'
 import { append } from '../server/db/ledger.ts'
@@ -31,14 +31,14 @@ async function overhaul(
   machine: DemoMachine,
   sheet: Sheet,
   one: Overhaul,
-  fitter: Person,
-  lead: Person,
+  fitter: SignedInPerson,
+  lead: SignedInPerson,
   label: () => number,
 ): Promise<void> {
   const clock = workingClock(one.on)
   const worker = new Technician(
     planFor(sheet, machine.variants, SUMS_BY_NAME),
-    wornFindings(one.wear, { fitter: fitter.id, lead: lead.id }),
+    wornFindings(one.wear, { fitter: fitter.id, lead: lead.id, held: lead.competences }),
     clock,
     label,
   )
@@ -91,7 +91,7 @@ export async function loadThornmere(db: Database): Promise<boolean> {
     )
     await tx.insert(equipmentState).values(FLEET.map(one => ({ equipmentTag: one.tag })))
     await changeSite(tx, { name: SITE_NAME })
-    const people: Person[] = []
+    const people: SignedInPerson[] = []
     for (const one of PEOPLE) people.push((await addPerson(tx, one)).person)
     const sheet = librarySheets().find(one => one.id === SHEET_OF_ALL)!
     const past = FLEET.flatMap(machine => machine.overhauls.map(one => ({ machine, one }))).sort((a, b) =>

@@ -1,6 +1,8 @@
 import {
   asksOf,
+  basisOf,
   boltCount,
+  competenceFor,
   confirmationOf,
   emptyFold,
   extend,
@@ -16,9 +18,11 @@ import {
   type Act,
   type AnyEntry,
   type Choice,
+  type Competence,
   type EntryKind,
   type Folded,
   type Mark,
+  type OwedId,
   type MateAnswer,
   type Payloads,
   type Role,
@@ -26,7 +30,7 @@ import {
   type SumCell,
 } from '../core/job/index.ts'
 import { fromBase } from '../core/quantity/index.ts'
-import type { Check, Mate, Moment, Plan, Ref, Step } from '../core/sheet/index.ts'
+import type { Check, Hold, Mate, Moment, Plan, Ref, Step } from '../core/sheet/index.ts'
 import type { AnySum } from '../core/sums/index.ts'
 
 /** What the technician finds on this machine: figures, decisions, and how long a step takes. */
@@ -44,6 +48,8 @@ export interface Findings {
   choice: (ref: Ref) => Choice
   fitter: string
   lead: string
+  /** What the lead may sign for beside being one. */
+  held?: Competence[]
 }
 
 export interface Clock {
@@ -123,7 +129,7 @@ export class Technician {
     this.chooseAt(step)
     for (const { check, moment } of this.plan.checksAt.get(step.id) ?? []) this.measure(check, moment)
     if (step.joint?.act === 'pull') this.pull(step.joint.id)
-    if (step.hold) this.act('hold.signed', { step: step.id }, 'lead')
+    if (step.hold) this.signHold(step.id, step.hold)
     this.acts(confirmationOf(this.plan, this.folded.state, step, this.said(step)))
   }
 
@@ -201,7 +207,7 @@ export class Technician {
     }
   }
 
-  private decideAll(): void {
+  decideAll(): void {
     for (const { ref, part } of this.plan.parts.values()) {
       const now = partState(this.folded.state, ref)
       if (now.where !== 'off') continue
@@ -226,10 +232,30 @@ export class Technician {
     }
   }
 
+  /** A second pair of eyes signs: on what the lead holds, where the sheet asks for more than a lead. */
+  signHold(step: string, hold: Hold): void {
+    const on =
+      hold.by === 'lead'
+        ? undefined
+        : competenceFor(hold, this.findings.held ?? [{ by: hold.by, of: hold.of! }], this.clock.now())
+    const saw = this.basis({ kind: 'hold', step })
+    this.act('hold.signed', { step, saw, ...(on ? { on } : {}) }, 'lead')
+  }
+
+  /** The acts that something owed rests on now. */
+  basis(of: OwedId): string[] {
+    return basisOf(this.plan, this.folded.state, of)
+  }
+
+  /** A lead lets something owed pass, as it is now. */
+  concede(of: OwedId, why: string, more: { alone?: boolean } = {}): void {
+    this.act('concession.given', { of, saw: this.basis(of), why, ...more }, 'lead')
+  }
+
   /** Hands the machine back, with a lead's written concession for whatever still stands against it. */
   sign(cured: Payloads['job.signed']['cured'], cause?: string): void {
     for (const one of viewJob(this.plan, this.folded.state).owed)
-      this.act('concession.given', { of: one.id, why: 'Accepted for one season; renew at the next overhaul' }, 'lead')
+      this.concede(one.id, 'Accepted for one season; renew at the next overhaul')
     this.act('job.signed', { cured, ...(cause ? { cause } : {}) }, 'lead')
   }
 

@@ -1,4 +1,4 @@
-import type { AnyEntry, EntryKind, Role, Standing } from '../core/job/index.ts'
+import type { AnyEntry, Competence, EntryKind, Role, Standing } from '../core/job/index.ts'
 import type { Moment, Sheet, Variants } from '../core/sheet/index.ts'
 import type { NextOverhaul } from '../core/wear/next.ts'
 import type { Verdict } from '../core/verdict.ts'
@@ -8,6 +8,11 @@ export interface Person {
   id: string
   name: string
   role: Role
+}
+
+/** Whoever is signed in, with what they may sign for beside their role. */
+export interface SignedInPerson extends Person {
+  competences: Competence[]
 }
 
 /** The site as everybody may know it. */
@@ -24,13 +29,13 @@ export interface DoorAnswer {
 }
 
 /** A person as a lead sees them; those taken out as well. */
-export interface PersonRow extends Person {
+export interface PersonRow extends SignedInPerson {
   active: boolean
 }
 
 /** A PIN is shown once, to whoever made it. */
 export interface NewPin {
-  person: Person
+  person: SignedInPerson
   pin: string
 }
 

@@ -1,5 +1,14 @@
 import Joi from 'joi'
-import { ACTS, ROLES, type EntryKind, type Fields, type Role, type Shape } from '../core/job/index.ts'
+import {
+  ACTS,
+  competenceShape,
+  ROLES,
+  type Competence,
+  type EntryKind,
+  type Fields,
+  type Role,
+  type Shape,
+} from '../core/job/index.ts'
 import type { SentEntry } from './answers.ts'
 
 /** Everything that comes over the wire is held against one of these. */
@@ -113,7 +122,25 @@ export const newPersonSchema = Joi.object<{ name: string; role: Role }>({
   name: words(60).required(),
   role: Joi.valid(...ROLES).required(),
 }).required()
-export const personChangeSchema = Joi.object<{ role?: Role; pin?: 'new'; active?: boolean; open?: true }>({
+const day = Joi.string()
+  .pattern(/^\d{4}-\d\d-\d\d$/)
+  .custom((text: string, helpers) => {
+    const at = new Date(`${text}T00:00:00Z`)
+    return !Number.isNaN(at.getTime()) && at.toISOString().startsWith(text) ? text : helpers.error('date.base')
+  })
+  .messages({
+    'string.pattern.base': '{{#label}} must be a day, such as 2026-05-01',
+    'date.base': '{{#label}} is no day in the calendar',
+  })
+export const competenceSchema = objectOf(competenceShape).keys({ until: day }) as Joi.ObjectSchema<Competence>
+export const personChangeSchema = Joi.object<{
+  role?: Role
+  pin?: 'new'
+  active?: boolean
+  open?: true
+  competences?: Competence[]
+}>({
+  competences: Joi.array().items(competenceSchema).max(20),
   role: Joi.valid(...ROLES),
   pin: Joi.valid('new'),
   active: Joi.boolean(),

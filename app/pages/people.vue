@@ -107,7 +107,7 @@ h2 {
 }
 .fresh {
   display: grid;
-  grid-template-columns: 1fr 150px 330px;
+  grid-template-columns: 1fr 150px 440px;
   gap: 12px;
   padding: 10px 14px;
   align-items: center;

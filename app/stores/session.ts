@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia'
 import { WRITERS, type Role } from '~~/core/job/roles'
-import type { DoorAnswer, Person } from '~~/shared/answers'
+import type { DoorAnswer, Person, SignedInPerson } from '~~/shared/answers'
 import type { SignedIn } from '~/bench/outbox'
 import { askOrKept, forgetAnswers } from '~/device/answers'
 import { deviceClock } from '~/bench/clock'
@@ -16,10 +16,10 @@ declare module '#auth-utils' {
 /** Who is at this device, as it remembers them through a reload. */
 interface AtDevice {
   /** Signed in with a PIN, as the server last said. */
-  signedIn: Person | null
+  signedIn: SignedInPerson | null
   since: string
   /** Who stands at the bench; changed without the network, nobody has asked for their PIN. */
-  standing: Person | null
+  standing: (Person & Partial<SignedInPerson>) | null
   verified: boolean
 }
 const NOBODY: AtDevice = { signedIn: null, since: '', standing: null, verified: true }
@@ -41,6 +41,8 @@ export const useSessionStore = defineStore('session', () => {
   /** Whether the places may be entered: somebody is signed in, or stands here while the server cannot be asked. */
   const isIn = computed(() => (reached.value ? at.value.signedIn : at.value.standing) !== null)
   const isLead = computed(() => person.value?.role === 'lead')
+  /** What they may sign for beside their role. */
+  const papers = computed(() => at.value.standing?.competences ?? [])
   const mayWrite = computed(() => person.value !== null && WRITERS.includes(person.value.role))
 
   /** Asks the server who is signed in. Without it, who stood here goes on. */
@@ -55,7 +57,7 @@ export const useSessionStore = defineStore('session', () => {
   function settle() {
     reached.value = answer.value !== null
     if (!reached.value) return
-    const now = user.value as Person | null
+    const now = user.value as SignedInPerson | null
     const { standing, verified: isVerified, signedIn: before, since } = at.value
     at.value = {
       signedIn: now,
@@ -76,7 +78,7 @@ export const useSessionStore = defineStore('session', () => {
   async function signIn(id: string, pin: string, code: string): Promise<string | null> {
     try {
       const body = { person: id, pin, ...(code ? { code } : {}) }
-      const who = await $fetch<Person>('/api/sign-in', { method: 'POST', body })
+      const who = await $fetch<SignedInPerson>('/api/sign-in', { method: 'POST', body })
       await refresh()
       reached.value = true
       at.value = { signedIn: who, since: deviceClock.now(), standing: who, verified: true }
@@ -111,6 +113,7 @@ export const useSessionStore = defineStore('session', () => {
     reached,
     isIn,
     isLead,
+    papers,
     mayWrite,
     start,
     ask,

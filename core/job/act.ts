@@ -1,3 +1,4 @@
+import type { Competence } from './competence.ts'
 import type { Plan } from '../sheet/index.ts'
 import type { AnyEntry } from './entry.ts'
 import type { Role } from './roles.ts'
@@ -8,6 +9,9 @@ import type { JobState } from './state.ts'
 export type Done<P> = Pick<AnyEntry, 'id' | 'act' | 'madeBy' | 'role' | 'madeAt' | 'receivedAt' | 'seq'> & {
   payload: P
 }
+
+/** Something an entry says of whoever makes it: a paper they hold, or that nobody else here leads. */
+export type Claim = { competence: Competence } | { onlyLead: true }
 
 /**
  * One kind of entry, whole: what it carries, who may do it, when it makes sense, what it does, and how it is said.
@@ -31,6 +35,8 @@ export interface ActKind<P> {
   neverLate?: true
   /** Stands on who signs it: given with their own PIN, and nobody vouches for it. */
   signature?: true
+  /** What must be true of who does it, which only the site knows: the server looks before it is taken. */
+  claims?: (payload: P) => Claim[]
   /** One line for lists of what was done, with its figures. */
   words: (plan: Plan, payload: P) => string
 }

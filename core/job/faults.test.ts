@@ -143,7 +143,7 @@ describe('who may what', () => {
     ['job.signed', 'stores', { cured: 'yes' }],
     ['job.signed', 'fitter', { cured: 'yes' }],
     ['part.decided', 'planner', { parts: ['hub'], choice: 'reuse' }],
-    ['hold.signed', 'planner', { step: 'decide' }],
+    ['hold.signed', 'reader', { step: 'decide', saw: [] }],
     ['concession.given', 'fitter', { of: { kind: 'hold', step: 'decide' }, why: 'x' }],
     ['step.done', 'stores', { step: 'isolate' }],
     ['job.cancelled', 'fitter', { why: 'x' }],
@@ -170,6 +170,7 @@ describe('who may what', () => {
 })
 
 describe('a hold point', () => {
+  const signing = () => ({ step: 'decide', saw: worker.basis({ kind: 'hold', step: 'decide' }) })
   const decideAll = (by: 'fitter' | 'lead', last?: string) => {
     for (const { ref, part } of plan.parts.values())
       if (state().parts.get(ref)?.where === 'off' && part.renewal !== 'always' && ref !== last)
@@ -177,17 +178,17 @@ describe('a hold point', () => {
   }
   it('is not signed before there is work, over undecided parts, or by who did it', () => {
     worker.workUntil('decide')
-    expect(says('hold.signed', { step: 'decide' }, 'lead')).toMatch(/nothing to sign yet/)
+    expect(says('hold.signed', signing(), 'lead')).toMatch(/nothing to sign yet/)
     decideAll('fitter', 'hub')
-    expect(says('hold.signed', { step: 'decide' }, 'lead')).toMatch(/Coupling hub not decided yet/)
+    expect(says('hold.signed', signing(), 'lead')).toMatch(/Coupling hub not decided yet/)
     worker.act('part.decided', { parts: ['hub'], choice: 'reuse' })
-    expect(says('hold.signed', { step: 'decide' }, 'lead')).toBeNull()
-    expect(says('hold.signed', { step: 'decide' }, 'lead', 'rena')).toMatch(/You did some of this work yourself/)
+    expect(says('hold.signed', signing(), 'lead')).toBeNull()
+    expect(says('hold.signed', signing(), 'lead', 'rena')).toMatch(/You did some of this work yourself/)
   })
   it('lapses when what it covers changes, and is owed again', () => {
     worker.workUntil('decide')
     decideAll('fitter')
-    worker.act('hold.signed', { step: 'decide' }, 'lead')
+    worker.act('hold.signed', signing(), 'lead')
     expect(holdStands(plan, state(), plan.steps.get('decide')!)).toBe('signed')
     worker.act('part.decided', { parts: ['hub'], choice: 'send out' })
     expect(holdStands(plan, state(), plan.steps.get('decide')!)).toBe('lapsed')

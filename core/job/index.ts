@@ -1,7 +1,7 @@
 export * from './entry.ts'
 export * from './roles.ts'
 export { ACTS, actOf } from './acts/index.ts'
-export type { ActKind } from './act.ts'
+export type { ActKind, Claim } from './act.ts'
 export type { Fields, Shape } from './shape.ts'
 export { effectiveEntries, lastAct, readLedger, rootOf } from './corrections.ts'
 export { fold, extend, emptyFold, type Folded } from './fold.ts'
@@ -49,8 +49,21 @@ export {
 } from './confirm.ts'
 export { partUnder, type InHand } from './keeping.ts'
 export { doubtOf, leadingDigits, widthOf, withLeading } from './doubt.ts'
-export { hindrances, isCautionRead, isWanted, unmetNeeds, stepsLeft, nextStep, type Hindrance } from './steps.ts'
+export { hindrances, isCautionRead, unmetNeeds, stepsLeft, nextStep, type Hindrance } from './steps.ts'
+export { isWanted } from './wanted.ts'
 export { holdStands, holdHindrances } from './holds.ts'
+export { basisOf } from './basis.ts'
+export {
+  competenceFor,
+  competenceShape,
+  competenceWords,
+  isSameCompetence,
+  signerRefusal,
+  signerWords,
+  COMPETENCES,
+  type Competence,
+} from './competence.ts'
+export { isOwnWork, neverConceded } from './acts/concession-given.ts'
 export { gateOf, type Gate } from './gate.ts'
 export { trayOf, type Tray, type TrayItem } from './tray.ts'
 export { progressOf, boltCount } from './joints.ts'

@@ -265,13 +265,13 @@ describe('the gate', () => {
     const of = { kind: 'out', check: 'journal-nde', moment: 'inspect' } as const
     expect(gate().reasons.map(one => one.key)).toContain(key(of))
     expect(refusal('concession.given', { of, why: 'One season' })).toMatch(/lead/)
-    worker.act('concession.given', { of, why: 'One season' }, 'lead')
+    worker.concede(of, 'One season')
     expect(gate().reasons.map(one => one.key)).not.toContain(key(of))
     expect(worker.folded.state.concessions.get(key(of))).toMatchObject({ by: 'odd', why: 'One season' })
   })
   it('wants a lead at the hold point', () => {
-    expect(refusal('hold.signed', { step: 'decide' })).toMatch(/lead/)
-    expect(refusal('hold.signed', { step: 'decide' }, 'lead')).toMatch(/nothing to sign yet/)
+    expect(refusal('hold.signed', { step: 'decide', saw: [] })).toMatch(/lead/)
+    expect(refusal('hold.signed', { step: 'decide', saw: [] }, 'lead')).toMatch(/nothing to sign yet/)
   })
 })
 

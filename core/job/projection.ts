@@ -1,6 +1,6 @@
 import type { Moment, Plan, Ref } from '../sheet/index.ts'
 import type { Verdict } from '../verdict.ts'
-import { checkResults } from './results.ts'
+import { checkResults, newestOf } from './results.ts'
 import { timeOf } from './entry.ts'
 import type { JobState } from './state.ts'
 
@@ -36,7 +36,7 @@ export function projectJob(plan: Plan, state: JobState): Projection {
         verdict: result.judgement.verdict,
         share: result.judgement.share,
         stands: !result.history,
-        takenAt: result.newest?.at ?? timeOf(state.opened!),
+        takenAt: newestOf(result)?.at ?? timeOf(state.opened!),
       },
     ]
   })

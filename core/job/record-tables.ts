@@ -181,7 +181,7 @@ const TABLES = [
     rows: record => record.holds,
     columns: [
       { head: 'Step', width: 7, cell: row => text(row.title) },
-      { head: 'Stands', width: 4, cell: row => text(row.stands) },
+      { head: 'Stands', width: 4, cell: row => ({ ...text(row.stands), small: row.signer ? [row.signer] : [] }) },
       by(),
     ],
   }),

@@ -5,8 +5,12 @@ import { placesOf, STATIONS, type Plan } from '../sheet/index.ts'
 import type { Verdict, WorkingLine } from '../verdict.ts'
 import { actOf } from './acts/index.ts'
 import { rootOf } from './corrections.ts'
-import { clockOf, timeOf, type AnyEntry } from './entry.ts'
+import { clockOf, timeOf, type AnyEntry, type Payloads } from './entry.ts'
 import { fold } from './fold.ts'
+import { newestOf } from './results.ts'
+import { competenceWords } from './competence.ts'
+import { basisOf } from './basis.ts'
+import { isSame } from './saw.ts'
 import { holdStands } from './holds.ts'
 import { progressOf } from './joints.ts'
 import { roundsOf, type RoundGoal } from './rounds.ts'
@@ -64,7 +68,7 @@ export interface JobRecord {
   rounds: (Signed & { loop: string; n: number; changed: string; read: string[]; voided: string[] })[]
   joints: { title: string; wanted: string; torques: string; verdict: Verdict; putRight: string[] }[]
   steps: (Signed & { station: string; title: string; found: string | null; skipped: string | null })[]
-  holds: (Signed & { title: string; stands: string })[]
+  holds: (Signed & { title: string; stands: string; signer: string | null })[]
   cautions: (Signed & { step: string; caution: string })[]
   findings: (Signed & { part: string; finding: string; where: string })[]
   decided: (Signed & { what: string; why: string; leaves: string[] })[]
@@ -108,13 +112,15 @@ export function recordOf(
     when: timeOf(entry),
     clock: clock(entry),
   })
-  /** What a concession on a reading lets pass: the figure, and what it was held against. */
+  /** What a concession on a reading lets pass: the figure, and what it was held against; or that it is another by now. */
   const conceded = ({ check, moment }: { check?: string; moment?: string }) => {
     const result = check && moment ? results.get(readingKey(check, moment)) : undefined
     return result?.value == null
       ? ''
       : `: ${showValue(result.check, result, system)}, limit ${showLimits(result.check, system)}`
   }
+  const stands = ({ of, saw = [] }: Payloads['concession.given']) =>
+    isSame(saw, basisOf(plan, state, owedOf(of)!, results))
   const measured = [...results.values()].filter(one => one.value !== null)
   return {
     title: plan.sheet.title,
@@ -148,7 +154,7 @@ export function recordOf(
       consequence: result.consequence,
       working: result.working(system),
       history: result.history,
-      ...by(result.newest),
+      ...by(newestOf(result)),
     })),
     parts: plan.source.parts
       .flatMap(placesOf)
@@ -245,6 +251,7 @@ export function recordOf(
         {
           title: step.title,
           stands: holdStands(plan, state, step) === 'signed' ? 'stands' : 'lapsed: the work changed afterwards',
+          signer: signed.on ? competenceWords(signed.on) : null,
           ...by(signed),
         },
       ]
@@ -277,8 +284,8 @@ export function recordOf(
       ...by(one.cleared ?? one),
     })),
     concessions: [...state.concessions.values()].map(one => ({
-      what: `${owedWords(plan, owedOf(one.of)!)}${conceded(one.of)}`,
-      why: one.why,
+      what: `${owedWords(plan, owedOf(one.of)!)}${stands(one) ? conceded(one.of) : ' (lapsed: it is another since)'}`,
+      why: one.alone ? `${one.why} (by the only lead here, over their own work)` : one.why,
       ...by(one),
     })),
     lost: [...state.evidenceLost.values()].map(one => ({

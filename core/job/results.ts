@@ -36,8 +36,8 @@ export interface CheckResult {
   scatter: [number, number] | null
   /** Why what was read, whole as it is, does not count and is taken again. */
   again: string | null
-  /** The newest act behind it. */
-  newest: Stamp | null
+  /** The acts it rests on. */
+  stamps: readonly Stamp[]
   /** Of a check that is worked out by a sum: the sum as far as it goes. */
   worked?: WorkedSum
   owed: boolean
@@ -252,7 +252,7 @@ const missingOf = (check: Check, cells: ReadonlyMap<string, Taken> | undefined) 
     ({ station, plane }) => (cells?.get(cellKey(station, plane))?.tries.length ?? 0) < (check.tries ?? 1),
   )
 
-type Standing = Pick<CheckResult, 'missing' | 'owed' | 'history' | 'newest'> &
+type Standing = Pick<CheckResult, 'missing' | 'owed' | 'history' | 'stamps'> &
   Partial<Pick<CheckResult, 'again' | 'worked'>>
 
 function finish(check: Check, moment: Moment, reduced: Reduced | null, stands: Standing): CheckResult {
@@ -274,8 +274,9 @@ function finish(check: Check, moment: Moment, reduced: Reduced | null, stands: S
   }
 }
 
-const newestOf = (stamps: readonly (Stamp | null)[]): Stamp | null =>
-  stamps.reduce((newest, one) => (one && (!newest || one.n > newest.n) ? one : newest), null)
+/** The newest act behind a result; null where there is none. */
+export const newestOf = ({ stamps }: Pick<CheckResult, 'stamps'>): Stamp | null =>
+  stamps.reduce<Stamp | null>((newest, one) => (newest && newest.n > one.n ? newest : one), null)
 
 const reducerOf = (check: Check) => REDUCERS[check.kind as keyof typeof REDUCERS]
 
@@ -296,7 +297,7 @@ function measured({ state }: Scene, check: Check, moment: Moment): CheckResult {
     missing: missingOf(check, cells),
     owed: isOwed(state, check, moment),
     history: taken.some(cell => isHistory(state, check, cell)),
-    newest: newestOf(taken),
+    stamps: taken,
   })
 }
 
@@ -325,7 +326,7 @@ export function readDraft(check: Check, taken: Taken): Draft {
     check,
     check.at[0]!.moment,
     figures.length && check.kind !== 'clearance' ? reducerOf(check)(check, [whole]) : null,
-    { missing: [], owed: true, history: false, newest: null },
+    { missing: [], owed: true, history: false, stamps: [] },
   )
   const spread = tries?.ok ? tries.value : null
   return {
@@ -364,7 +365,7 @@ function clearance({ state, resultOf }: Scene, check: Check, moment: Moment): Ch
   const outer = newestUpTo(resultOf, check.between!.outer, moment, countsAt(moment))
   const inner = newestUpTo(resultOf, check.between!.inner, moment, countsAt(moment))
   const owed = isOwed(state, check, moment)
-  if (!outer || !inner) return finish(check, moment, null, { missing: [{}], owed, history: false, newest: null })
+  if (!outer || !inner) return finish(check, moment, null, { missing: [{}], owed, history: false, stamps: [] })
   const [outerLeast, outerGreatest] = outer.span ?? [outer.value!, outer.value!]
   const [innerLeast, innerGreatest] = inner.span ?? [inner.value!, inner.value!]
   const least = outerLeast - innerGreatest
@@ -391,7 +392,7 @@ function clearance({ state, resultOf }: Scene, check: Check, moment: Moment): Ch
       },
       notes: NOTHING,
     },
-    { missing: [], owed, history: outer.history || inner.history, newest: newestOf([outer.newest, inner.newest]) },
+    { missing: [], owed, history: outer.history || inner.history, stamps: [...outer.stamps, ...inner.stamps] },
   )
 }
 
@@ -467,7 +468,7 @@ function summed(scene: Scene, check: Check, moment: Moment): CheckResult {
     again: answer && !answer.ok ? answer.why : open ? `${open.what}: ${open.held!.source}` : null,
     owed: isOwed(state, check, moment),
     history: stamps.some(one => isHistory(state, check, one)) || behind.some(one => one.history),
-    newest: newestOf([...stamps, ...behind.map(one => one.newest)]),
+    stamps: [...stamps, ...behind.flatMap(one => one.stamps)],
   })
 }
 

@@ -1,5 +1,5 @@
 import type { Loop, Moment, Plan } from '../sheet/index.ts'
-import { checkResults, type CheckResult } from './results.ts'
+import { checkResults, newestOf, type CheckResult } from './results.ts'
 import { partState, readingKey, type JobState, type Round, type Stamp, type Voided } from './state.ts'
 
 /** The round a loop is in, from 1. */
@@ -95,7 +95,8 @@ export function roundsOf(
       void: one.cause,
     })
   for (const result of goalsOf(plan, loop, results)) {
-    const { newest, check, moment } = result
+    const { check, moment } = result
+    const newest = newestOf(result)
     if (newest) {
       const n = begun.filter(one => one.n < newest.n).length
       rounds[n]!.goals.set(readingKey(check.id, moment), { result, void: null })

@@ -125,8 +125,8 @@ export interface JobState {
   observations: Observation[]
   evidenceLost: Map<string, Stamp & Payloads['evidence.lost']>
   concessions: Map<string, Stamp & Payloads['concession.given']>
-  /** What was signed: the acts that the hold covered then. */
-  holds: Map<string, Stamp & { covered: string }>
+  /** Hold points signed, by step, with the acts they were signed for. */
+  holds: Map<string, Stamp & Omit<Payloads['hold.signed'], 'step'>>
   notes: (Stamp & { text: string; addendum?: boolean })[]
   /** What late acts went past, as sentences. */
   passed: (Stamp & { what: string; why: string; nth: number })[]

@@ -1,36 +1,13 @@
 import type { Plan, Step } from '../sheet/index.ts'
 import { reasonsAt } from './gate.ts'
-import { isOwed } from './results.ts'
 import { keyOf, type Obligation, type Settle } from './owed/index.ts'
+import { isWanted } from './wanted.ts'
 import { cautionKey, type JobState } from './state.ts'
 
 /** Why a step cannot be done yet, and where that is settled. */
 export interface Hindrance {
   text: string
   settle: Settle | { to: 'caution'; step: string; caution: number }
-}
-
-/** A step is there for more than its readings: something moves, is said, signed or shut at it. */
-const doesMore = ({
-  removes,
-  fits,
-  trial,
-  joint,
-  marks,
-  destroys,
-  leaves,
-  found,
-  hold,
-  closes,
-  lubricants,
-  cautions,
-}: Step) =>
-  [removes, fits, trial, joint, marks, destroys, leaves, found, hold, closes, lubricants, cautions].some(Boolean)
-
-/** Whether a step is wanted: one that only measures what was renewed is not, while nothing of it was. */
-export function isWanted(plan: Plan, state: JobState, step: Step): boolean {
-  const taken = plan.checksAt.get(step.id) ?? []
-  return !taken.length || doesMore(step) || taken.some(({ check, moment }) => isOwed(state, check, moment))
 }
 
 /**

@@ -3,7 +3,8 @@ import { gateOf, type Gate } from './gate.ts'
 import { obligations, type Obligation } from './owed/index.ts'
 import { checkResults, type CheckResult } from './results.ts'
 import type { JobState } from './state.ts'
-import { isWanted, unmetNeeds } from './steps.ts'
+import { unmetNeeds } from './steps.ts'
+import { isWanted } from './wanted.ts'
 import { trayOf, type Tray } from './tray.ts'
 
 export interface StationView {

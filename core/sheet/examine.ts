@@ -239,6 +239,28 @@ const RULES: Rule[] = [
             .map(at => `step ${step.id} destroys ${check} without first needing ${at.step}`) ?? [],
       ),
     ),
+  // A hold point signs for work that is done by then.
+  ({ sheet, steps }) =>
+    sheet.steps.flatMap(({ id, hold }) =>
+      hold
+        ? [
+            ...((hold.by === 'lead') === (hold.of === undefined)
+              ? []
+              : [
+                  hold.of === undefined
+                    ? `the hold at ${id} does not say what its signer is ${hold.by} for`
+                    : `the hold at ${id} is signed by a lead, and wants ${hold.of} besides`,
+                ]),
+            ...(hold.covers ?? []).flatMap(one =>
+              !steps.has(one)
+                ? [`the hold at ${id} covers an unknown step ${one}`]
+                : one === id || stepsBefore(steps, id).has(one)
+                  ? []
+                  : [`the hold at ${id} covers ${one}, which does not come before it`],
+            ),
+          ]
+        : [],
+    ),
   ({ gates }) => (gates.length ? [] : ['no step shuts the case']),
   ({ gates }) => repeated(gates.map(gate => gate.name)).map(name => `two gates shut the ${name}`),
   // A gate behind another is reached through it.

@@ -325,11 +325,24 @@ export interface Step {
   /** What is looked at in passing and written down; the words are offered, others may be typed. */
   found?: { ask: string; words: string[] }
   /** A second pair of eyes signs here. */
-  hold?: boolean
+  hold?: Hold
   /** A gate: what is shut by this step, by its name, or the case. Everything owed behind it must be settled. */
   closes?: boolean | string
   skip?: MayGiveUp
   when?: When
+}
+
+export const SIGNERS = ['lead', 'certified', 'competent'] as const
+export type Signer = (typeof SIGNERS)[number]
+
+/** Who signs for work that others did: never one of them. */
+export interface Hold {
+  /** Steps whose work is signed for; its own where they are left out. */
+  covers?: string[]
+  /** A certificate, or an appointment as a competent person, stands on the person and may run out. */
+  by: Signer
+  /** What one is certified or competent for. */
+  of?: string
 }
 
 /** What goes on a face as it is fitted; `dry` is an answer like another. */

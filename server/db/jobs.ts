@@ -2,7 +2,7 @@ import { and, asc, count, desc, eq, inArray, isNotNull, isNull, ne, notExists, s
 import { alias } from 'drizzle-orm/pg-core'
 import { v7 as uuid } from 'uuid'
 import { emptyFold, extend, planIn, standingOf, type Standing } from '../../core/job/index.ts'
-import type { JobAnswer, OpenJob, PastJob, Person, WorkedAnswer } from '../../shared/answers.ts'
+import type { JobAnswer, OpenJob, PastJob, SignedInPerson, WorkedAnswer } from '../../shared/answers.ts'
 import type { Database, Transaction } from './client.ts'
 import { appendIn, entriesAfter } from './ledger.ts'
 import { everybody } from './people.ts'
@@ -129,7 +129,13 @@ export type Opening =
   { ok: true; id: string; number: number } | { ok: false; status: 404 | 409; why: string; job?: string }
 
 /** Opens a job on a machine with the newest sheet of its family. One machine has one open job. */
-export async function openJob(db: Database, tag: string, complaint: string, by: Person, at: string): Promise<Opening> {
+export async function openJob(
+  db: Database,
+  tag: string,
+  complaint: string,
+  by: SignedInPerson,
+  at: string,
+): Promise<Opening> {
   return db.transaction(async (tx): Promise<Opening> => {
     const [machine] = await tx.select().from(equipment).where(eq(equipment.tag, tag)).for('update')
     if (!machine)

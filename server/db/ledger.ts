@@ -1,21 +1,24 @@
 import { and, asc, eq, gt, inArray, sql } from 'drizzle-orm'
 import { payloadFitting } from '../../shared/schemas.ts'
-import type { AppendAnswer, Person, SentEntry } from '../../shared/answers.ts'
+import type { AppendAnswer, Person, SentEntry, SignedInPerson } from '../../shared/answers.ts'
 import {
   ACTS,
+  competenceWords,
   emptyFold,
   extend,
   fold,
   isKind,
+  isSameCompetence,
   planIn,
   refusalOf,
   rolesWords,
   rootOf,
+  type ActKind,
   type AnyEntry,
   type Folded,
 } from '../../core/job/index.ts'
 import type { Database, Transaction } from './client.ts'
-import { everybody } from './people.ts'
+import { everybody, isOnlyLead } from './people.ts'
 import { writeProjections } from './projections.ts'
 import { entry, job } from './schema.ts'
 import { planOf } from './sheets.ts'
@@ -107,11 +110,27 @@ async function doersOf(tx: Transaction, by: Person, fresh: SentEntry[]): Promise
   return one => (one.by && people.get(one.by)) || by
 }
 
+/** What an entry says of whoever is signed in is looked up: a paper by their name, or that nobody else leads. */
+async function checkClaims(tx: Transaction, by: SignedInPerson, fresh: SentEntry[]): Promise<void> {
+  for (const one of fresh)
+    for (const claim of (ACTS[one.kind] as ActKind<unknown>).claims?.(one.payload) ?? [])
+      if ('competence' in claim) {
+        const { competence } = claim
+        if (!by.competences.some(held => isSameCompetence(held, competence)))
+          throw new Refused(
+            403,
+            `“${competenceWords(competence)}” does not stand by your name. A lead writes it down under People; sign in again then.`,
+            one.id,
+          )
+      } else if (!(await isOnlyLead(tx, by.id)))
+        throw new Refused(403, 'There is another lead here: they sign it, or concede it.', one.id)
+}
+
 /** Appends entries inside a transaction; see {@link append}. */
 export async function appendIn(
   tx: Transaction,
   jobId: string,
-  by: Person,
+  by: SignedInPerson,
   fresh: SentEntry[],
   arrival: Arrival = now,
 ): Promise<Extract<Appended, { kept: true }>> {
@@ -126,6 +145,7 @@ export async function appendIn(
   let seq = row.lastSeq
   const rows: (typeof entry.$inferInsert)[] = []
   const doerOf = await doersOf(tx, by, fresh)
+  await checkClaims(tx, by, fresh)
   const answers = fresh.map(sent => {
     const doer = doerOf(sent)
     const one = checked(folded, sent, doer)
@@ -185,7 +205,7 @@ const isDoubled = (error: unknown): boolean => {
 export async function append(
   db: Database | Transaction,
   jobId: string,
-  by: Person,
+  by: SignedInPerson,
   fresh: SentEntry[],
   arrival?: Arrival,
 ): Promise<Appended> {

@@ -3,8 +3,8 @@ import { Hash } from '@adonisjs/hash'
 import { Scrypt } from '@adonisjs/hash/drivers/scrypt'
 import { and, asc, eq } from 'drizzle-orm'
 import { v7 as uuid } from 'uuid'
-import type { Role } from '../../core/job/index.ts'
-import type { NewPin, Person, PersonRow } from '../../shared/answers.ts'
+import type { Competence, Role } from '../../core/job/index.ts'
+import type { NewPin, Person, PersonRow, SignedInPerson } from '../../shared/answers.ts'
 import type { Database, Transaction } from './client.ts'
 import { person } from './schema.ts'
 import { endSessionsOf } from './sessions.ts'
@@ -14,10 +14,17 @@ const secrets = new Hash(new Scrypt({}))
 export const hashSecret = (secret: string) => secrets.make(secret)
 export const isSecret = (hash: string, secret: string) => secrets.verify(hash, secret)
 
-const shown = { id: person.id, name: person.name, role: person.role }
+const named = { id: person.id, name: person.name, role: person.role }
+const shown = { ...named, competences: person.competences }
 
 export function peopleWhoSign(db: Database | Transaction): Promise<Person[]> {
-  return db.select(shown).from(person).where(eq(person.active, true)).orderBy(asc(person.name))
+  return db.select(named).from(person).where(eq(person.active, true)).orderBy(asc(person.name))
+}
+
+/** Whether somebody is the only one here who leads. */
+export async function isOnlyLead(db: Database | Transaction, id: string): Promise<boolean> {
+  const leads = (await peopleWhoSign(db)).filter(one => one.role === 'lead')
+  return leads.length === 1 && leads[0]!.id === id
 }
 
 /** Everybody who ever was here, for names on what they did. */
@@ -33,19 +40,20 @@ const makePin = (length: number) => Array.from({ length }, () => randomInt(10)).
 
 export async function addPerson(
   db: Database | Transaction,
-  { name, role, pin }: { name: string; role: Role; pin?: string },
+  { name, role, pin, competences = [] }: { name: string; role: Role; pin?: string; competences?: Competence[] },
 ): Promise<NewPin> {
-  const row = { id: uuid(), name, role }
+  const row = { id: uuid(), name, role, competences }
   const given = pin ?? makePin((await siteOf(db)).pinLength)
   await db.insert(person).values({ ...row, pinHash: await hashSecret(given) })
   return { person: row, pin: given }
 }
 
-/** What may be changed of a person. A new PIN, another role or taking out ends their sessions. */
+/** What may be changed of a person. A new PIN, another role, other papers or taking out ends their sessions. */
 export interface PersonChange {
   role?: Role
   pin?: 'new'
   active?: boolean
+  competences?: Competence[]
 }
 
 export type Changed =
@@ -55,7 +63,7 @@ export async function changePerson(db: Database, id: string, change: PersonChang
   return db.transaction(async (tx): Promise<Changed> => {
     // One change at a time, so that two of them cannot take out the last lead together.
     const leads = await tx
-      .select(shown)
+      .select(named)
       .from(person)
       .where(and(eq(person.role, 'lead'), eq(person.active, true)))
       .for('update')
@@ -70,6 +78,7 @@ export async function changePerson(db: Database, id: string, change: PersonChang
       .set({
         role: change.role ?? before.role,
         active: change.active ?? before.active,
+        competences: change.competences ?? before.competences,
         pinHash: pin ? await hashSecret(pin) : before.pinHash,
       })
       .where(eq(person.id, id))
@@ -80,14 +89,14 @@ export async function changePerson(db: Database, id: string, change: PersonChang
 }
 
 /** The person, when the PIN is theirs; null otherwise, and a check is made either way so that timing tells nothing. */
-export async function personWithPin(db: Database, id: string, pin: string): Promise<Person | null> {
+export async function personWithPin(db: Database, id: string, pin: string): Promise<SignedInPerson | null> {
   const [row] = await db
     .select()
     .from(person)
     .where(and(eq(person.id, id), eq(person.active, true)))
   const hash = row?.pinHash ?? (await nobodysHash)
   const right = await isSecret(hash, pin)
-  return row && right ? { id: row.id, name: row.name, role: row.role } : null
+  return row && right ? { id: row.id, name: row.name, role: row.role, competences: row.competences } : null
 }
 
 const nobodysHash = hashSecret(uuid())

@@ -14,7 +14,7 @@ import {
   unique,
   uuid,
 } from 'drizzle-orm/pg-core'
-import { ROLES, type EntryKind } from '../../core/job/index.ts'
+import { ROLES, type Competence, type EntryKind } from '../../core/job/index.ts'
 import type { Sheet, Variants } from '../../core/sheet/index.ts'
 import { VERDICTS } from '../../core/verdict.ts'
 
@@ -44,6 +44,8 @@ export const person = pgTable('person', {
   name: text().notNull().unique(),
   role: role().notNull(),
   pinHash: text().notNull(),
+  /** What they may sign for beside their role. */
+  competences: jsonb().$type<Competence[]>().notNull().default([]),
   /** Taken out: the name stays on what it signed. */
   active: boolean().notNull().default(true),
 })

@@ -1,5 +1,5 @@
 import { and, eq, gt, isNull, sql } from 'drizzle-orm'
-import type { Person } from '../../shared/answers.ts'
+import type { SignedInPerson } from '../../shared/answers.ts'
 import type { Database, Transaction } from './client.ts'
 import { person, session } from './schema.ts'
 
@@ -7,9 +7,9 @@ import { person, session } from './schema.ts'
 const LASTS = sql`interval '12 hours'`
 
 /** Who a session stands for now: null once it is ended, too old, or the person is taken out. Their role is today's. */
-export async function sessionPerson(db: Database, id: string): Promise<Person | null> {
+export async function sessionPerson(db: Database, id: string): Promise<SignedInPerson | null> {
   const [row] = await db
-    .select({ id: person.id, name: person.name, role: person.role })
+    .select({ id: person.id, name: person.name, role: person.role, competences: person.competences })
     .from(session)
     .innerJoin(person, eq(person.id, session.personId))
     .where(

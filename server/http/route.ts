@@ -1,6 +1,6 @@
 import { defineEventHandler, getHeader, isError, type EventHandler, type H3Event } from 'h3'
 import { rolesWords, type Role } from '../../core/job/index.ts'
-import type { Person } from '../../shared/answers.ts'
+import type { SignedInPerson } from '../../shared/answers.ts'
 import { database } from '../db/client.ts'
 import { isKnownKey } from '../db/keys.ts'
 import { refusal } from './answer.ts'
@@ -15,13 +15,13 @@ export type Door = 'open' | 'signed in' | readonly Role[] | 'signed in or key'
 type Answer<P> = (event: H3Event, person: P) => unknown
 
 /** Every route is made by this: it says who may come in, and refuses everybody else before anything is read. */
-export function route(door: 'open' | 'signed in or key', answer: Answer<Person | null>): EventHandler
-export function route(door: 'signed in' | readonly Role[], answer: Answer<Person>): EventHandler
-export function route(door: Door, answer: Answer<Person> | Answer<Person | null>): EventHandler {
+export function route(door: 'open' | 'signed in or key', answer: Answer<SignedInPerson | null>): EventHandler
+export function route(door: 'signed in' | readonly Role[], answer: Answer<SignedInPerson>): EventHandler
+export function route(door: Door, answer: Answer<SignedInPerson> | Answer<SignedInPerson | null>): EventHandler {
   return defineEventHandler(async event => {
     try {
       if (isWrite(event)) checkSize(event)
-      return await (answer as Answer<Person | null>)(event, await admitted(event, door))
+      return await (answer as Answer<SignedInPerson | null>)(event, await admitted(event, door))
     } catch (error) {
       throw isError(error) ? error : fault(event, error)
     }
@@ -35,7 +35,7 @@ function fault(event: H3Event, error: unknown) {
   return refusal(500, `That did not work here. Try again; if it stays, tell the office this number: ${request}.`)
 }
 
-async function admitted(event: H3Event, door: Door): Promise<Person | null> {
+async function admitted(event: H3Event, door: Door): Promise<SignedInPerson | null> {
   const key = door === 'signed in or key' ? bearerOf(event) : null
   if (key !== null) {
     if (!(await isKnownKey(database(), key)))

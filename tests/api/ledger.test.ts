@@ -61,7 +61,6 @@ describe('who may what', () => {
     ['stores signs no record', 'job.signed', { cured: 'yes' }, () => stores],
     ['stores confirms no step', 'step.done', { step: 'isolate' }, () => stores],
     ['a planner decides no part', 'part.decided', { parts: ['hub'], choice: 'reuse' }, () => planner],
-    ['a fitter signs no hold', 'hold.signed', { step: 'decide' }, () => fitter],
     ['a fitter cancels no job', 'job.cancelled', { why: 'x' }, () => fitter],
   ])('%s', (_, kind, payload, who) =>
     onJob(async job => {
@@ -71,6 +70,26 @@ describe('who may what', () => {
       expect(await entriesOf(job)).toHaveLength(1)
     }),
   )
+  it('a fitter signs no hold', () =>
+    onJob(async job => {
+      const answer = await post(job, entry('hold.signed', { step: 'decide', saw: [] }), fitter)
+      expect(answer.status).toBe(422)
+      expect(await whyOf(answer)).toMatch(/signed by a lead/)
+    }))
+  it('nobody signs on a paper that does not stand by their name, or as the only lead where there is another', () =>
+    onJob(async job => {
+      const on = { by: 'certified', of: 'lifting gear' }
+      const signed = await post(job, entry('hold.signed', { step: 'decide', saw: [], on }), lead)
+      expect(signed.status).toBe(403)
+      expect(await whyOf(signed)).toMatch(/“certified for lifting gear” does not stand by your name/)
+      const { id } = (await (await lead.post('/api/people', { name: 'Another lead', role: 'lead' })).json()).person
+      const of = { kind: 'hold', step: 'decide' }
+      const alone = await post(job, entry('concession.given', { of, why: 'x', alone: true }), lead)
+      expect(await whyOf(alone)).toMatch(/another lead here/)
+      await lead.patch(`/api/people/${id}`, { active: false })
+      const now = await post(job, entry('concession.given', { of, why: 'x', alone: true }), lead)
+      expect(now.status).toBe(200)
+    }))
   it('a signature among many entries waits for the gate like one alone', () =>
     onJob(async job => {
       const answer = await post(

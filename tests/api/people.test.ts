@@ -111,6 +111,24 @@ describe('people', () => {
       expect(await whyOf(answer)).toMatch(/only lead/)
     }
   })
+  it('have papers, which a lead writes down and nobody at the door sees', async () => {
+    const { id, name, pin } = await letIn('fitter')
+    const competences = [{ by: 'certified', of: 'refrigerant', number: 'R-1', until: '2027-03-01' }]
+    await change(id, { competences })
+    const me = await signIn(server.url, name, pin)
+    expect(((await (await me.get('/api/_auth/session')).json()) as { user: object }).user).toMatchObject({
+      competences,
+    })
+    expect((await peopleAt(server.url)).find(one => one.id === id)).not.toHaveProperty('competences')
+    for (const wrong of [
+      { by: 'lead', of: 'x' },
+      { by: 'certified' },
+      { by: 'certified', of: 'x', until: '2027-02-30' },
+    ]) {
+      const answer = await lead.patch(`/api/people/${id}`, { competences: [wrong] })
+      expect(answer.status).toBe(400)
+    }
+  })
   it('have names of their own', async () => {
     const answer = await lead.post('/api/people', { name: 'r. okell', role: 'fitter' })
     expect(answer.status).toBe(409)

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { STATION_WORDS, type Obligation } from '~~/core/job'
+import { basisOf, isOwnWork, neverConceded, STATION_WORDS, type Obligation } from '~~/core/job'
 import { STATIONS } from '~~/core/sheet'
 
 /** The one gate: everything that must still be true, or the way through. */
@@ -21,13 +21,30 @@ const CURED = ['yes', 'no', 'not known yet'] as const
 const cured = ref<(typeof CURED)[number] | undefined>()
 const cause = useLocalStorage(`needler-cause-${job.id}`, '')
 
+/** A hold point over work of whoever concedes it: only where nobody else leads. */
+const isOwn = computed(
+  () =>
+    conceding.value !== null &&
+    session.person !== null &&
+    isOwnWork(job.plan, job.state, conceding.value.id, session.person.id),
+)
+const alone = ref(false)
+/** What it rested on when it was opened to be looked at: changed meanwhile, it is looked at again. */
+const saw = ref<string[]>([])
+function open(one: Obligation) {
+  conceding.value = one
+  saw.value = basisOf(job.plan, job.state, one.id)
+}
 function concede() {
+  const of = conceding.value!.id
+  const more = isOwn.value && alone.value ? { alone: true } : {}
   why.value = reason.value.trim()
-    ? job.act({ kind: 'concession.given', payload: { of: conceding.value!.id, why: reason.value.trim() } })
+    ? job.act({ kind: 'concession.given', payload: { of, saw: saw.value, why: reason.value.trim(), ...more } })
     : 'A concession is given in writing: say why.'
   if (why.value) return
   conceding.value = null
   reason.value = ''
+  alone.value = false
 }
 const cancelling = ref(false)
 function cancel() {
@@ -118,6 +135,9 @@ function sign() {
       </p>
       <label class="label" for="concession">Why may it pass? The concession stays on the record.</label>
       <el-input id="concession" v-model="reason" type="textarea" :rows="3" maxlength="400" />
+      <el-checkbox v-if="isOwn" v-model="alone">
+        You did some of this work yourself. Nobody else here leads.
+      </el-checkbox>
       <div class="row">
         <el-button type="primary" native-type="submit">Give the concession</el-button>
         <el-button @click="leave">Cancel</el-button>
@@ -136,9 +156,9 @@ function sign() {
               >{{ one.what }}<small v-if="one.kind !== 'step'" class="soft">{{ one.why }}</small>
             </span>
             <el-button
-              v-if="may('concession.given') && one.kind !== 'step' && one.kind !== 'axis'"
+              v-if="may('concession.given') && !neverConceded(job.plan, one.id)"
               size="small"
-              @click="conceding = one"
+              @click="open(one)"
             >
               Concede
             </el-button>

@@ -1,15 +1,20 @@
 <script setup lang="ts">
 import {
+  basisOf,
+  competenceFor,
   confirmationOf,
   holdStands,
   isCautionRead,
   progressOf,
   roundOf,
+  signerRefusal,
+  signerWords,
   stepsLeft,
   unmetNeeds,
   STATION_WORDS,
 } from '~~/core/job'
 import type { Step } from '~~/core/sheet'
+import { deviceClock } from '~/bench/clock'
 
 /** The one thing to do now, with what stands before it. */
 const job = useJob()
@@ -104,9 +109,23 @@ function confirm() {
   bench.forget(one.id)
   bench.choose(null)
 }
+/** Who is here as a signer of this hold point: on what, and why not. */
+const signer = computed(() => {
+  const wanted = step.value?.hold
+  if (!wanted || !session.person) return null
+  const now = deviceClock.now()
+  const on = wanted.by === 'lead' ? undefined : competenceFor(wanted, session.papers, now)
+  return { on, words: signerWords(wanted), refusal: signerRefusal(wanted, session.person.role, on, now) }
+})
 function sign() {
-  if (!may('hold.signed')) session.changing = true
-  else why.value = job.act({ kind: 'hold.signed', payload: { step: step.value!.id } })
+  const { on, refusal } = signer.value!
+  // A paper that has run out is said; whoever has none makes room for who has.
+  if (refusal && !on) session.changing = true
+  else {
+    const saw = basisOf(job.plan, job.state, { kind: 'hold', step: step.value!.id })
+    why.value =
+      refusal ?? job.act({ kind: 'hold.signed', payload: { step: step.value!.id, saw, ...(on ? { on } : {}) } })
+  }
 }
 function leaveOut() {
   why.value = reason.value.trim()
@@ -169,11 +188,11 @@ defineExpose({ confirm })
         <div class="acts">
           <el-button v-if="hold && hold !== 'signed'" data-test="hold" :disabled="resting" @click="sign">
             {{
-              may('hold.signed')
-                ? hold === 'lapsed'
+              signer?.refusal
+                ? `Hold point: ${signer.words} signs`
+                : hold === 'lapsed'
                   ? 'Sign the hold point again'
                   : 'Sign the hold point'
-                : 'Hold point: a lead signs'
             }}
           </el-button>
           <el-button

@@ -1,10 +1,14 @@
 <script setup lang="ts">
+import type { Competence } from '~~/core/job/competence'
 import { ROLES, type Role } from '~~/core/job/roles'
 import type { PersonRow } from '~~/shared/answers'
 
 /** One person as a lead sees them: their role, and what may be done about their name. */
 defineProps<{ person: PersonRow; isSelf: boolean }>()
-const emit = defineEmits<{ change: [change: { role?: Role; pin?: 'new'; active?: boolean; open?: true }] }>()
+const emit = defineEmits<{
+  change: [change: { role?: Role; pin?: 'new'; active?: boolean; open?: true; competences?: Competence[] }]
+}>()
+const isOpen = ref(false)
 const asking = ref<'pin' | 'out' | null>(null)
 function settle() {
   emit('change', asking.value === 'pin' ? { pin: 'new' } : { active: false })
@@ -35,18 +39,27 @@ function settle() {
         <el-button @click="asking = null">Cancel</el-button>
       </template>
       <template v-else>
+        <el-button :aria-expanded="isOpen" @click="isOpen = !isOpen">
+          Papers{{ person.competences.length ? ` (${person.competences.length})` : '' }}
+        </el-button>
         <el-button @click="$emit('change', { open: true })">Unlock</el-button>
         <el-button @click="asking = 'pin'">New PIN</el-button>
         <el-button v-if="!isSelf" @click="asking = 'out'">Remove</el-button>
       </template>
     </span>
+    <PapersForm
+      v-if="isOpen && person.active"
+      :name="person.name"
+      :papers="person.competences"
+      @change="competences => $emit('change', { competences })"
+    />
   </li>
 </template>
 
 <style scoped>
 li {
   display: grid;
-  grid-template-columns: 1fr 150px 330px;
+  grid-template-columns: 1fr 150px 440px;
   gap: 14px;
   align-items: center;
   padding: 8px 14px;

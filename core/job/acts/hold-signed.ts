@@ -1,23 +1,39 @@
 import type { ActKind } from '../act.ts'
-import { coveredBy, holdHindrances, workOf } from '../holds.ts'
-import { id, type Shaped } from '../shape.ts'
+import { competenceShape, competenceWords, signerRefusal } from '../competence.ts'
+import { timeOf } from '../entry.ts'
+import { holdHindrances, workOf } from '../holds.ts'
+import { WRITERS } from '../roles.ts'
+import { entriesOf, isSame } from '../saw.ts'
+import { entryId, id, list, optional, record, type Shaped } from '../shape.ts'
 import { stamped } from '../state.ts'
 import { stepName } from '../words.ts'
 import { unknown } from './sense.ts'
 
-const shape = { step: id } as const
+/** `saw`: the acts that are signed for. `on`: the paper the signature rests on, where a role is not enough. */
+const shape = { step: id, saw: list(entryId, 500), on: optional(record(competenceShape)) } as const
 
 export const holdSigned: ActKind<Shaped<typeof shape>> = {
   shape,
-  by: ['lead'],
+  // Who signs is the sheet's to say, not the role's.
+  by: WRITERS,
   corrected: 'take back',
   neverLate: true,
   signature: true,
-  sense: (plan, _, { payload }) => (plan.steps.get(payload.step)?.hold ? null : unknown('hold point', payload.step)),
-  live: (plan, state, { payload, madeBy }) => holdHindrances(plan, state, plan.steps.get(payload.step)!, madeBy),
-  apply: (state, entry, plan) => {
-    const step = plan.steps.get(entry.payload.step)!
-    state.holds.set(step.id, stamped(entry, state, { covered: coveredBy(workOf(plan, state, step)) }))
+  claims: ({ on }) => (on ? [{ competence: on }] : []),
+  sense: (plan, _, entry) => {
+    const { step, on } = entry.payload
+    const hold = plan.steps.get(step)?.hold
+    return hold ? signerRefusal(hold, entry.role, on, timeOf(entry)) : unknown('hold point', step)
   },
-  words: (plan, payload) => `Hold point signed: ${stepName(plan, payload.step)}`,
+  live: (plan, state, { payload, madeBy }) => {
+    const step = plan.steps.get(payload.step)!
+    const hindered = holdHindrances(plan, state, step, madeBy)
+    if (hindered.length || isSame(payload.saw, entriesOf(workOf(plan, state, step)))) return hindered
+    return ['The work it signs for has changed since you looked. Look at it again, then sign']
+  },
+  apply: (state, entry) => {
+    const { step, ...signed } = entry.payload
+    state.holds.set(step, stamped(entry, state, signed))
+  },
+  words: (plan, { step, on }) => `Hold point signed: ${stepName(plan, step)}${on ? `, ${competenceWords(on)}` : ''}`,
 }

@@ -1,3 +1,4 @@
+import { signerWords } from '../competence.ts'
 import { holdStands } from '../holds.ts'
 import type { Owing, Source } from './owing.ts'
 
@@ -13,10 +14,10 @@ export const holds: Source = ({ plan, state }) =>
         why:
           stands === 'lapsed'
             ? 'Signed, but what it covers has changed since: look again and sign again'
-            : 'A second pair of eyes signs here',
+            : `A second pair of eyes signs here: ${signerWords(step.hold!)}`,
         step: step.id,
         settle: { to: 'step', step: step.id },
-        who: 'lead',
+        who: step.hold!.by,
       },
     ]
   })

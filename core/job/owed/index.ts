@@ -1,5 +1,7 @@
 import { gateAfter, STATIONS, type Plan } from '../../sheet/index.ts'
+import { basisOf } from '../basis.ts'
 import { checkResults, type CheckResult } from '../results.ts'
+import { isSame } from '../saw.ts'
 import type { JobState } from '../state.ts'
 import { aids } from './aids.ts'
 import { axes } from './axes.ts'
@@ -61,8 +63,14 @@ export function obligations(plan: Plan, state: JobState, results: Map<string, Ch
       kind: one.id.kind,
       blocks: gateAfter(plan, one.step)?.name ?? 'hand-back',
     }))
-    .filter(one => !state.concessions.has(one.key))
+    .filter(one => !isConceded(plan, state, one, results))
     .sort((a, b) => STATIONS.indexOf(a.station) - STATIONS.indexOf(b.station))
+}
+
+/** Whether a lead has let something owed pass, as it is now: what has been read or set anew is another thing. */
+function isConceded(plan: Plan, state: JobState, { key, id }: Obligation, results: Map<string, CheckResult>): boolean {
+  const given = state.concessions.get(key)
+  return given !== undefined && isSame(given.saw ?? [], basisOf(plan, state, id, results))
 }
 
 /** What is owed in a state, for whoever has no view of it at hand. */

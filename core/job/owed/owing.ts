@@ -1,4 +1,4 @@
-import { gateAfter, type Moment, type Plan, type Ref, type Station } from '../../sheet/index.ts'
+import { gateAfter, type Moment, type Plan, type Ref, type Signer, type Station } from '../../sheet/index.ts'
 import type { CheckResult } from '../results.ts'
 import type { JobState } from '../state.ts'
 import type { OwedId, OwedKind } from './id.ts'
@@ -33,7 +33,7 @@ export interface Obligation {
   settle: Settle
   /** Lost for good once that step is done. */
   perishable: boolean
-  who: 'fitter' | 'lead'
+  who: 'fitter' | Signer
 }
 
 export interface Scene {

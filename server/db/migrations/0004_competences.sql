@@ -1,0 +1,1 @@
+ALTER TABLE "person" ADD COLUMN "competences" jsonb DEFAULT '[]'::jsonb NOT NULL;

@@ -1,0 +1,53 @@
+import { expect, test } from '@playwright/test'
+import { changePerson, jobAt, signIn } from './hands.ts'
+import { machineBy } from './shelf.ts'
+
+test('a hold is signed on a paper that a lead wrote down, not by whoever leads', async ({ page }) => {
+  await machineBy('hub-off-taper', 'G-930', 'Taper stand')
+  await signIn(page)
+  await jobAt(page, 'G-930', 'shut')
+  const hold = page.locator('[data-test=hold]')
+  await expect(hold).toHaveText('Hold point: somebody competent for taper fits signs')
+  await changePerson(page, 'O. Hallam')
+  // A lead, and yet not one for this.
+  await expect(hold).toHaveText('Hold point: somebody competent for taper fits signs')
+  await page.locator('[data-test=gate]').click()
+  const owed = page.locator('[data-test=gate-pad] li').filter({ hasText: 'Hold point' })
+  await expect(owed).toContainText('somebody competent for taper fits')
+  await expect(owed.getByRole('button', { name: 'Concede' })).toHaveCount(0)
+  const bench = page.url()
+
+  await page.getByRole('link', { name: 'People' }).click()
+  const line = page.getByRole('listitem').filter({ hasText: 'I. Vahl' })
+  await line.getByRole('button', { name: /^Papers/ }).click()
+  const papers = page.getByRole('group', { name: 'Papers of I. Vahl' })
+  await papers.getByRole('button', { name: 'Write it down' }).click()
+  await expect(papers).toContainText('What for is wanted')
+  await papers.getByRole('radiogroup').getByText('competent').click()
+  await papers.getByLabel('What for').fill('taper fits')
+  await papers.getByLabel('Last day it is good for').fill('1 Jan 2026')
+  await papers.getByLabel('Last day it is good for').press('Enter')
+  await papers.getByRole('button', { name: 'Write it down' }).click()
+  await expect(papers).toContainText('was good until 1 Jan 2026')
+
+  await page.goto(bench)
+  await changePerson(page, 'I. Vahl')
+  await hold.click()
+  await expect(page.getByRole('alert')).toContainText('Your paper for taper fits was good until 2026-01-01')
+
+  await changePerson(page, 'O. Hallam')
+  await page.getByRole('link', { name: 'People' }).click()
+  await line.getByRole('button', { name: /^Papers/ }).click()
+  await papers.getByRole('radiogroup').getByText('competent').click()
+  await papers.getByLabel('What for').fill('Taper fits')
+  await papers.getByLabel('Number on the paper').fill('TF-7')
+  await papers.getByRole('button', { name: 'Write it down' }).click()
+  await expect(papers).toContainText('no. TF-7')
+  await expect(papers).not.toContainText('was good')
+  await page.goto(bench)
+  await changePerson(page, 'I. Vahl')
+  await hold.click()
+  await expect(hold).toHaveCount(0)
+  await page.goto(`${bench}/record`)
+  await expect(page.locator('article')).toContainText('competent for Taper fits, no. TF-7')
+})
