@@ -4,10 +4,12 @@ import {
   boltCount,
   competenceFor,
   confirmationOf,
+  easedOf,
   emptyFold,
   extend,
   figureFor,
   hindrances,
+  isDrawnUp,
   keyOf,
   nextStep,
   partState,
@@ -29,6 +31,7 @@ import {
   type Said,
   type SumCell,
 } from '../core/job/index.ts'
+import { passesOf, type PassWanted } from '../core/joints/index.ts'
 import { fromBase } from '../core/quantity/index.ts'
 import type { Check, Hold, Mate, Moment, Plan, Ref, Step } from '../core/sheet/index.ts'
 import type { AnySum } from '../core/sums/index.ts'
@@ -128,7 +131,8 @@ export class Technician {
     if (step.station === 'decide') this.decideAll()
     this.chooseAt(step)
     for (const { check, moment } of this.plan.checksAt.get(step.id) ?? []) this.measure(check, moment)
-    if (step.joint?.act === 'pull') this.pull(step.joint.id)
+    if (step.joint?.act === 'slacken') this.slacken(step.joint.id)
+    else if (step.joint) this.pull(step.joint.id, step.joint.act)
     if (step.hold) this.signHold(step.id, step.hold)
     this.acts(confirmationOf(this.plan, this.folded.state, step, this.said(step)))
   }
@@ -217,19 +221,27 @@ export class Technician {
     }
   }
 
-  pull(id: string): void {
+  /** Draws a joint up as far as a step does, in the sheet's order, and locks it. */
+  pull(id: string, way: 'nip' | 'pull' = 'pull'): void {
     const joint = this.plan.joints.get(id)!
-    for (let i = 0; i < joint.passes.length * boltCount(joint); i++) {
-      const { pass, next, wanted } = progressOf(joint, this.folded.state)
-      if (pass === null || next === null) return
-      this.act('bolt.pulled', {
-        joint: id,
-        pass,
-        bolt: next,
-        torqueNm: wanted.targetNm,
-        text: String(wanted.targetNm),
-      })
+    for (let i = 0; i < passesOf(joint).length * boltCount(joint); i++) {
+      const progress = progressOf(joint, this.folded.state)
+      const { pass, next: bolt, wanted } = progress
+      if (isDrawnUp(joint, way, progress) || pass === null || bolt === null || !wanted) break
+      this.act('bolt.pulled', { joint: id, pass, bolt, ...pullAsWanted(wanted) })
     }
+    const { locking } = joint
+    if (!locking || way === 'nip') return
+    const say = locking.choices.find(one => one.met)!.say
+    this.act('joint.locked', { joint: id, say, ...(locking.fresh ? { fresh: locking.fresh.pieces } : {}) })
+  }
+
+  /** Eases a joint bolt by bolt, where the sheet gives an order for that. */
+  slacken(id: string): void {
+    const joint = this.plan.joints.get(id)!
+    if (!joint.slacken) return
+    for (let i = 0; i < boltCount(joint); i++)
+      this.act('bolt.eased', { joint: id, bolt: easedOf(joint, this.folded.state).next! })
   }
 
   /** A second pair of eyes signs: on what the lead holds, where the sheet asks for more than a lead. */
@@ -288,4 +300,10 @@ const typed = (figure: number, check: Check) => {
   const shown = fromBase(figure, check.unit)
   const short = shown.toFixed(check.decimals)
   return Math.abs(Number(short) - shown) < 1e-9 ? short : String(Number(shown.toPrecision(12)))
+}
+
+/** A pull that is what its pass wants. */
+function pullAsWanted(wanted: PassWanted): Partial<Payloads['bolt.pulled']> {
+  if (wanted.by === 'felt') return { felt: wanted.choices.find(one => one.met)!.say }
+  return wanted.by === 'torque' ? { torqueNm: wanted.target, text: String(wanted.target) } : { deg: wanted.target }
 }

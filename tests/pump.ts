@@ -15,7 +15,7 @@ export const people = { fitter: 'rena', lead: 'odd' }
 export function technician(wear: Wear = { general: 0.4 }, own: Plan = plan): Technician {
   let n = 0
   const worker = new Technician(own, wornFindings(wear, people), {
-    id: () => `e${String(++n).padStart(5, '0')}`,
+    id: () => `0198a000-0000-7000-8000-${String(++n).padStart(12, '0')}`,
     now: () => new Date(Date.UTC(2026, 4, 1) + n * 60_000).toISOString(),
   })
   worker.open('P-214B', 'Seal weeps')

@@ -1,9 +1,11 @@
 import type { InjectionKey } from 'vue'
 import {
   hindrances,
+  isDrawnUp,
   nextStep,
   progressOf,
   readingKey,
+  tightens,
   unmetNeeds,
   type Asks,
   type Hindrance,
@@ -13,8 +15,18 @@ import type { Station, Step } from '~~/core/sheet'
 import type { Job } from '~/bench/job'
 
 /** What the middle of the bench shows. */
-export type Focus =
-  Settle | { to: 'joint'; joint: string } | { to: 'say' } | { to: 'decide' } | { to: 'gate' } | { to: 'parts' } | null
+export type Focus = Settle | { to: 'say' } | { to: 'decide' } | { to: 'gate' } | { to: 'parts' } | null
+
+/** What is settled on the pad before the step's own questions. */
+const OF_THE_STEP: readonly Hindrance['settle']['to'][] = [
+  'reading',
+  'mark',
+  'axis',
+  'round',
+  'trouble',
+  'slackening',
+  'joint',
+]
 
 const isAsking = ({ counts, mates, lubricants, found }: Asks) =>
   counts.length > 0 || mates.length > 0 || lubricants.length > 0 || found !== null
@@ -47,17 +59,14 @@ function createBench(job: Job) {
     const one = step.value
     if (!one) return { to: 'gate' }
     if (isDone.value) return chosenStep.value ? { to: 'step', step: one.id } : { to: 'gate' }
-    const settle = hindered.value
-      .map(hindrance => hindrance.settle)
-      .find(
-        to => to.to === 'reading' || to.to === 'mark' || to.to === 'axis' || to.to === 'round' || to.to === 'trouble',
-      )
-    if (settle && isReached.value) return settle
+    const settle = hindered.value.map(hindrance => hindrance.settle).find(to => OF_THE_STEP.includes(to.to))
+    if (settle && isReached.value) return settle as Focus
     if (one.station === 'decide') return { to: 'decide' }
-    if (one.joint?.act === 'pull' && progressOf(job.plan.joints.get(one.joint.id)!, job.state).verdict !== 'Holds')
-      return { to: 'joint', joint: one.joint.id }
+    const joint = tightens(one) ? job.plan.joints.get(one.joint.id)! : undefined
+    if (joint && !isDrawnUp(joint, one.joint!.act as 'nip' | 'pull', progressOf(joint, job.state)))
+      return { to: 'joint', joint: joint.id }
     if (one.fits?.length || one.removes?.length || one.trial || isAsking(telling.asks.value)) return { to: 'say' }
-    if (one.joint?.act === 'pull') return { to: 'joint', joint: one.joint.id }
+    if (joint) return { to: 'joint', joint: joint.id }
     const measured = (job.plan.checksAt.get(one.id) ?? []).findLast(
       ({ check, moment }) => job.view.results.get(`${check.id} ${moment}`)?.value !== null,
     )

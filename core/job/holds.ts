@@ -1,4 +1,4 @@
-import { progressOf } from './joints.ts'
+import { isDrawnUp, progressOf, tightens } from './joints.ts'
 import type { Plan, Step } from '../sheet/index.ts'
 import { partState, readingKey, type JobState, type Stamp } from './state.ts'
 import { entriesOf, isSame } from './saw.ts'
@@ -16,7 +16,7 @@ const workAt = (plan: Plan, state: JobState, step: Step): Stamp[] => [
   ]),
   ...(step.removes ?? []).flatMap(ref => partState(state, ref).lifted ?? []),
   ...(step.fits ?? []).flatMap(ref => partState(state, ref).fitted ?? []),
-  ...(step.joint?.act === 'pull' ? (state.joints.get(step.joint.id)?.passes.flat() ?? []) : []),
+  ...(tightens(step) ? (state.joints.get(step.joint.id)?.passes.flat() ?? []) : []),
   ...(step.station === 'decide' ? [...state.parts.values()].flatMap(now => now.decision ?? []) : []),
 ]
 
@@ -30,7 +30,7 @@ export const workOf = (plan: Plan, state: JobState, step: Step): Stamp[] =>
 /** Whether a step leaves anything to look at before it is confirmed. */
 const leavesWork = (plan: Plan, step: Step) =>
   step.station === 'decide' ||
-  Boolean(step.removes?.length || step.fits?.length || step.joint?.act === 'pull' || plan.checksAt.get(step.id)?.length)
+  Boolean(step.removes?.length || step.fits?.length || tightens(step) || plan.checksAt.get(step.id)?.length)
 
 /** Whether a hold is signed, and signed for the work as it is now. */
 export function holdStands(plan: Plan, state: JobState, step: Step): 'signed' | 'lapsed' | 'open' {
@@ -58,10 +58,11 @@ export function holdHindrances(plan: Plan, state: JobState, step: Step, person: 
     : []
   if (undecided.length)
     return [`${undecided[0]!.name}${undecided.length > 1 ? ` and ${undecided.length - 1} more` : ''} not decided yet`]
-  const loose = covers.find(
-    one => one.joint?.act === 'pull' && progressOf(plan.joints.get(one.joint.id)!, state).verdict !== 'Holds',
-  )
-  if (loose) return ['The joint is not torqued yet']
+  const loose = covers.find(one => {
+    const joint = tightens(one) ? plan.joints.get(one.joint.id)! : null
+    return joint && !isDrawnUp(joint, (one.joint as { act: 'nip' | 'pull' }).act, progressOf(joint, state))
+  })
+  if (loose) return ['The joint is not drawn up yet']
   return didTheWork(plan, state, step, person)
     ? [
         `You did some of this work yourself. A hold point is signed by somebody else: a second pair of eyes${step.hold?.by === 'lead' ? '. Where there is no other lead here, it is conceded at the gate, and says so' : ''}`,

@@ -299,7 +299,7 @@ describe('a joint', () => {
     expect(progressOf(joint, worker.folded.state)).toMatchObject({ verdict: 'Open', next: null })
     expect(progressOf(joint, worker.folded.state).faults[0]).toMatch(/the turn of 4/)
     worker.act('joint.slackened', { joint: joint.id })
-    worker.pull(joint.id)
+    worker.pull(joint.id, 'pull')
     expect(progressOf(joint, worker.folded.state)).toMatchObject({ verdict: 'Holds', pass: null })
   })
   it('refuses a bolt or pass it does not have', () => {

@@ -169,7 +169,7 @@ describe('how parts stand', () => {
     expect(typed(43, '42')).toMatch(/differ/)
     expect(typed(4.3, '4.3')).toMatch(/believable is 20 to 70 mm/)
     confirm('clamp-pull', { mates: { 'line-lower': { mm: 43, text: '43' } } })
-    worker.pull('clamp-joint')
+    worker.pull('clamp-joint', 'pull')
     expect(isOwed({ kind: 'wrong way', mate: 'line-lower' })!.blocks).toBe('cover')
   })
   it('a lost mark is answered by how it was set without it', () => {

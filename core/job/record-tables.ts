@@ -169,9 +169,12 @@ const TABLES = [
       { head: 'Joint', width: 3, cell: row => text(row.title) },
       { head: 'Wanted', width: 3, cell: row => text(row.wanted) },
       {
-        head: 'Last pass, N·m by bolt; set: wrench set and clicked',
+        head: 'Last pass by bolt, torques in N·m; set: wrench set and clicked',
         width: 5,
-        cell: row => ({ ...figures(row.torques), small: row.putRight.map(one => `Put right: ${one}`) }),
+        cell: row => ({
+          ...figures(row.torques),
+          small: [...row.putRight.map(one => `Put right: ${one}`), ...(row.locked ? [row.locked] : [])],
+        }),
       },
       { head: 'Verdict', width: 2, cell: row => ({ verdict: row.verdict }) },
     ],

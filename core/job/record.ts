@@ -12,13 +12,13 @@ import { competenceWords } from './competence.ts'
 import { basisOf } from './basis.ts'
 import { isSame } from './saw.ts'
 import { holdStands } from './holds.ts'
-import { progressOf } from './joints.ts'
+import { drawingText, isLocked, progressOf, pullText } from './joints.ts'
 import { roundsOf, type RoundGoal } from './rounds.ts'
 import { answerText, markText, mateMet } from './mates.ts'
 import { owedOf, owedWords } from './owed/index.ts'
 import type { Role } from './roles.ts'
 import { showLimits, showValue } from './show.ts'
-import { cautionKey, partState, readingKey, type Stamp } from './state.ts'
+import { cautionKey, NO_JOINT, partState, readingKey, type Stamp } from './state.ts'
 import { leftOut, planIn } from './switching.ts'
 import { viewJob } from './view.ts'
 import { lostOf } from './acts/evidence-lost.ts'
@@ -66,7 +66,14 @@ export interface JobRecord {
   mates: (Signed & { title: string; stands: string; met: string })[]
   counted: (Signed & { what: string; way: string; n: number; of: number | null })[]
   rounds: (Signed & { loop: string; n: number; changed: string; read: string[]; voided: string[] })[]
-  joints: { title: string; wanted: string; torques: string; verdict: Verdict; putRight: string[] }[]
+  joints: {
+    title: string
+    wanted: string
+    torques: string
+    verdict: Verdict
+    putRight: string[]
+    locked: string | null
+  }[]
   steps: (Signed & { station: string; title: string; found: string | null; skipped: string | null })[]
   holds: (Signed & { title: string; stands: string; signer: string | null })[]
   cautions: (Signed & { step: string; caution: string })[]
@@ -212,22 +219,33 @@ export function recordOf(
       })
     }),
     joints: plan.sheet.joints
-      .filter(joint => state.joints.get(joint.id)?.passes.length || state.joints.get(joint.id)?.strays.length)
+      .filter(joint => {
+        const { passes, strays, eased } = state.joints.get(joint.id) ?? NO_JOINT
+        return passes.length || strays.length || eased.length
+      })
       .map(joint => {
-        const { wanted, pulled, verdict } = progressOf(joint, state)
+        const { pulled, verdict } = progressOf(joint, state)
+        const { order, locked, strays, eased } = state.joints.get(joint.id)!
         return {
           title: joint.title,
-          wanted: `${fixed(wanted.targetNm, 0)} N·m, ${fixed(wanted.leastNm, 0)} to ${fixed(wanted.mostNm, 0)}, ${joint.pattern}, ${joint.passes.length} passes`,
+          wanted: `${drawingText(joint)}${order && order !== joint.pattern ? `; drawn up ${order}, which is allowed` : ''}`,
           torques: [...pulled]
             .sort((a, b) => a.bolt - b.bolt)
-            .map(one => `${one.bolt}: ${fixed(one.torqueNm, 1)}${one.how === 'clicked' ? ' set' : ''}`)
+            .map(one => `${one.bolt}: ${pullText(one)}`)
             .join(', '),
-          verdict,
-          putRight: state.joints
-            .get(joint.id)!
-            .strays.map(
-              one => `bolt ${one.bolt}, pass ${one.pass}: ${fixed(one.torqueNm, 1)} N·m, ${one.side}, ${who(one.by)}`,
+          verdict: isLocked(joint, { locked }) || verdict !== 'Holds' ? verdict : ('Open' as const),
+          putRight: [
+            ...eased.flatMap(one =>
+              one.turnOf === undefined
+                ? []
+                : [`bolt ${one.bolt} eased in the turn of ${one.turnOf}, ${who(one.by)}. ${joint.slacken!.why}`],
             ),
+            ...strays.map(
+              one =>
+                `bolt ${one.bolt}, pass ${one.pass}: ${one.torqueNm === undefined ? pullText(one) : `${fixed(one.torqueNm, 1)} N·m`}, ${one.side}, ${who(one.by)}`,
+            ),
+          ],
+          locked: locked ? `Locked: ${locked.say}${locked.fresh === undefined ? '' : `, ${locked.fresh} new`}` : null,
         }
       }),
     steps: STATIONS.flatMap(station =>

@@ -1,3 +1,4 @@
+import type { Pattern, Pull } from '../joints/index.ts'
 import type { LengthSystem } from '../quantity/index.ts'
 import type { Moment, Plan, Ref } from '../sheet/index.ts'
 import { timeOf, type AnyEntry, type Entry, type Payloads } from './entry.ts'
@@ -69,11 +70,7 @@ export interface FigureRead extends Stamp {
 /** One gauge place of one check at one moment, as last taken. */
 export type CellReading = Stamp & Payloads['reading.taken']
 
-export interface BoltPull extends Stamp {
-  bolt: number
-  torqueNm: number
-  how: 'read' | 'clicked'
-}
+export type BoltPull = Stamp & Pull
 
 export interface JointState {
   /** Pulls of each pass, in the order they were made. */
@@ -81,7 +78,13 @@ export interface JointState {
   slackened: boolean
   /** Pulls outside their span, kept when the joint is slackened: what was put right stays on the record. */
   strays: (BoltPull & { pass: number; side: 'over' | 'under' })[]
+  /** The order it was begun in, where it is not the sheet's own. */
+  order?: Pattern
+  /** Bolts eased since it was last drawn up; out of its turn, with whose turn it was. */
+  eased: (Stamp & { bolt: number; turnOf?: number })[]
+  locked?: Stamp & { say: string; fresh?: number }
 }
+export const NO_JOINT: JointState = { passes: [], slackened: false, strays: [], eased: [] }
 
 export type Mark = Stamp & Payloads['mark.made']
 

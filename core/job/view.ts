@@ -42,7 +42,7 @@ export function viewJob(plan: Plan, state: JobState): JobView {
 
 /** A joint or a hold point is owed from the moment its step can be reached; the rest from the start. */
 function isDue(plan: Plan, state: JobState, one: Obligation): boolean {
-  if (one.kind !== 'joint' && one.kind !== 'hold') return true
+  if (!['joint', 'slackening', 'hold'].includes(one.kind)) return true
   const step = plan.steps.get(one.step ?? '')
   return !step || unmetNeeds(plan, state, step).length === 0
 }

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { torqueDoubt, torqueText } from './doubt.ts'
 
 /** A pass to 35 N·m, six per cent either side. */
-const pass = { leastNm: 32.9, mostNm: 37.1 }
+const pass = { least: 32.9, most: 37.1 }
 
 describe('a torque that is odd', () => {
   it('asks whether 26 at a target of 35 N·m was in ft-lb', () => {
@@ -17,7 +17,7 @@ describe('a torque that is odd', () => {
     expect(torqueDoubt(310, 'lbf·ft', pass)!.other).toBe('lbf·in')
   })
   it('asks about the figure of another pass', () =>
-    expect(torqueDoubt(310, 'N·m', { leastNm: 87.4, mostNm: 98.6 })).toEqual({
+    expect(torqueDoubt(310, 'N·m', { least: 87.4, most: 98.6 })).toEqual({
       ask: '310 N·m in a pass of 87.4 N·m to 98.6 N·m: is that what the wrench shows?',
       other: null,
     }))

@@ -23,11 +23,11 @@ const WIDTHS_OUT = 3
 export function torqueDoubt(
   figure: number,
   unit: WrenchUnit,
-  { leastNm, mostNm }: { leastNm: number; mostNm: number },
+  { least, most }: { least: number; most: number },
 ): { ask: string; other: WrenchUnit | null } | null {
   const fits = (as: WrenchUnit) => {
     const nm = toBase(figure, as)
-    return nm >= leastNm - 1e-9 && nm <= mostNm + 1e-9
+    return nm >= least - 1e-9 && nm <= most + 1e-9
   }
   if (fits(unit)) return null
   const say = (as: WrenchUnit) => torqueText(toBase(figure, as), as)
@@ -38,10 +38,10 @@ export function torqueDoubt(
       other,
     }
   const nm = toBase(figure, unit)
-  const away = nm > mostNm ? nm - mostNm : leastNm - nm
-  return away > WIDTHS_OUT * (mostNm - leastNm)
+  const away = nm > most ? nm - most : least - nm
+  return away > WIDTHS_OUT * (most - least)
     ? {
-        ask: `${say(unit)} in a pass of ${torqueText(leastNm, unit)} to ${torqueText(mostNm, unit)}: is that what the wrench shows?`,
+        ask: `${say(unit)} in a pass of ${torqueText(least, unit)} to ${torqueText(most, unit)}: is that what the wrench shows?`,
         other: null,
       }
     : null

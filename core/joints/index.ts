@@ -1,5 +1,7 @@
 export {
   boltOrder,
+  jointOrder,
+  slackeningOrder,
   boltSteps,
   boltPoints,
   boltCount,
@@ -12,9 +14,12 @@ export {
 } from './patterns.ts'
 export {
   jointProgress,
-  wantedInPass,
+  passesOf,
+  sideOf,
   type JointPlan,
+  type Drawing,
   type JointProgress,
+  type PassWanted,
   type Pull,
   type PulledBolt,
 } from './progress.ts'

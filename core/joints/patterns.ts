@@ -122,6 +122,17 @@ export function boltOrder(pattern: Pattern, n: number): Result<readonly number[]
   return steps.ok ? accept(steps.value.flat()) : steps
 }
 
+/** The same for a joint of the sheet, which may be one bolt or one nut. */
+export const jointOrder = (pattern: Pattern, n: number): Result<readonly number[]> =>
+  n === 1 && pattern in STEPS ? accept([1]) : boltOrder(pattern, n)
+
+/** The order in which a joint is slackened: a school of its own, or as it is drawn up, backwards. */
+export function slackeningOrder(order: Pattern | 'backwards', pattern: Pattern, n: number): Result<readonly number[]> {
+  if (order !== 'backwards') return jointOrder(order, n)
+  const up = jointOrder(pattern, n)
+  return up.ok ? accept(up.value.toReversed()) : up
+}
+
 /**
  * Middle outwards on a rectangle or a split line: the bolts nearest the middle first, crossing from side to side, ends and
  * corners last. Places are numbered clockwise from the top left (rectangle), or row by row, left to right (split line).

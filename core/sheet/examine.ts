@@ -1,6 +1,6 @@
-import { boltOrder } from '../joints/patterns.ts'
 import { leftOver } from './expand.ts'
 import { planFor, placesOf, stepsBefore, type Plan, type Sums } from './plan.ts'
+import { jointRules } from './joint-rules.ts'
 import { loopRules } from './loop-rules.ts'
 import { sumRules } from './sum-rules.ts'
 import type { Sheet, Variants } from './types.ts'
@@ -219,10 +219,7 @@ const RULES: Rule[] = [
       ]),
     ),
   ({ sheet }) => sheet.checks.filter(check => !check.at.length).map(check => `check ${check.id} is never taken`),
-  ({ sheet }) =>
-    sheet.joints
-      .filter(joint => !boltOrder(joint.pattern, boltCount(joint.layout)).ok || joint.passes.at(-1) !== 1)
-      .map(joint => `joint ${joint.id} cannot be pulled as written`),
+  jointRules,
   ({ sheet, steps }) =>
     sheet.steps.flatMap(step =>
       (step.leaves ?? [])
@@ -325,10 +322,6 @@ const RULES: Rule[] = [
 
 function reaches(steps: Plan['steps'], id: string): boolean {
   return (steps.get(id)?.needs ?? []).some(need => need === id || stepsBefore(steps, need).has(id))
-}
-
-function boltCount(layout: Sheet['joints'][number]['layout']): number {
-  return layout.kind === 'circle' ? layout.bolts : layout.points.length
 }
 
 /**

@@ -76,7 +76,7 @@ describe('examination', () => {
       () => {
         sheet.joints[0]!.passes = [0.3, 0.6]
       },
-      /cannot be pulled/,
+      /cannot be drawn up as written/,
     ],
     [
       'evidence gone before it is asked for',

@@ -278,16 +278,34 @@ export interface Joint {
   hand: 'right' | 'left'
   class: string
   lubricant: string
-  targetNm: number
-  /** Permitted share either side of the target. */
-  toleranceShare: number
-  /** Shares of the target, the last one 1. */
-  passes: number[]
+  /** By torque: N·m, the permitted share either side of it, and shares of it pass by pass, the last one 1. */
+  targetNm?: number
+  toleranceShare?: number
+  passes?: number[]
+  /** After the last pass by torque, which makes it snug: degrees that each is turned further. */
+  turn?: { deg: number; toleranceDeg: number }
+  /** Where no wrench tells: drawn up until it is felt to be so. */
+  felt?: { ask: string; choices: { say: string; met: boolean }[] }
+  /** Passes that are done when it is nipped; the others when it is drawn up for good. */
+  nip?: number
   pattern: Pattern
   allowed?: Pattern[]
+  /** Slackened in an order, too, and what comes of any other. */
+  slacken?: { order: Pattern | 'backwards'; how: string; why: string }
+  locking?: Locking
   seenFrom: string
   why: string
   when?: When
+}
+
+/** What keeps a joint from coming loose: asked once it is drawn up, what goes in is always new. */
+export interface Locking {
+  ask: string
+  choices: { say: string; met: boolean }[]
+  /** New ones that go in, and how many: split pins, tab washers, a wire. */
+  fresh?: { what: string; pieces: number }
+  /** What comes of a joint that is not locked so. */
+  wrong: string
 }
 
 export interface Caution {
@@ -318,7 +336,7 @@ export interface Step {
   marks?: string[]
   /** Readings that are gone once this step is done. */
   destroys?: { check: string; moment: Moment }[]
-  joint?: { id: string; act: 'slacken' | 'pull' }
+  joint?: { id: string; act: 'slacken' | 'nip' | 'pull' }
   lubricants?: Lubrication[]
   /** Debts this step leaves: something loose, parked or put in for the time being, until a later step. */
   leaves?: Debt[]

@@ -5,7 +5,6 @@ import {
   confirmationOf,
   holdStands,
   isCautionRead,
-  progressOf,
   roundOf,
   signerRefusal,
   signerWords,
@@ -62,21 +61,13 @@ const VERBS: [(one: Step) => unknown, string][] = [
   [one => one.trial?.on?.length, 'On for the trial'],
   [one => one.trial?.off?.length, 'Off again'],
   [one => one.fits?.length, 'Fit back'],
-  [one => one.joint?.act === 'pull', 'Joint is torqued'],
+  [one => one.joint?.act === 'nip', 'Joint is nipped'],
+  [one => one.joint?.act === 'pull', 'Joint is drawn up'],
   [() => true, 'Done'],
 ]
 const verb = computed(() => VERBS.find(([is]) => is(step.value!))![1])
-/** The joint names itself among the hindrances until its last bolt is in. */
 const ready = computed(
-  () =>
-    step.value &&
-    !bench.isDone &&
-    !bench.hindered.length &&
-    !bench.lacking.length &&
-    may('step.done') &&
-    (!step.value.joint ||
-      step.value.joint.act === 'slacken' ||
-      progressOf(job.plan.joints.get(step.value.joint.id)!, job.state).verdict === 'Holds'),
+  () => step.value && !bench.isDone && !bench.hindered.length && !bench.lacking.length && may('step.done'),
 )
 
 watch(

@@ -6,13 +6,20 @@ import type { Joint } from '~~/core/sheet'
  * Bolts where they really are, the next one big, what is torqued filled in, the order as a traced path. Made by hand: a bolt is
  * chosen where it sits.
  */
-const props = defineProps<{ joint: Joint; progress: JointProgress; chosen?: number | null }>()
+const props = defineProps<{
+  joint: Joint
+  progress: Pick<JointProgress, 'order' | 'next' | 'pulled'>
+  chosen?: number | null
+  way?: 'tighten' | 'slacken'
+}>()
 const emit = defineEmits<{ choose: [bolt: number] }>()
 const W = 300
 const H = 250
 
 const places = computed(() => {
   const { layout } = props.joint
+  // One bolt or nut sits in the middle.
+  if (layout.kind === 'circle' && layout.bolts === 1) return [{ bolt: 1, x: W / 2, y: H / 2 }]
   if (layout.kind === 'circle') {
     return Array.from({ length: layout.bolts }, (_, i) => {
       const turn = (((i * 360) / layout.bolts + (layout.startDeg ?? 0)) * Math.PI) / 180
@@ -41,7 +48,7 @@ const trace = computed(() =>
     class="bolts"
     :viewBox="`0 0 ${W} ${H}`"
     role="group"
-    :aria-label="`${joint.title}: ${done.size} of ${places.length} torqued in this pass${progress.next ? `, next is bolt ${progress.next}` : ''}`"
+    :aria-label="`${joint.title}: ${done.size} of ${places.length} ${way === 'slacken' ? 'eased' : 'done in this pass'}${progress.next ? `, next is bolt ${progress.next}` : ''}`"
   >
     <circle v-if="joint.layout.kind === 'circle'" :cx="W / 2" :cy="H / 2" r="121" class="flange" />
     <rect v-else x="6" y="40" :width="W - 12" :height="H - 80" rx="4" class="flange" />

@@ -4,6 +4,7 @@ import { addendumWritten } from './addendum-written.ts'
 import { aidPlaced } from './aid-placed.ts'
 import { aidRemoved } from './aid-removed.ts'
 import { boltPulled } from './bolt-pulled.ts'
+import { boltEased } from './bolt-eased.ts'
 import { cautionRead } from './caution-read.ts'
 import { concessionGiven } from './concession-given.ts'
 import { entryCorrected } from './entry-corrected.ts'
@@ -13,6 +14,7 @@ import { holdSigned } from './hold-signed.ts'
 import { jobCancelled } from './job-cancelled.ts'
 import { jobOpened } from './job-opened.ts'
 import { jobSigned } from './job-signed.ts'
+import { jointLocked } from './joint-locked.ts'
 import { jointSlackened } from './joint-slackened.ts'
 import { lubricantApplied } from './lubricant-applied.ts'
 import { markMade } from './mark-made.ts'
@@ -69,7 +71,9 @@ export const ACTS = {
   'trouble.cleared': troubleCleared,
   'lubricant.applied': lubricantApplied,
   'bolt.pulled': boltPulled,
+  'bolt.eased': boltEased,
   'joint.slackened': jointSlackened,
+  'joint.locked': jointLocked,
   'hold.signed': holdSigned,
   'concession.given': concessionGiven,
   'note.written': noteWritten,

@@ -1,6 +1,7 @@
 import type { ActKind } from '../act.ts'
 import { HANDS } from '../roles.ts'
 import { id, optional, words, type Shaped } from '../shape.ts'
+import { NO_JOINT } from '../state.ts'
 import { jointName } from '../words.ts'
 import { unknown } from './sense.ts'
 
@@ -18,7 +19,8 @@ export const jointSlackened: ActKind<Shaped<typeof shape>> = {
       : `${known.title}: nothing is torqued, so there is nothing to slacken.`
   },
   apply: (state, { payload }) => {
-    state.joints.set(payload.joint, { passes: [], slackened: true, strays: state.joints.get(payload.joint)!.strays })
+    const { strays, eased } = state.joints.get(payload.joint)!
+    state.joints.set(payload.joint, { ...NO_JOINT, slackened: true, strays, eased })
   },
   words: (plan, { joint, why }) => `Slackened: ${jointName(plan, joint)}${why ? `. ${why}` : ''}`,
 }

@@ -2,7 +2,7 @@ import type { ActKind } from '../act.ts'
 import { unsaid } from '../confirm.ts'
 import { HANDS } from '../roles.ts'
 import { id, optional, words, type Shaped } from '../shape.ts'
-import { partState, stamped } from '../state.ts'
+import { NO_JOINT, partState, stamped } from '../state.ts'
 import { stepName } from '../words.ts'
 import { openStep, stepHindrances } from './sense.ts'
 
@@ -50,8 +50,10 @@ export const stepDone: ActKind<Shaped<typeof shape>> = {
     const { step, note } = entry.payload
     state.steps.set(step, stamped(entry, state, { note }))
     const joint = plan.steps.get(step)!.joint
-    if (joint?.act === 'slacken')
-      state.joints.set(joint.id, { passes: [], slackened: true, strays: state.joints.get(joint.id)?.strays ?? [] })
+    if (joint?.act === 'slacken') {
+      const { strays, eased } = state.joints.get(joint.id) ?? NO_JOINT
+      state.joints.set(joint.id, { ...NO_JOINT, slackened: true, strays, eased })
+    }
   },
   words: (plan, { step, note, method }) =>
     `Done: ${stepName(plan, step)}${method ? `, by: ${method.toLowerCase()}` : ''}${note ? `. Found: ${note}` : ''}`,

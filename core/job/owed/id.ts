@@ -15,6 +15,8 @@ export type OwedId =
   | { kind: 'mate'; mate: string }
   | { kind: 'pieces'; part: Ref; way: 'out' | 'in' }
   | { kind: 'joint'; joint: string }
+  | { kind: 'slackening'; joint: string }
+  | { kind: 'locking'; joint: string }
   | { kind: 'debt'; debt: string }
   | { kind: 'hold'; step: string }
   | { kind: 'step'; step: string }
@@ -55,7 +57,9 @@ const IDS: {
     words: (plan, { part, way }) =>
       `Pieces ${way === 'out' ? 'that came off' : 'that went back'}: ${partName(plan, part)}`,
   },
-  'joint': { by: ['joint'], words: (plan, { joint }) => `Joint not torqued: ${jointName(plan, joint)}` },
+  'joint': { by: ['joint'], words: (plan, { joint }) => `Joint not drawn up: ${jointName(plan, joint)}` },
+  'slackening': { by: ['joint'], words: (plan, { joint }) => `Not eased bolt by bolt: ${jointName(plan, joint)}` },
+  'locking': { by: ['joint'], words: (plan, { joint }) => `Not locked: ${jointName(plan, joint)}` },
   'debt': {
     by: ['debt'],
     words: (plan, { debt }) =>

@@ -8,7 +8,7 @@ import { axes } from './axes.ts'
 import { debts } from './debts.ts'
 import { holds } from './holds.ts'
 import { keyOf } from './id.ts'
-import { joints } from './joints.ts'
+import { joints, lockings, slackenings } from './joints.ts'
 import { marks } from './marks.ts'
 import { outs } from './outs.ts'
 import type { Obligation, Source } from './owing.ts'
@@ -36,6 +36,8 @@ const SOURCES: Source[] = [
   pieces,
   outs,
   joints,
+  slackenings,
+  lockings,
   debts,
   holds,
   stepsUndone,

@@ -12,6 +12,8 @@ export type Settle =
   | { to: 'axis'; axis: string }
   | { to: 'stray'; part: Ref }
   | { to: 'step'; step: string }
+  | { to: 'joint'; joint: string }
+  | { to: 'slackening'; joint: string }
   | { to: 'round'; loop: string }
   | { to: 'trouble'; step: string }
   | { to: 'aids' }

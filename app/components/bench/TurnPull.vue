@@ -1,0 +1,71 @@
+<script setup lang="ts">
+import type { PassWanted } from '~~/core/joints'
+import { sideOf } from '~~/core/joints'
+
+/** One pass by turn: what a bolt was turned after it was snug, as the mark on it shows. */
+const props = defineProps<{ wanted: PassWanted & { by: 'turn' }; bolt: number; resting: boolean }>()
+const emit = defineEmits<{ keep: [pull: { deg: number }] }>()
+const may = useMay()
+const text = ref('')
+const why = ref<string | null>(null)
+const deg = computed(() => {
+  const typed = Number(text.value.replace(',', '.').replace(/°$/, ''))
+  return text.value.trim() && Number.isFinite(typed) ? typed : null
+})
+const verdict = computed(() =>
+  deg.value === null
+    ? ('Open' as const)
+    : sideOf(props.wanted, { bolt: props.bolt, deg: deg.value }) === 'inside'
+      ? ('Holds' as const)
+      : ('Out' as const),
+)
+const field = useTemplateRef<{ focus: () => void }>('field')
+function keep() {
+  if (deg.value === null || deg.value < 0 || deg.value > 1080) {
+    why.value = `“${text.value}” is no turn. Type degrees as the mark shows, such as ${props.wanted.target}.`
+    return
+  }
+  emit('keep', { deg: deg.value })
+  text.value = ''
+  void nextTick(() => field.value?.focus())
+}
+onMounted(() => void nextTick(() => field.value?.focus()))
+watch(text, () => (why.value = null), { flush: 'sync' })
+</script>
+
+<template>
+  <p class="soft">
+    turned on by <span class="figures">{{ wanted.least }}°</span> to <span class="figures">{{ wanted.most }}°</span>:
+    mark bolt and part across, turn, read the mark
+  </p>
+  <form @submit.prevent="keep">
+    <QuantityField
+      ref="field"
+      v-model="text"
+      name="turn"
+      :label="`Turn of bolt ${bolt}`"
+      unit="°"
+      placeholder="turned"
+    />
+    <el-button type="primary" data-test="turned" native-type="submit" :disabled="resting || !may('bolt.pulled')">
+      Keep bolt {{ bolt }}
+    </el-button>
+  </form>
+  <KeyPad v-model="text" :replace="why !== null" />
+  <p v-if="why" class="why" role="alert">{{ why }}</p>
+  <Teleport defer to="#below-bolt">
+    <ReadingBand
+      :limits="{ min: wanted.least, max: wanted.most, best: wanted.target, warningShare: 0 }"
+      :value="deg"
+      :verdict="verdict"
+      :decimals="0"
+    />
+  </Teleport>
+</template>
+
+<style scoped>
+form {
+  display: grid;
+  gap: 6px;
+}
+</style>

@@ -1,0 +1,38 @@
+import type { ActKind } from '../act.ts'
+import { boltCount, easedOf } from '../joints.ts'
+import { HANDS } from '../roles.ts'
+import { id, type Shaped } from '../shape.ts'
+import { NO_JOINT, stamped } from '../state.ts'
+import { jointName } from '../words.ts'
+import { outOfReach, unknown } from './sense.ts'
+
+const shape = { joint: id, bolt: { is: 'number', whole: true } } as const
+
+/** One bolt of a joint that is slackened in an order. Out of its turn it counts, and the record says so. */
+export const boltEased: ActKind<Shaped<typeof shape>> = {
+  shape,
+  by: HANDS,
+  corrected: 'take back',
+  sense: (plan, state, { payload: { joint: name, bolt } }) => {
+    const joint = plan.joints.get(name)
+    if (!joint) return unknown('joint', name)
+    if (!joint.slacken) return `${joint.title} is slackened in any order: its step is confirmed when it is loose.`
+    const bolts = boltCount(joint)
+    if (bolt < 1 || bolt > bolts) return `${joint.title} has bolts 1 to ${bolts}; there is no bolt ${bolt}.`
+    return easedOf(joint, state).eased.includes(bolt) ? `Bolt ${bolt} of ${joint.title} is eased already.` : null
+  },
+  live: (plan, state, { payload }) => {
+    const step = plan.sheet.steps.find(
+      one => one.joint?.act === 'slacken' && one.joint.id === payload.joint && !state.steps.has(one.id),
+    )
+    return step ? outOfReach(plan, state, step.id) : []
+  },
+  apply: (state, entry, plan) => {
+    const { joint: name, bolt } = entry.payload
+    const before = state.joints.get(name) ?? NO_JOINT
+    const { next } = easedOf(plan.joints.get(name)!, state)
+    const one = stamped(entry, state, next === bolt ? { bolt } : { bolt, turnOf: next! })
+    state.joints.set(name, { ...before, eased: [...before.eased, one] })
+  },
+  words: (plan, { joint, bolt }) => `${jointName(plan, joint)}: bolt ${bolt} eased`,
+}

@@ -1,0 +1,43 @@
+import type { ActKind } from '../act.ts'
+import { isLocked, progressOf } from '../joints.ts'
+import { HANDS } from '../roles.ts'
+import { id, optional, words, type Shaped } from '../shape.ts'
+import { stamped } from '../state.ts'
+import { jointName } from '../words.ts'
+import { unknown } from './sense.ts'
+
+const shape = {
+  joint: id,
+  say: words(80),
+  /** New ones that went in. */
+  fresh: optional({ is: 'number', whole: true, least: 0, most: 200 }),
+} as const
+
+/** How a joint that is drawn up was seen to be locked. */
+export const jointLocked: ActKind<Shaped<typeof shape>> = {
+  shape,
+  by: HANDS,
+  corrected: 'replace',
+  sense: (plan, _, { payload }) => {
+    const joint = plan.joints.get(payload.joint)
+    if (!joint) return unknown('joint', payload.joint)
+    const { title, locking } = joint
+    if (!locking) return `${title} is not locked on this machine: there is nothing to answer.`
+    if (!locking.choices.some(one => one.say === payload.say)) return `${title}: choose one of what may be seen.`
+    return locking.fresh && payload.fresh === undefined ? `${title}: count the new ones. ${locking.fresh.what}.` : null
+  },
+  live: (plan, state, { payload }) => {
+    const joint = plan.joints.get(payload.joint)!
+    return progressOf(joint, state).verdict === 'Holds' ? [] : [`${joint.title} is not drawn up yet. It is locked then`]
+  },
+  apply: (state, entry) => {
+    const { joint, ...locked } = entry.payload
+    const before = state.joints.get(joint)
+    if (before) state.joints.set(joint, { ...before, locked: stamped(entry, state, locked) })
+  },
+  words: (plan, payload) => {
+    const joint = plan.joints.get(payload.joint)
+    const fresh = payload.fresh === undefined ? '' : `, ${payload.fresh} new`
+    return `${jointName(plan, payload.joint)}: ${payload.say}${fresh}${joint && !isLocked(joint, { locked: payload as never }) ? '; not locked as wanted' : ''}`
+  },
+}
