@@ -240,8 +240,12 @@ export class Technician {
   slacken(id: string): void {
     const joint = this.plan.joints.get(id)!
     if (!joint.slacken) return
-    for (let i = 0; i < boltCount(joint); i++)
-      this.act('bolt.eased', { joint: id, bolt: easedOf(joint, this.folded.state).next! })
+    for (
+      let bolt = easedOf(joint, this.folded.state).next;
+      bolt !== null;
+      bolt = easedOf(joint, this.folded.state).next
+    )
+      this.act('bolt.eased', { joint: id, bolt })
   }
 
   /** A second pair of eyes signs: on what the lead holds, where the sheet asks for more than a lead. */

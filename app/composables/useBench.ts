@@ -62,6 +62,8 @@ function createBench(job: Job) {
     const settle = hindered.value.map(hindrance => hindrance.settle).find(to => OF_THE_STEP.includes(to.to))
     if (settle && isReached.value) return settle as Focus
     if (one.station === 'decide') return { to: 'decide' }
+    if (one.joint?.act === 'slacken' && job.plan.joints.get(one.joint.id)!.slacken && !one.removes?.length)
+      return { to: 'slackening', joint: one.joint.id }
     const joint = tightens(one) ? job.plan.joints.get(one.joint.id)! : undefined
     if (joint && !isDrawnUp(joint, one.joint!.act as 'nip' | 'pull', progressOf(joint, job.state)))
       return { to: 'joint', joint: joint.id }

@@ -30,10 +30,12 @@ function choose(one: number) {
   <PadFrame :title="`${joint.title} · slacken`" :why="why">
     <p class="soft">
       {{ joint.slacken!.how }}, seen from {{ joint.seenFrom === 'above' ? 'above' : `the ${joint.seenFrom}` }}.
-      <HandOfThread :hand="joint.hand" way="slacken" />
     </p>
     <div class="work">
-      <BoltRing :joint="joint" :progress="drawn" :chosen="chosen" way="slacken" @choose="choose" />
+      <div class="ring">
+        <BoltRing :joint="joint" :progress="drawn" :chosen="chosen" way="slacken" @choose="choose" />
+        <HandOfThread :hand="joint.hand" way="slacken" />
+      </div>
       <div class="do">
         <template v-if="bolt !== null">
           <p class="next" data-test="ease" :data-bolt="bolt">Bolt {{ bolt }}</p>

@@ -19,6 +19,7 @@ const isClockwise = computed(() => (props.hand === 'right') === (props.way === '
   display: inline-flex;
   gap: 6px;
   align-items: center;
+  vertical-align: middle;
   color: var(--ink);
 }
 .hand.left {

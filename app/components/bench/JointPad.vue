@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { passesOf, PATTERN_REASONS, type Pattern } from '~~/core/joints'
-import { isDrawnUp, ordersOf, progressOf, pullText } from '~~/core/job'
+import { passesOf, PATTERN_REASONS, torqueText, type Pattern } from '~~/core/joints'
+import { boltCount, isDrawnUp, ordersOf, progressOf, pullText } from '~~/core/job'
 
 /**
  * One joint drawn up pass by pass, bolt by bolt, by torque, by turn or by feel, and locked. Any bolt can be said; one out of
@@ -11,6 +11,7 @@ const job = useJob()
 const bench = useBench()
 const joint = job.plan.joints.get(props.joint)!
 const passes = passesOf(joint)
+const isSingle = boltCount(joint) === 1
 const progress = computed(() => progressOf(joint, job.state))
 const way = computed(() => (bench.step?.joint?.id === joint.id && bench.step.joint.act === 'nip' ? 'nip' : 'pull'))
 const isUp = computed(() => isDrawnUp(joint, way.value, progress.value))
@@ -58,6 +59,14 @@ const passWords = computed(() => {
   const share = wanted.value.by === 'torque' ? `, ${Math.round((wanted.value.target / joint.targetNm!) * 100)} %` : ''
   return passes.length === 1 ? '' : ` · pass ${pass.value} of ${passes.length}${share}`
 })
+const unit = useWrenchUnit()
+const spanWords = computed(() => {
+  const now = wanted.value
+  if (!now || now.by === 'felt') return ''
+  if (now.by === 'turn') return `${now.least} to ${now.most}°`
+  // The unit stands in the field.
+  return [now.least, now.most].map(nm => torqueText(nm, unit.value).split(' ')[0]).join(' to ')
+})
 const capital = (words: string) => words.charAt(0).toUpperCase() + words.slice(1)
 </script>
 
@@ -65,16 +74,19 @@ const capital = (words: string) => words.charAt(0).toUpperCase() + words.slice(1
   <PadFrame :why="why">
     <template #title>{{ joint.title }}{{ passWords }}</template>
     <p class="soft">
-      {{ joint.thread }}, class {{ joint.class }}, {{ joint.lubricant }}. {{ capital(orderNow) }} order, seen from
-      {{ joint.seenFrom === 'above' ? 'above' : `the ${joint.seenFrom}`
-      }}{{ begun ? '' : `: ${PATTERN_REASONS[orderNow]}` }}. <HandOfThread :hand="joint.hand" way="tighten" />
+      {{ joint.thread }}, class {{ joint.class }}, {{ joint.lubricant
+      }}{{ isSingle ? '' : `. ${capital(orderNow)} order` }}, seen from
+      {{ joint.seenFrom === 'above' ? 'above' : `the ${joint.seenFrom}` }}.
     </p>
-    <p v-if="!begun && orders.length > 1" class="orders">
-      <span class="label">Order</span>
+    <p v-if="!begun && orders.length > 1" class="orders soft">
       <el-segmented v-model="order" :options="orders" aria-label="Order of the bolts" />
+      <span>{{ PATTERN_REASONS[orderNow] }}</span>
     </p>
     <div class="work">
-      <BoltRing :joint="joint" :progress="shown" :chosen="chosen" way="tighten" @choose="choose" />
+      <div class="ring">
+        <BoltRing :joint="joint" :progress="shown" :chosen="chosen" way="tighten" @choose="choose" />
+        <HandOfThread :hand="joint.hand" way="tighten" />
+      </div>
       <div v-if="bolt !== null && pass !== null" class="do">
         <p
           class="next"
@@ -83,7 +95,11 @@ const capital = (words: string) => words.charAt(0).toUpperCase() + words.slice(1
           :data-pass="pass"
           :data-target="wanted && wanted.by !== 'felt' ? wanted.target : undefined"
         >
-          Bolt {{ bolt }} <span v-if="then.length && !isOutOfTurn" class="then soft">then {{ then.join(', ') }}</span>
+          {{ isSingle ? '' : `Bolt ${bolt}` }}
+          <span class="soft">
+            <span v-if="wanted && wanted.by !== 'felt'" class="span figures">{{ spanWords }}</span>
+            <span v-if="then.length && !isOutOfTurn">then {{ then.join(', ') }}</span>
+          </span>
         </p>
         <div v-if="isOutOfTurn" class="doubt" role="alert">
           It is the turn of bolt {{ next }}. Kept out of turn, the joint has to be slackened and begun again.
@@ -130,8 +146,18 @@ const capital = (words: string) => words.charAt(0).toUpperCase() + words.slice(1
 </template>
 
 <style scoped>
-.then {
-  font: 400 16px var(--words);
+.next {
+  white-space: nowrap;
+  display: flex;
+  gap: 12px;
+  align-items: center;
+}
+.next > .soft {
+  display: grid;
+  font: 400 15px/1.25 var(--words);
+}
+.span {
+  color: var(--ink);
 }
 .orders {
   display: flex;

@@ -8,17 +8,19 @@ const emit = defineEmits<{ open: [part: Ref]; parts: [] }>()
 
 /** Radii are drawn shorter than lengths: the section is a plan of what lies where, not a drawing to scale. */
 const RADIAL = 0.74
-const [LEFT, WIDTH, HEIGHT] = [25, 920, 176]
+const [LEFT, WIDTH, HEIGHT] = [25, 1080, 196]
+/** Lines of words over and under it: the part in hand, and the ends. */
+const [TOP, FOOT] = [18, 18]
 /** A finger finds the nearest part within this many pixels. */
 const REACH = 44
 const placed = computed(() => [...props.plan.parts.values()].filter(one => one.geometry))
 const lines = computed(() => {
   const all = props.plan.sheet.lines ?? [{ id: '', name: '' }]
-  const band = (HEIGHT - 16) / all.length
+  const band = (HEIGHT - TOP - FOOT) / all.length
   return all.map((line, n) => {
     const own = placed.value.filter(one => (one.geometry!.line ?? all[0]!.id) === line.id)
     const radius = Math.max(1, ...own.map(one => one.geometry!.outside / 2))
-    return { ...line, centre: 10 + band * (n + 0.5), radial: Math.min(RADIAL, (band / 2 - 2) / radius) }
+    return { ...line, centre: TOP + band * (n + 0.5), radial: Math.min(RADIAL, (band / 2 - 2) / radius) }
   })
 })
 const lineOf = (line: string | undefined) => lines.value.find(one => one.id === line) ?? lines.value[0]!
@@ -143,10 +145,10 @@ function pick(event: MouseEvent) {
       </g>
       <g v-if="named" class="name">
         <path :d="`M${named.x} 17 V${named.to}`" />
-        <text :x="Math.min(800, Math.max(120, named.x))" y="13" text-anchor="middle">{{ named.text }}</text>
+        <text :x="Math.min(WIDTH - 120, Math.max(120, named.x))" y="14" text-anchor="middle">{{ named.text }}</text>
       </g>
-      <text class="ends" x="8" y="172">{{ plan.sheet.ends.left }}</text>
-      <text class="ends" :x="WIDTH - 6" y="172" text-anchor="end">{{ plan.sheet.ends.right }}</text>
+      <text class="ends" x="8" :y="HEIGHT - 5">{{ plan.sheet.ends.left }}</text>
+      <text class="ends" :x="WIDTH - 6" :y="HEIGHT - 5" text-anchor="end">{{ plan.sheet.ends.right }}</text>
     </svg>
     <section class="tray" aria-label="Tray, last off first">
       <div class="head">
@@ -231,11 +233,11 @@ function pick(event: MouseEvent) {
   paint-order: stroke;
   stroke: var(--ground);
   stroke-width: 4px;
-  font: 600 16px var(--heads);
+  font: 600 18px var(--heads);
   fill: var(--brass-ink);
 }
 .ends {
-  font: 500 15px var(--heads);
+  font: 500 18px var(--heads);
   fill: var(--soft);
 }
 .tray {

@@ -22,19 +22,12 @@ const props = defineProps<{
 const emit = defineEmits<{ keep: [pull: { torqueNm: number; text: string; how: 'read' | 'clicked' }] }>()
 const job = useJob()
 const may = useMay()
-const { fieldUnit } = useDisplay()
 const MODES = [
   { value: 'clicked', label: 'Set and clicked' },
   { value: 'read', label: 'Read off' },
 ] as const
 const how = useLocalStorage<'clicked' | 'read'>('needler-wrench-how', 'clicked')
-const chosenUnit = useLocalStorage<WrenchUnit | ''>('needler-wrench-unit', '')
-const unit = computed({
-  get: (): WrenchUnit => chosenUnit.value || (fieldUnit('N·m') as WrenchUnit),
-  set: one => {
-    chosenUnit.value = one
-  },
-})
+const unit = useWrenchUnit()
 /** What the wrench was set to, in this pass and for no other. */
 const set = useLocalStorage<{ pass: number; nm: number; text: string } | null>(
   `needler-wrench-${job.id}-${props.joint.id}`,
@@ -54,7 +47,6 @@ const limits = computed(() => {
 const read = computed(() => (text.value.trim() ? parseQuantity(text.value, fieldOf(unit.value)) : null))
 const value = computed(() => setNow.value?.nm ?? (read.value?.ok ? read.value.value.value : null))
 const verdict = computed(() => (value.value === null ? ('Open' as const) : judge(value.value, limits.value).verdict))
-const say = (nm: number) => torqueText(nm, unit.value)
 
 function fieldOf(as: WrenchUnit) {
   const target = props.joint.targetNm!
@@ -105,9 +97,6 @@ watch(
 </script>
 
 <template>
-  <p class="soft">
-    <span class="figures">{{ say(wanted.least) }}</span> to <span class="figures">{{ say(wanted.most) }}</span>
-  </p>
   <template v-if="setNow">
     <el-button
       type="primary"
@@ -132,7 +121,7 @@ watch(
       name="torque"
       :label="how === 'clicked' ? 'The wrench is set to' : `Torque of bolt ${bolt}`"
       :unit="WRENCH_UNIT_WORDS[unit]"
-      :placeholder="how === 'clicked' ? 'wrench set to' : 'as read'"
+      :placeholder="how === 'clicked' ? 'set to' : 'as read'"
     />
     <el-button type="primary" data-test="pull" native-type="submit" :disabled="resting">
       {{ how === 'clicked' ? 'It is set' : `Keep bolt ${bolt}` }}
@@ -179,6 +168,7 @@ watch(
 }
 form {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 6px;
 }
 .foot {

@@ -34,10 +34,7 @@ watch(text, () => (why.value = null), { flush: 'sync' })
 </script>
 
 <template>
-  <p class="soft">
-    turned on by <span class="figures">{{ wanted.least }}°</span> to <span class="figures">{{ wanted.most }}°</span>:
-    mark bolt and part across, turn, read the mark
-  </p>
+  <p class="soft">Mark bolt and part across, turn, read the mark.</p>
   <form @submit.prevent="keep">
     <QuantityField
       ref="field"
@@ -66,6 +63,7 @@ watch(text, () => (why.value = null), { flush: 'sync' })
 <style scoped>
 form {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 6px;
 }
 </style>
