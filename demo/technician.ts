@@ -11,6 +11,7 @@ import {
   hindrances,
   isDrawnUp,
   keyOf,
+  mediumsOf,
   nextStep,
   partState,
   planIn,
@@ -172,7 +173,9 @@ export class Technician {
       ),
       hands: Object.fromEntries(hands.map(({ place }) => [place, place])),
       mates: Object.fromEntries(mates.map(mate => [mate.id, rightAnswer(mate, marks.get(mate.id))])),
-      lubricants: Object.fromEntries(lubricants.map(({ on, medium }) => [on, medium])),
+      lubricants: Object.fromEntries(
+        lubricants.map(({ on, medium, never }) => [on, medium ?? mediumsOf(this.plan).find(one => one !== never)!]),
+      ),
       found: found?.words[0],
     }
   }

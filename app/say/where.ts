@@ -1,8 +1,9 @@
 import type { PartState } from '~~/core/job'
 import type { Part, Sheet } from '~~/core/sheet'
 
-/** Where a part is, said the one way everywhere. */
-export function whereIs(part: Pick<Part, 'keep' | 'renewal'>, now: PartState): string {
+/** Where a part is, said the one way everywhere; `along`: the part it is off the machine with. */
+export function whereIs(part: Pick<Part, 'keep' | 'renewal'>, now: PartState, along?: string): string {
+  if (along) return `off with the ${along.toLowerCase()}`
   if (now.where === 'on') return 'on the machine'
   if (now.where === 'fitted') return now.fitted!.as === 'new' ? 'fitted, a new one' : 'fitted, the same one'
   if (now.trial) return 'on for a trial'

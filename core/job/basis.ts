@@ -19,7 +19,7 @@ const STAMPS: Partial<Record<OwedId['kind'], (plan: Plan, state: JobState, of: n
   'wrong way': (_, state, of: Extract<OwedId, { kind: 'wrong way' }>) =>
     [state.mates.get(of.mate)].flatMap(one => one ?? []),
   'wrong place': (_, state, of: Extract<OwedId, { kind: 'wrong place' }>) =>
-    [partState(state, of.part).fitted].flatMap(one => one ?? []),
+    [partState(state, of.part).fitted ?? partState(state, of.part).trial].flatMap(one => one ?? []),
 }
 
 /** The acts that something owed rests on, in a fixed order: a concession is given to them, and to no others. */

@@ -54,6 +54,12 @@ const emptyPlaces = (plan: Plan, state: JobState, step: Step): Ref[] =>
     })
   })
 
+/** Places a step puts something on for a trial that are empty. */
+const emptyTrials = (plan: Plan, state: JobState, step: Step): Ref[] =>
+  (step.trial?.on ?? []).filter(
+    place => ![...plan.parts.keys()].some(ref => partState(state, ref).trial?.place === place),
+  )
+
 const aidsPaidBy = (plan: Plan, step: Step): Debt[] =>
   plan.sheet.steps.flatMap(one => (one.leaves ?? []).filter(debt => debt.until === step.id && debt.pieces))
 
@@ -90,13 +96,13 @@ export function asksOf(plan: Plan, state: JobState, step: Step, said: Said = {})
       .filter(bag => bag.parts.length),
     tags: keptBy(plan, step, 'tag').filter(ref => lifts.includes(ref)),
     counts: countsOf(plan, state, step),
-    hands: places.flatMap(place => {
+    hands: [...places, ...emptyTrials(plan, state, step)].flatMap(place => {
       const candidates = inHandFor(plan, state, place)
       return candidates ? [{ place, candidates }] : []
     }),
     mates: matesAsked(plan, state, step, own),
     lubricants: (step.lubricants ?? []).filter(
-      ({ on, medium }) => state.lubricants.get(lubricantKey(step.id, on))?.medium !== medium,
+      one => !belongs(one, state.lubricants.get(lubricantKey(step.id, one.on))?.medium),
     ),
     found: step.found ?? null,
   }
@@ -110,17 +116,23 @@ export const countFault = ({ what, must }: Count, n: number | undefined): string
       ? `${what}: ${must} went in, ${n} came out. ${must - n} still in: find ${must - n > 1 ? 'them' : 'it'} before going on.`
       : `${what}: ${must} went in, ${n} came out. Count again.`
 
+/** Whether a face carries what it must, and nothing that it must not. */
+const belongs = ({ medium, never }: Lubrication, said: string | undefined): boolean =>
+  said !== undefined && (medium === undefined ? said !== never : said === medium)
+
 /** What is wrong with what went on a face; null when nothing is. */
-export const lubricantFault = ({ on, medium, why }: Lubrication, said: string | undefined): string | null =>
-  said === undefined || said === medium
-    ? null
-    : `${on[0]!.toUpperCase()}${on.slice(1)}: ${said}, and ${medium} is wanted. ${why}. Clean it, and answer again.`
+export function lubricantFault(one: Lubrication, said: string | undefined): string | null {
+  if (said === undefined || belongs(one, said)) return null
+  const { on, medium, why } = one
+  const wanted = medium === undefined ? 'never that' : `and ${medium} is wanted`
+  return `${on[0]!.toUpperCase()}${on.slice(1)}: ${said}, ${wanted}. ${why}. Clean it, and answer again.`
+}
 
 /** Everything a sheet puts on faces, and dry, to choose from: the right one stands among the others. */
 export const mediumsOf = ({ source }: Plan): string[] =>
   [
     ...new Set([
-      ...source.steps.flatMap(step => (step.lubricants ?? []).map(one => one.medium as unknown)),
+      ...source.steps.flatMap(step => (step.lubricants ?? []).flatMap(one => [one.medium, one.never] as unknown[])),
       'dry',
       'grease',
     ]),
@@ -166,6 +178,17 @@ export function unsaid(plan: Plan, state: JobState, step: Step, found: string | 
 
 const act = <A extends Act>(one: A): Act => one
 
+/** What a step takes off after a trial, and puts on for one: each in the place it is in the hand for. */
+function triedIn(plan: Plan, state: JobState, step: Step, said: Said): Act[] {
+  const off = (step.trial?.off ?? []).filter(ref => partState(state, ref).trial)
+  const places = emptyTrials(plan, state, step)
+  const parts = places.map(place => said.hands?.[place] ?? place)
+  return [
+    ...(off.length ? [act({ kind: 'part.tried', payload: { parts: off, step: step.id, way: 'off' } })] : []),
+    ...(parts.length ? [act({ kind: 'part.tried', payload: { parts, step: step.id, way: 'on', places } })] : []),
+  ]
+}
+
 /**
  * What confirming a step is made of, in order: its parts lifted, counted, bagged and tagged, its places filled and counted,
  * how they stand, and the step done. Kept whole or not at all.
@@ -199,10 +222,7 @@ export function confirmationOf(plan: Plan, state: JobState, step: Step, said: Sa
     ...emptyPlaces(plan, state, step).map(place =>
       act({ kind: 'part.refitted', payload: { part: said.hands?.[place] ?? place, step: step.id, place } }),
     ),
-    ...(['off', 'on'] as const).flatMap(way => {
-      const parts = (step.trial?.[way] ?? []).filter(ref => Boolean(partState(state, ref).trial) === (way === 'off'))
-      return parts.length ? [act({ kind: 'part.tried', payload: { parts, step: step.id, way } })] : []
-    }),
+    ...triedIn(plan, state, step, said),
     ...counts('in'),
     ...asks.mates.flatMap(({ id }) => {
       const answer = said.mates?.[id]

@@ -56,6 +56,12 @@ describe('screws, springs and rings', () => {
       /Face O-ring: dry, and soapy water is wanted. Dry it rolls up/,
     ],
     [
+      'grease where none must be',
+      'springs-in',
+      { lubricants: { 'spring pockets': 'grease' } },
+      /Spring pockets: grease, never that. Grease holds the springs back/,
+    ],
+    [
       'the screw of another hole',
       'gland-on',
       { hands: { 'screw@1': 'screw@2' } },
@@ -74,6 +80,7 @@ describe('screws, springs and rings', () => {
     one.act('pieces.counted', { part: 'springs', way: 'in', n: 6 })
     expect(refusal(one, 'step.done', { step: 'springs-in' })).toMatch(/Say what is on it: face O-ring/)
     one.act('lubricant.applied', { step: 'springs-in', on: 'face O-ring', medium: 'soapy water' })
+    one.act('lubricant.applied', { step: 'springs-in', on: 'spring pockets', medium: 'soapy water' })
     one.act('lubricant.applied', { step: 'springs-in', on: 'seat O-ring', medium: 'grease' })
     expect(refusal(one, 'step.done', { step: 'springs-in' })).toMatch(/what is on it: seat O-ring/i)
     one.act('lubricant.applied', { step: 'springs-in', on: 'seat O-ring', medium: 'dry' })

@@ -74,6 +74,7 @@ export { SETTLED } from './acts/part-settled.ts'
 export { viewJob, type JobView, type StationView } from './view.ts'
 export {
   isAway,
+  offWith,
   partState,
   readingKey,
   cellKey,

@@ -71,7 +71,7 @@ const byNumber = new Intl.Collator('en', { numeric: true })
 export function inHandFor(plan: Plan, state: JobState, place: Ref): InHand[] | null {
   const { part } = plan.parts.get(place)!
   const off = [...plan.parts.values()].filter(
-    one => one.part.id === part.id && partState(state, one.ref).where === 'off',
+    one => one.part.id === part.id && partState(state, one.ref).where === 'off' && !partState(state, one.ref).trial,
   )
   const found = off.map(({ ref }): InHand => {
     const { kept, renewed } = partState(state, ref)

@@ -1,6 +1,6 @@
 import { endFloat, lift, reduceRoundPart, reduceRunout, reduceTries } from '../gauging/index.ts'
 import { displayLength, fixed, type LengthSystem } from '../quantity/index.ts'
-import { fromOf, MOMENTS, type Check, type Moment, type Plan } from '../sheet/index.ts'
+import { fromOf, MOMENTS, ridersOf, stepsBefore, type Check, type Moment, type Plan, type Ref } from '../sheet/index.ts'
 import type { Answer } from '../sums/define.ts'
 import { MAKER } from '../sums/limits.ts'
 import { judge, worstVerdict, type Judgement, type WorkingLine } from '../verdict.ts'
@@ -396,12 +396,18 @@ function clearance({ state, resultOf }: Scene, check: Check, moment: Moment): Ch
   )
 }
 
-/** Masses of all that a step moves, kg. */
-const massAt = ({ plan }: Scene, step: string): number | null =>
-  [...(plan.steps.get(step)?.removes ?? []), ...(plan.steps.get(step)?.fits ?? [])].reduce(
-    (sum, ref) => sum + (plan.parts.get(ref)?.part.massKg ?? 0),
-    0,
-  ) || null
+/** Masses of all that a step moves, kg: what it takes off or fits, and what rides on that as the sheet has it then. */
+function massAt({ plan }: Scene, step: string): number | null {
+  const { removes = [], fits = [] } = plan.steps.get(step) ?? {}
+  const before = stepsBefore(plan.steps, step)
+  const isDone = (by: Plan['removedBy'], ref: Ref) => before.has(by.get(ref)?.id ?? '')
+  const along = [
+    ...removes.flatMap(ref => ridersOf(plan, ref)).filter(ref => !isDone(plan.removedBy, ref)),
+    ...fits.flatMap(ref => ridersOf(plan, ref)).filter(ref => !plan.removedBy.has(ref) || isDone(plan.fittedBy, ref)),
+  ]
+  const all = [...new Set([...removes, ...fits, ...along])]
+  return all.reduce((sum, ref) => sum + (plan.parts.get(ref)?.part.massKg ?? 0), 0) || null
+}
 
 /** One figure of another result, base unit. */
 function figureOfResult(result: CheckResult, figure: string): number | null {

@@ -4,7 +4,7 @@ import { sheetNamed, worker, type Read } from '../../tests/sheets.ts'
 import { refusal } from '../../tests/pump.ts'
 import { examineSheet } from '../sheet/index.ts'
 import { SUMS_BY_NAME } from '../sums/index.ts'
-import { emptyFold, extend, fold, keyOf, partState, viewJob } from './index.ts'
+import { asksOf, confirmationOf, emptyFold, extend, fold, keyOf, lacks, partState, viewJob } from './index.ts'
 import type { Technician } from '../../demo/technician.ts'
 
 const sheet = sheetNamed('four-bearing-fit-up')
@@ -93,6 +93,55 @@ describe('the sheet of the fit-up', () => {
       /two gates shut the bearing caps/,
     ],
   ])('%s is named', (_, change, words) => expect(broken(change)).toMatch(words))
+})
+
+describe('in the hand for a trial', () => {
+  const atTrial = () => {
+    const one = worker(sheet, GOOD)
+    one.workUntil('try-on')
+    return { one, step: one.plan.steps.get('try-on')! }
+  }
+  it('each of what looks alike is said by its tag', () => {
+    const { one, step } = atTrial()
+    const asks = asksOf(one.plan, one.folded.state, step)
+    expect(asks.hands.map(hand => hand.place)).toContain('half-lower@hs-de')
+    expect(asks.hands[0]!.candidates).toHaveLength(4)
+    expect(lacks(one.plan, asks, {}).join(' ')).toMatch(/Say which one is in the hand for .*half bearing/i)
+    expect(lacks(one.plan, asks, one.said(step))).toEqual([])
+  })
+  it('one in the place of another is named before anything is read of it, and gone once it is off', () => {
+    const { one, step } = atTrial()
+    const said = one.said(step)
+    const swap = { 'half-lower@hs-de': 'half-lower@ls-de', 'half-lower@ls-de': 'half-lower@hs-de' }
+    const hands = { ...said.hands, ...swap }
+    expect(lacks(one.plan, asksOf(one.plan, one.folded.state, step), { ...said, hands }).join(' ')).toMatch(
+      /is in the hand for/,
+    )
+    one.acts(confirmationOf(one.plan, one.folded.state, step, { ...said, hands, swapped: Object.keys(swap) }))
+    expect(owed(one, 'wrong place').map(debt => debt.what)[0]).toMatch(/is on trial in the place of/)
+    expect(one.hindered().join(' ')).toMatch(/is on trial in the place of/)
+    const parts = Object.keys(swap)
+    expect(refusal(one, 'part.tried', { parts, step: 'try-on', way: 'on', places: parts.slice(1) })).not.toBeNull()
+    one.act('entry.corrected', {
+      target: one.folded.entries.findLast(entry => entry.kind === 'part.tried')!.id,
+      why: 'Swapped',
+    })
+    expect(owed(one, 'wrong place')).toEqual([])
+  })
+  it('silent where each is in its own', () => {
+    const { one } = atTrial()
+    one.workUntil('read')
+    expect(owed(one, 'wrong place')).toEqual([])
+  })
+  it('a place is of the same part, and takes one', () => {
+    const { one } = atTrial()
+    const tried = (parts: string[], places: string[]) =>
+      refusal(one, 'part.tried', { parts, step: 'try-on', way: 'on', places })
+    expect(tried(['cap@hs-de'], ['half-lower@hs-de'])).toMatch(/does not go there: it is another part/)
+    expect(tried(['cap@hs-de', 'cap@ls-de'], ['cap@hs-de', 'cap@hs-de'])).toMatch(/each place once/)
+    // Only the caution stands before it then.
+    expect(tried(['cap@hs-de'], ['cap@ls-de'])).toMatch(/Read: Fingers/)
+  })
 })
 
 describe('a sum of the sheet', () => {

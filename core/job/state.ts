@@ -39,7 +39,7 @@ export interface PartState {
   settled?: Stamp & { to: Payloads['part.settled']['to']; note?: string }
   fitted?: Stamp & { as: 'same' | 'new'; place: Ref }
   /** On for a trial: still off as far as the build is concerned. */
-  trial?: Stamp
+  trial?: Stamp & { place: Ref }
 }
 
 /** A round begun again: what was changed for it. The first round is never begun. */
@@ -228,6 +228,14 @@ export const stamped = <T extends object>(entry: Stamped, state: JobState, more:
 /** Where a part is; a part nothing is known of is on the machine. */
 export const partState = (state: JobState, ref: Ref): PartState => state.parts.get(ref) ?? ON
 const ON: PartState = { where: 'on' }
+
+/** The part another is off the machine with: what it rides on, or what that rides on; null where it is off by itself, or in. */
+export function offWith({ parts }: Pick<Plan, 'parts'>, state: JobState, ref: Ref): Ref | null {
+  if (partState(state, ref).where === 'off') return null
+  for (let on = parts.get(ref)?.part.rides, n = 0; on && n < parts.size; on = parts.get(on)?.part.rides, n++)
+    if (partState(state, on).where === 'off' && !partState(state, on).trial) return on
+  return null
+}
 
 /** Sent out, or being reworked, and not back yet. */
 export const isAway = ({ decision, returned }: PartState): boolean =>

@@ -1,5 +1,5 @@
 import { leftOver } from './expand.ts'
-import { planFor, placesOf, stepsBefore, type Plan, type Sums } from './plan.ts'
+import { planFor, placesOf, ridersOf, stepsBefore, type Plan, type Sums } from './plan.ts'
 import { jointRules } from './joint-rules.ts'
 import { loopRules } from './loop-rules.ts'
 import { sumRules } from './sum-rules.ts'
@@ -199,9 +199,12 @@ const RULES: Rule[] = [
       ]),
   ({ sheet }) =>
     sheet.steps.flatMap(step =>
-      (step.lubricants ?? [])
-        .filter(one => !one.why)
-        .map(one => `step ${step.id} does not say what anything but ${one.medium} does to ${one.on}`),
+      (step.lubricants ?? []).flatMap(({ on, medium, never, why }) => [
+        ...(why ? [] : [`step ${step.id} does not say what anything but ${medium ?? `no ${never}`} does to ${on}`]),
+        ...((medium === undefined) === (never === undefined)
+          ? [`step ${step.id} says of ${on} neither what goes on it nor what never does, or both`]
+          : []),
+      ]),
     ),
   ({ sheet, steps, mates, checks }) =>
     sheet.steps.flatMap(({ id, troubles = [] }) =>
@@ -270,6 +273,12 @@ const RULES: Rule[] = [
           : [`step ${step.id} shuts something without first needing ${gates[i]!.step.id}`],
       ),
   loopRules,
+  // What rides on a part rides on one there is, and not on itself.
+  ({ parts, riders }) =>
+    [...parts.values()].flatMap(({ ref, part }) => [
+      ...(part.rides && !parts.has(part.rides) ? [`${ref} rides on an unknown part ${part.rides}`] : []),
+      ...(ridersOf({ riders }, ref).includes(ref) ? [`${ref} rides on itself`] : []),
+    ]),
   ({ sheet, parts }) =>
     [...parts.values()]
       .filter(({ geometry }) => geometry?.line && !sheet.lines?.some(one => one.id === geometry.line))

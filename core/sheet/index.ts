@@ -4,6 +4,7 @@ export {
   gateAfter,
   planFor,
   placesOf,
+  ridersOf,
   fullVariants,
   needsSums,
   stepsBefore,

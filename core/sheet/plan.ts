@@ -37,6 +37,8 @@ export interface Plan {
   mates: Map<string, Mate>
   checks: Map<string, Check>
   joints: Map<string, Joint>
+  /** What comes along with a part, one step deep. */
+  riders: Map<Ref, Ref[]>
   steps: Map<string, Step>
   /** Number of a step, through all stations, from 1. */
   stepNumber: Map<string, number>
@@ -90,6 +92,20 @@ export function placesOf(part: Part): PartPlace[] {
     name: `${part.name}, ${place.name}`,
     geometry: place.geometry ?? part.geometry,
   }))
+}
+
+/** Everything that comes along with a part, and along with that. */
+export function ridersOf({ riders }: Pick<Plan, 'riders'>, ref: Ref): Ref[] {
+  const found = new Set<Ref>()
+  const walk = (one: Ref) => {
+    for (const rider of riders.get(one) ?? [])
+      if (!found.has(rider)) {
+        found.add(rider)
+        walk(rider)
+      }
+  }
+  walk(ref)
+  return [...found]
 }
 
 /** The first choice of every axis, with the given choices put over it; what is decided on the job has none until then. */
@@ -218,6 +234,9 @@ export function planFor(source: Sheet, chosen: Variants = {}, sums: Sums = NO_SU
     for (const ref of [mate.a, mate.b]) matesOf.set(ref, [...(matesOf.get(ref) ?? []), mate])
   }
   const loops = sheet.loops ?? []
+  const riders: Plan['riders'] = new Map()
+  for (const { ref, part } of parts.values())
+    if (part.rides) riders.set(part.rides, [...(riders.get(part.rides) ?? []), ref])
   return {
     source,
     sheet,
@@ -226,6 +245,7 @@ export function planFor(source: Sheet, chosen: Variants = {}, sums: Sums = NO_SU
     mates: byId(sheet.mates),
     checks: byId(sheet.checks),
     joints: byId(sheet.joints),
+    riders,
     steps,
     stepNumber: new Map(sheet.steps.map((step, i) => [step.id, i + 1])),
     removedBy: new Map(sheet.steps.flatMap(step => (step.removes ?? []).map(ref => [ref, step] as const))),

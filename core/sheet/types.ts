@@ -148,6 +148,8 @@ export interface Part {
   lookalike?: string
   /** Small parts that may share a bag; what comes off in one step, where nothing is said. */
   lot?: string
+  /** The part it comes along with when that lifts, until it is taken off itself. */
+  rides?: Ref
   massKg?: number
   /** How it is kept when off: small parts are bagged, the rest tagged or laid out. */
   keep: 'bag' | 'tag' | 'lay'
@@ -366,8 +368,11 @@ export interface Hold {
 /** What goes on a face as it is fitted; `dry` is an answer like another. */
 export interface Lubrication {
   on: string
-  medium: string
-  /** What anything else does to it. */
+  /** What goes on it, and nothing else. */
+  medium?: string
+  /** What must not; anything else will do. */
+  never?: string
+  /** What the wrong thing does to it. */
   why: string
 }
 

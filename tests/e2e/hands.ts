@@ -218,14 +218,33 @@ export async function setDial(page: Page, text: string) {
   await pad(page).locator('[data-test=dial-text] input, input[data-test=dial-text]').last().press('Enter')
 }
 
-/** Reads what the card warns of and confirms its step, when nothing else is asked. */
-export async function confirmStep(page: Page) {
-  const step = await stepNow(page)
+export async function readCautions(page: Page) {
   const card = page.getByRole('region', { name: 'The step in view' })
   while (await card.getByRole('button', { name: 'Read', exact: true }).first().isVisible())
     await card.getByRole('button', { name: 'Read', exact: true }).first().click()
+}
+
+/** Reads what the card warns of and confirms its step, when nothing else is asked. */
+export async function confirmStep(page: Page) {
+  const step = await stepNow(page)
+  await readCautions(page)
   await page.locator('[data-test=confirm]').click()
   await expect.poll(() => stepNow(page)).not.toBe(step)
+}
+
+/** Of what looks alike, takes each for its own place: the one that is not named as another's. */
+export async function takeInHand(page: Page) {
+  for (const hand of await pad(page)
+    .getByRole('radiogroup', { name: /^In hand for/ })
+    .all()) {
+    const place = (await hand.getAttribute('aria-label'))!.replace('In hand for ', '')
+    const choices = hand.getByRole('radio')
+    for (let i = 0; i < (await choices.count()); i++) {
+      await hand.locator('.el-radio-button').nth(i).click()
+      const wrong = pad(page).getByText(`This is the place of the ${place.toLowerCase()}`)
+      if ((await wrong.count()) === 0) break
+    }
+  }
 }
 
 /** Says what the pad asks, as it is when everything is right: counts, tags in hand, how parts stand, what was found. */
@@ -240,17 +259,7 @@ export async function answer(page: Page) {
     await counts.nth(i).fill(String(part?.part.quantity ?? aid!.pieces))
     await counts.nth(i).press('Tab')
   }
-  for (const hand of await pad(page)
-    .getByRole('radiogroup', { name: /^In hand for/ })
-    .all()) {
-    const place = (await hand.getAttribute('aria-label'))!.replace('In hand for ', '')
-    const choices = hand.getByRole('radio')
-    for (let i = 0; i < (await choices.count()); i++) {
-      await hand.locator('.el-radio-button').nth(i).click()
-      const wrong = pad(page).getByText(`This is the place of the ${place.toLowerCase()}`)
-      if ((await wrong.count()) === 0) break
-    }
-  }
+  await takeInHand(page)
   for (const mate of await pad(page).locator('.mate').all()) {
     const title = (await mate.getAttribute('aria-label'))!
     const { rule } = plan.sheet.mates.find(one => one.title === title)!

@@ -1,5 +1,15 @@
 import { expect, test, type Page } from '@playwright/test'
-import { changePerson, confirmStep, find, jobOn, pullJoint, signIn, stepNow } from './hands.ts'
+import {
+  changePerson,
+  confirmStep,
+  find,
+  jobOn,
+  pullJoint,
+  readCautions,
+  signIn,
+  stepNow,
+  takeInHand,
+} from './hands.ts'
 import { machineBy } from './shelf.ts'
 
 const pad = (page: Page) => page.getByRole('region', { name: 'Gauge pad' })
@@ -40,6 +50,11 @@ test('a fit-up goes round until it has come out good', async ({ page }) => {
     else await confirmStep(page)
   }
   await expect(page.locator('[data-test=rounds]')).toContainText('Round 1')
+  // Half bearings and caps look alike: on for a trial, too, each is said by its tag.
+  await readCautions(page)
+  await page.locator('[data-test=confirm]').click()
+  await expect(page.getByRole('alert').first()).toContainText('Say which one is in the hand')
+  await takeInHand(page)
   await confirmStep(page)
   await pullJoint(page)
   await confirmStep(page)
@@ -89,6 +104,7 @@ test('a sum of the Gauge room is pinned as the check it works out', async ({ pag
   await page.getByRole('link', { name: /G-900/ }).click()
   for (let i = 0; i < 4 && (await stepNow(page)) !== 'read'; i++) {
     if (await page.locator('[data-test=bolt]').isVisible()) await pullJoint(page)
+    await takeInHand(page)
     await confirmStep(page)
   }
   await expect(page.locator('[data-step=read]')).toBeVisible()

@@ -2,6 +2,8 @@
 import {
   countKey,
   markText,
+  offWith,
+  partName,
   partState,
   showValue,
   CHOICES,
@@ -31,7 +33,8 @@ const why = ref<string | null>(null)
 const ends: [string, string] = [job.plan.sheet.ends.left, job.plan.sheet.ends.right]
 const isAlways = computed(() => one.value.part.renewal === 'always')
 const where = computed(() => {
-  const said = whereIs(one.value.part, now.value)
+  const on = offWith(job.plan, job.state, props.part)
+  const said = whereIs(one.value.part, now.value, on === null ? undefined : partName(job.plan, on))
   return `${said[0]!.toUpperCase()}${said.slice(1)}${now.value.where === 'off' ? `; came off as number ${now.value.order}` : ''}`
 })
 const isAway = computed(

@@ -1,8 +1,12 @@
 <script setup lang="ts">
-import { partState } from '~~/core/job'
+import { offWith, partName, partState } from '~~/core/job'
 
 const job = useJob()
 const bench = useBench()
+const along = (ref: string) => {
+  const on = offWith(job.plan, job.state, ref)
+  return on === null ? undefined : partName(job.plan, on)
+}
 const text = ref('')
 const rows = computed(() =>
   [...job.plan.parts.values()]
@@ -16,7 +20,11 @@ const rows = computed(() =>
     <el-input v-model="text" aria-label="Filter the parts" clearable placeholder="item or name" />
     <ul tabindex="0" aria-label="Parts">
       <li v-for="one in rows" :key="one.ref">
-        <PartRow :one="one" :says="whereIs(one.part, one.now)" @open="bench.look({ to: 'part', part: one.ref })" />
+        <PartRow
+          :one="one"
+          :says="whereIs(one.part, one.now, along(one.ref))"
+          @open="bench.look({ to: 'part', part: one.ref })"
+        />
       </li>
     </ul>
   </PadFrame>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { countFault, isAway, lubricantFault, mediumsOf, partState, type Count } from '~~/core/job'
+import { countFault, isAway, lubricantFault, mediumsOf, partName, partState, type Count } from '~~/core/job'
+import { ridersOf } from '~~/core/sheet'
 
 /** What a step wants said as it is confirmed: what comes off and under which number, what goes back and how it stands. */
 const job = useJob()
@@ -27,6 +28,9 @@ const rows = computed(() =>
       shares: asks.value.bags.find(bag => bag.parts.includes(ref) && bag.parts[0] !== ref),
       hand: asks.value.hands.find(hand => hand.place === ref),
       goesOn: step.value.fits?.includes(ref) ?? false,
+      along: ridersOf(job.plan, ref)
+        .filter(rider => partState(job.state, rider).where !== 'off')
+        .map(rider => partName(job.plan, rider)),
       free: (job.plan.matesOf.get(ref) ?? []).filter(mate => mate.a === ref && mate.rule.kind === 'free'),
     }
   }),
@@ -118,19 +122,20 @@ const says = ({ part, now, goesOn, isTagged, bag, shares, hand }: Row) =>
               Take a new one, {{ kitName(job.plan.sheet, one.part.kit) }}
             </el-button>
           </div>
-          <HandPick
-            v-if="one.hand"
-            :place="one.ref"
-            :candidates="one.hand.candidates"
-            :part="said.hands?.[one.ref]"
-            :swapped="said.swapped?.includes(one.ref) ?? false"
-            @pick="part => pick(one.ref, part)"
-            @swap="bench.say({ swapped: [...(said.swapped ?? []), one.ref] })"
-          />
           <p v-for="mate in one.free" :key="mate.id" class="soft">
             Any way round: {{ mate.rule.kind === 'free' ? mate.rule.why.toLowerCase() : '' }}.
           </p>
         </template>
+        <HandPick
+          v-if="one.hand"
+          :place="one.ref"
+          :candidates="one.hand.candidates"
+          :part="said.hands?.[one.ref]"
+          :swapped="said.swapped?.includes(one.ref) ?? false"
+          @pick="part => pick(one.ref, part)"
+          @swap="bench.say({ swapped: [...(said.swapped ?? []), one.ref] })"
+        />
+        <p v-if="one.along.length" class="soft">Along with it: {{ one.along.join(', ') }}.</p>
       </li>
       <li v-for="one in aids" :key="one.key">
         <div class="part">

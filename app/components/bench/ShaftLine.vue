@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { partState, type JobState, type PartState, type TrayItem } from '~~/core/job'
+import { offWith, partState, type JobState, type PartState, type TrayItem } from '~~/core/job'
 import type { Plan, Ref } from '~~/core/sheet'
 
 /** The machine along its own axis, drawn from sheet data: on solid, off ghosted with its part in the tray, back solid again. */
@@ -31,7 +31,9 @@ const along = computed(() => {
   return (mm: number) => LEFT + ((mm - from) / (to - from || 1)) * (WIDTH - 2 * LEFT)
 })
 const next = computed(() => new Set(props.inHand))
-const isAway = (now: PartState) => now.where === 'off' && !now.trial
+/** Off by itself, or along with what it rides on. */
+const isAway = ({ ref, now }: { ref: Ref; now: PartState }) =>
+  (now.where === 'off' && !now.trial) || offWith(props.plan, props.state, ref) !== null
 const hatch = { bearing: 'blue', ring: 'blue', sleeve: 'blue', spring: 'blue', shaft: 'plain' } as Record<
   string,
   string
@@ -118,10 +120,10 @@ function pick(event: MouseEvent) {
         </pattern>
       </defs>
       <g v-for="one in drawn" :key="one.ref" class="part">
-        <g v-if="isAway(one.now)">
+        <g v-if="isAway(one)">
           <rect v-for="(rect, i) in one.rects" :key="i" v-bind="rect" class="ghost" :class="{ next: one.next }" />
         </g>
-        <g class="metal" :class="{ away: isAway(one.now) }">
+        <g class="metal" :class="{ away: isAway(one) }">
           <rect
             v-for="(rect, i) in one.rects"
             :key="i"
