@@ -1,5 +1,5 @@
 /** A dialog that is open has the keys to itself: what is pressed in it is not meant for the page behind. */
-const isDialogOpen = () =>
+export const isDialogOpen = () =>
   [...document.querySelectorAll<HTMLElement>('[role=dialog][aria-modal=true]')].some(dialog => dialog.checkVisibility())
 
 /**

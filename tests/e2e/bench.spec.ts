@@ -151,6 +151,30 @@ test('what comes after the last key was typed is found, too', async ({ page }) =
   await expect(page.locator('.hit').first()).toContainText('P-214B')
 })
 
+test('a bench that comes while somebody types in the finder takes none of their keys', async ({ page }) => {
+  await signIn(page)
+  await openBench(page, 'P-214B')
+  await find(page, 'journal, drive end reading')
+  await expect(page.locator('#figure')).toBeFocused()
+  const bench = page.url()
+  let tell = () => {}
+  const asked = new Promise<void>(resolve => {
+    tell = resolve
+  })
+  await page.route('**/api/jobs/*', async route => {
+    await asked
+    await route.continue()
+  })
+  await page.goto(bench)
+  await page.getByRole('button', { name: /^Find/ }).click()
+  const finder = page.getByPlaceholder('machine, job, step, part, reading')
+  await finder.pressSequentially('lift out')
+  tell()
+  await expect(page.locator('[data-test=step]')).toBeVisible()
+  await page.keyboard.type(' the rotor')
+  await expect(finder).toHaveValue('lift out the rotor')
+})
+
 test('millimetres and inches everywhere, by key', async ({ page }) => {
   await signIn(page)
   await openBench(page, 'P-310')

@@ -14,7 +14,10 @@ const props = defineProps<{
   name?: string
 }>()
 const field = useTemplateRef<HTMLInputElement>('field')
-const focus = () => field.value?.focus({ preventScroll: true })
+/** A field of the page takes no keys from a dialog that was opened meanwhile. */
+const focus = () => {
+  if (!isDialogOpen()) field.value?.focus({ preventScroll: true })
+}
 /** What was refused stands selected: the next figure typed takes its place. */
 const select = () => field.value?.select()
 const width = computed(() => Math.max(text.value.length, (props.placeholder ?? '').length, 2) + 0.3)

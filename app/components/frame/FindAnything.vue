@@ -63,14 +63,20 @@ function fitting(query: string, show: (hits: Hit[]) => void) {
 watch([() => finder.here, machines, sums], () => {
   if (open.value && text.value) void field.value?.getData(text.value)
 })
+/** Gone to once the dialog is shut: only then may a field of the page take the keys. */
+let picked: Hit | null = null
 function pick(hit: Record<string, unknown>) {
+  picked = hit as unknown as Hit
   open.value = false
-  void (hit as unknown as Hit).go()
+}
+function leave() {
+  void picked?.go()
+  picked = null
 }
 </script>
 
 <template>
-  <el-dialog v-model="open" title="Find" width="560" append-to-body>
+  <el-dialog v-model="open" title="Find" width="560" append-to-body @closed="leave">
     <el-autocomplete
       ref="field"
       v-model="text"
