@@ -11,6 +11,8 @@ const machines = fc.integer({ min: 2, max: 6 }).chain(n =>
     under: fc.tuple(...Array.from({ length: n }, (_, i) => fc.subarray(Array.from({ length: i }, (_unused, j) => j)))),
     spoils: fc.array(fc.boolean(), { minLength: n, maxLength: n }),
     gates: fc.integer({ min: 0, max: 2 }),
+    joints: fc.array(fc.constantFrom('torque', 'turn', 'felt', 'nip', null), { minLength: n, maxLength: n }),
+    holds: fc.array(fc.constantFrom('lead', 'certified', null, null), { minLength: n, maxLength: n }),
   }),
 ) as fc.Arbitrary<RandomMachine>
 
@@ -42,6 +44,13 @@ describe('machines that nobody drew', () => {
         const off = new Set<string>()
         const one = work(machine, picks, (now, step) => {
           expect(new Set(trayOf(now.plan, now.folded.state).off.map(part => part.ref))).toEqual(off)
+          // A joint is owed from the step that can reach it until it is drawn up, and its hold until it is signed.
+          const owed = viewJob(now.plan, now.folded.state).owed
+          const i = Number(step.split('-')[1])
+          if (step.startsWith('up-')) {
+            expect(owed.some(debt => debt.kind === 'joint' && debt.step === step)).toBe(Boolean(machine.joints![i]))
+            expect(owed.some(debt => debt.kind === 'hold' && debt.step === step)).toBe(Boolean(machine.holds![i]))
+          }
           if (step.startsWith('off-')) off.add(step.replace('off-', 'p'))
           if (step.startsWith('on-')) off.delete(step.replace('on-', 'p'))
           // A gate is open for the step that shuts it exactly when everything before it is done.

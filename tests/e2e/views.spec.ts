@@ -100,6 +100,19 @@ const VIEWS: Record<string, (page: Page) => Promise<void>> = {
     await page.getByRole('radiogroup', { name: 'What is on it: O-ring' }).getByText('grease', { exact: true }).click()
     await expect(page.getByText('grease, and water is wanted')).toBeVisible()
   },
+  'bench, slackened in an order': async page => {
+    await machineBy('drawn-up-joints', 'G-941', 'Joint stand')
+    await signIn(page)
+    await jobAt(page, 'G-941', 'cover-ease')
+    await page.locator('[data-test=eased]').click()
+    await expect(page.locator('[data-test=ease]')).toHaveText('Bolt 2')
+  },
+  'bench, drawn up until it is felt': async page => {
+    await machineBy('drawn-up-joints', 'G-942', 'Joint stand')
+    await signIn(page)
+    await jobAt(page, 'G-942', 'nut-up')
+    await expect(page.getByText('Left-hand thread')).toBeVisible()
+  },
   'gauge room, fits': async page => gaugeRoom(page, 'fits?sum=measured-fit'),
   'gauge room, pinch': async page => gaugeRoom(page, 'sleeves?sum=pinch'),
   'gauge room, orders compared': async page => {
@@ -112,7 +125,12 @@ const VIEWS: Record<string, (page: Page) => Promise<void>> = {
   'people': async page => {
     await signIn(page, 'O. Hallam')
     await page.goto('/people')
-    await expect(page.getByText('P. Moorcott')).toBeVisible()
+    await page
+      .getByRole('listitem')
+      .filter({ hasText: 'O. Hallam' })
+      .getByRole('button', { name: /^Papers/ })
+      .click()
+    await expect(page.getByText('for lifting gear', { exact: false })).toBeVisible()
   },
   'record': async page => {
     await signIn(page)

@@ -1,4 +1,4 @@
-import type { Check, Sheet, Step } from '../../core/sheet/index.ts'
+import type { Check, Joint, Sheet, Step } from '../../core/sheet/index.ts'
 
 /** A machine as it may come: which part comes off only after which, and which step spoils which reading. */
 export interface RandomMachine {
@@ -7,7 +7,52 @@ export interface RandomMachine {
   /** Parts whose coming off spoils a reading as found. */
   spoils: boolean[]
   gates: number
+  /** How each part's joint is drawn up, where it has one. */
+  joints?: ('torque' | 'turn' | 'felt' | 'nip' | null)[]
+  /** Parts whose going back is signed for, and by whom. */
+  holds?: ('lead' | 'certified' | null)[]
 }
+
+const torque = { targetNm: 50, toleranceShare: 0.1, passes: [0.5, 1] }
+const WAYS = {
+  torque: { ...torque, slacken: { order: 'backwards', how: 'a quarter turn each', why: 'it springs' } },
+  turn: { ...torque, passes: [1], turn: { deg: 60, toleranceDeg: 10 } },
+  felt: {
+    felt: {
+      ask: 'How does it come home?',
+      choices: [
+        { say: 'springy', met: false },
+        { say: 'dead', met: true },
+      ],
+    },
+    locking: {
+      ask: 'How is it locked?',
+      choices: [
+        { say: 'not', met: false },
+        { say: 'tab bent', met: true },
+      ],
+      fresh: { what: 'tab washer', pieces: 1 },
+      wrong: 'it comes loose',
+    },
+  },
+  nip: { ...torque, nip: 1 },
+} as const satisfies Record<string, Partial<Joint>>
+
+const jointOf = (way: keyof typeof WAYS, i: number): Joint =>
+  structuredClone({
+    id: `j${i}`,
+    title: `Joint ${i}`,
+    layout: { kind: 'circle', bolts: (i % 4) + 1, diameterMm: 100 },
+    thread: 'M10',
+    hand: i % 2 ? 'left' : 'right',
+    class: '8.8',
+    lubricant: 'oil',
+    pattern: 'star',
+    allowed: ['round'],
+    seenFrom: 'left',
+    why: 'it tips',
+    ...WAYS[way],
+  }) as Joint
 
 const checkOf = (i: number): Check => ({
   id: `c${i}`,
@@ -29,7 +74,7 @@ const checkOf = (i: number): Check => ({
 })
 
 /** A sound sheet of such a machine: what comes off last goes back first. */
-export function sheetOf({ under, spoils, gates }: RandomMachine): Sheet {
+export function sheetOf({ under, spoils, gates, joints = [], holds = [] }: RandomMachine): Sheet {
   const all = under.map((_, i) => i)
   const over = (i: number) => all.filter(j => under[j]!.includes(i))
   const step = (id: string, station: Step['station'], more: Partial<Step>): Step => ({
@@ -38,6 +83,7 @@ export function sheetOf({ under, spoils, gates }: RandomMachine): Sheet {
     title: id,
     ...more,
   })
+  const lastOf = (i: number) => `${joints[i] || holds[i] ? 'up' : 'on'}-${i}`
   const closing = all.filter(i => i < gates)
   return {
     id: 'random',
@@ -49,7 +95,7 @@ export function sheetOf({ under, spoils, gates }: RandomMachine): Sheet {
     axes: [],
     kits: [],
     mates: [],
-    joints: [],
+    joints: all.flatMap(i => (joints[i] ? [jointOf(joints[i], i)] : [])),
     service: { hours: 1000, months: 12 },
     assemblies: [{ id: 'a', name: 'All', datum: 'top', seenFrom: 'left' }],
     parts: all.map(i => ({
@@ -69,6 +115,7 @@ export function sheetOf({ under, spoils, gates }: RandomMachine): Sheet {
         step(`off-${i}`, 'strip', {
           needs: ['safe', `read-${i}`, ...under[i]!.map(j => `off-${j}`)],
           removes: [`p${i}`],
+          ...(joints[i] ? { joint: { id: `j${i}`, act: 'slacken' as const } } : {}),
           ...(spoils[i] ? { destroys: [{ check: `c${i}`, moment: 'asFound' as const }] } : {}),
         }),
       ),
@@ -80,13 +127,31 @@ export function sheetOf({ under, spoils, gates }: RandomMachine): Sheet {
           fits: [`p${i}`],
         }),
       ),
+      ...all.flatMap(i =>
+        joints[i] === 'nip'
+          ? [step(`nip-${i}`, 'build', { needs: [`on-${i}`], joint: { id: `j${i}`, act: 'nip' } })]
+          : [],
+      ),
+      ...all.flatMap(i =>
+        joints[i] || holds[i]
+          ? [
+              step(`up-${i}`, 'build', {
+                needs: [joints[i] === 'nip' ? `nip-${i}` : `on-${i}`],
+                ...(joints[i] ? { joint: { id: `j${i}`, act: 'pull' as const } } : {}),
+                ...(holds[i]
+                  ? { hold: { covers: [`on-${i}`], by: holds[i], ...(holds[i] === 'lead' ? {} : { of: 'fits' }) } }
+                  : {}),
+              }),
+            ]
+          : [],
+      ),
       ...closing.map((_, g) =>
         step(`shut-${g}`, 'build', {
-          needs: [...all.map(i => `on-${i}`), ...(g ? [`shut-${g - 1}`] : [])],
+          needs: [...all.map(lastOf), ...(g ? [`shut-${g - 1}`] : [])],
           closes: `cover ${g + 1}`,
         }),
       ),
-      ...(closing.length ? [] : [step('shut', 'build', { needs: all.map(i => `on-${i}`), closes: true })]),
+      ...(closing.length ? [] : [step('shut', 'build', { needs: all.map(lastOf), closes: true })]),
     ],
   }
 }

@@ -154,12 +154,15 @@ onMounted(() => field.value?.focus())
     />
     <div class="verdict">
       <p>
-        {{ shown.share }}Limit {{ showLimits(check, system) }}, {{ check.source }}.
-        <strong v-if="consequence">{{ consequence }}.</strong>
+        <strong v-if="consequence">{{ consequence }}. </strong>
+        {{ shown.share }}Limit {{ showLimits(check, system) }}.
       </p>
     </div>
     <FitBar v-if="fit" :fit="fit" />
     <ol v-if="working" class="working figures">
+      <li>
+        <em>Held against {{ check.source }}</em>
+      </li>
       <li v-for="(line, i) in result.working(system)" :key="i">
         <span>{{ line.what }}</span>
         <span>{{ line.sum }}</span>

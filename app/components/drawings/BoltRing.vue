@@ -14,7 +14,8 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ choose: [bolt: number] }>()
 const W = 300
-const H = 250
+/** A joint in rows is flatter than one that goes round. */
+const H = props.joint.layout.kind === 'circle' ? 250 : 210
 
 const places = computed(() => {
   const { layout } = props.joint
