@@ -42,6 +42,7 @@ async function add() {
 const change = (person: PersonRow, body: Record<string, unknown>) =>
   tell(async () => {
     const answer = await $fetch<{ pin?: string | null }>(`/api/people/${person.id}`, { method: 'PATCH', body })
+    if (body.competences && person.id === session.person?.id) await session.ask()
     return answer.pin
       ? pinWords(person.name, answer.pin)
       : body.open

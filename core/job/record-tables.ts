@@ -173,7 +173,11 @@ const TABLES = [
         width: 5,
         cell: row => ({
           ...figures(row.torques),
-          small: [...row.putRight.map(one => `Put right: ${one}`), ...(row.locked ? [row.locked] : [])],
+          small: [
+            ...row.outOfTurn.map(one => `Out of turn: ${one}`),
+            ...row.putRight.map(one => `Put right: ${one}`),
+            ...(row.locked ? [row.locked] : []),
+          ],
         }),
       },
       { head: 'Verdict', width: 2, cell: row => ({ verdict: row.verdict }) },

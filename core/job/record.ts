@@ -71,6 +71,7 @@ export interface JobRecord {
     wanted: string
     torques: string
     verdict: Verdict
+    outOfTurn: string[]
     putRight: string[]
     locked: string | null
   }[]
@@ -225,7 +226,7 @@ export function recordOf(
       })
       .map(joint => {
         const { pulled, verdict } = progressOf(joint, state)
-        const { order, locked, strays, eased } = state.joints.get(joint.id)!
+        const { order, locked, strays, outOfTurn } = state.joints.get(joint.id)!
         return {
           title: joint.title,
           wanted: `${drawingText(joint)}${order && order !== joint.pattern ? `; drawn up ${order}, which is allowed` : ''}`,
@@ -234,17 +235,13 @@ export function recordOf(
             .map(one => `${one.bolt}: ${pullText(one)}`)
             .join(', '),
           verdict: isLocked(joint, { locked }) || verdict !== 'Holds' ? verdict : ('Open' as const),
-          putRight: [
-            ...eased.flatMap(one =>
-              one.turnOf === undefined
-                ? []
-                : [`bolt ${one.bolt} eased in the turn of ${one.turnOf}, ${who(one.by)}. ${joint.slacken!.why}`],
-            ),
-            ...strays.map(
-              one =>
-                `bolt ${one.bolt}, pass ${one.pass}: ${one.torqueNm === undefined ? pullText(one) : `${fixed(one.torqueNm, 1)} N·m`}, ${one.side}, ${who(one.by)}`,
-            ),
-          ],
+          outOfTurn: outOfTurn.map(
+            one => `bolt ${one.bolt} eased in the turn of ${one.turnOf}, ${who(one.by)}. ${joint.slacken!.why}`,
+          ),
+          putRight: strays.map(
+            one =>
+              `bolt ${one.bolt}, pass ${one.pass}: ${one.torqueNm === undefined ? pullText(one) : `${fixed(one.torqueNm, 1)} N·m`}, ${one.side}, ${who(one.by)}`,
+          ),
           locked: locked ? `Locked: ${locked.say}${locked.fresh === undefined ? '' : `, ${locked.fresh} new`}` : null,
         }
       }),

@@ -80,11 +80,13 @@ export interface JointState {
   strays: (BoltPull & { pass: number; side: 'over' | 'under' })[]
   /** The order it was begun in, where it is not the sheet's own. */
   order?: Pattern
-  /** Bolts eased since it was last drawn up; out of its turn, with whose turn it was. */
-  eased: (Stamp & { bolt: number; turnOf?: number })[]
+  /** Bolts eased since it was last drawn up. */
+  eased: (Stamp & { bolt: number })[]
+  /** Bolts that were ever eased out of their turn, with whose turn it was. */
+  outOfTurn: (Stamp & { bolt: number; turnOf: number })[]
   locked?: Stamp & { say: string; fresh?: number }
 }
-export const NO_JOINT: JointState = { passes: [], slackened: false, strays: [], eased: [] }
+export const NO_JOINT: JointState = { passes: [], slackened: false, strays: [], eased: [], outOfTurn: [] }
 
 export type Mark = Stamp & Payloads['mark.made']
 

@@ -48,7 +48,7 @@ export async function addPerson(
   return { person: row, pin: given }
 }
 
-/** What may be changed of a person. A new PIN, another role, other papers or taking out ends their sessions. */
+/** What may be changed of a person. A new PIN, another role or taking out ends their sessions. */
 export interface PersonChange {
   role?: Role
   pin?: 'new'
@@ -83,7 +83,8 @@ export async function changePerson(db: Database, id: string, change: PersonChang
       })
       .where(eq(person.id, id))
       .returning({ ...shown, active: person.active })
-    await endSessionsOf(tx, id)
+    // Papers are looked up as they are needed.
+    if (change.role || change.pin || change.active !== undefined) await endSessionsOf(tx, id)
     return { ok: true, person: row!, pin }
   })
 }

@@ -114,8 +114,9 @@ describe('people', () => {
   it('have papers, which a lead writes down and nobody at the door sees', async () => {
     const { id, name, pin } = await letIn('fitter')
     const competences = [{ by: 'certified', of: 'refrigerant', number: 'R-1', until: '2027-03-01' }]
-    await change(id, { competences })
     const me = await signIn(server.url, name, pin)
+    // It counts at once, and nobody is signed out by it.
+    await change(id, { competences })
     expect(((await (await me.get('/api/_auth/session')).json()) as { user: object }).user).toMatchObject({
       competences,
     })

@@ -108,7 +108,9 @@ const signer = computed(() => {
   const on = wanted.by === 'lead' ? undefined : competenceFor(wanted, session.papers, now)
   return { on, words: signerWords(wanted), refusal: signerRefusal(wanted, session.person.role, on, now) }
 })
-function sign() {
+async function sign() {
+  // A paper may have been written down since this page was opened.
+  if (signer.value!.refusal && session.reached) await session.ask().catch(() => {})
   const { on, refusal } = signer.value!
   // A paper that has run out is said; whoever has none makes room for who has.
   if (refusal && !on) session.changing = true

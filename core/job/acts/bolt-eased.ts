@@ -31,8 +31,12 @@ export const boltEased: ActKind<Shaped<typeof shape>> = {
     const { joint: name, bolt } = entry.payload
     const before = state.joints.get(name) ?? NO_JOINT
     const { next } = easedOf(plan.joints.get(name)!, state)
-    const one = stamped(entry, state, next === bolt ? { bolt } : { bolt, turnOf: next! })
-    state.joints.set(name, { ...before, eased: [...before.eased, one] })
+    const eased = [...before.eased, stamped(entry, state, { bolt })]
+    const outOfTurn =
+      next === null || next === bolt
+        ? before.outOfTurn
+        : [...before.outOfTurn, stamped(entry, state, { bolt, turnOf: next })]
+    state.joints.set(name, { ...before, eased, outOfTurn })
   },
   words: (plan, { joint, bolt }) => `${jointName(plan, joint)}: bolt ${bolt} eased`,
 }

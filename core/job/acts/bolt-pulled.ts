@@ -84,7 +84,7 @@ export const boltPulled: ActKind<BoltPulled> = {
     const side = sideOf(passesOf(plan.joints.get(name)!)[pass - 1]!, pull)
     const strays = side === 'inside' ? before.strays : [...before.strays, { ...pull, pass, side }]
     state.joints.set(name, {
-      ...{ passes, strays, slackened: false, eased: [] },
+      ...{ passes, strays, slackened: false, eased: [], outOfTurn: before.outOfTurn },
       ...(order || before.order ? { order: order ?? before.order } : {}),
     })
   },

@@ -28,7 +28,7 @@ const shape = {
   }),
   why,
   /** The acts that what is owed rests on, as they were seen: {@link basisOf}. None where it rests on none. */
-  saw: optional(list(entryId, 500)),
+  saw: optional(list(entryId, 2000)),
   /** Conceded by one who did the work, since nobody else here leads. */
   alone: optional(flag),
 } as const

@@ -10,7 +10,7 @@ import { stepName } from '../words.ts'
 import { unknown } from './sense.ts'
 
 /** `saw`: the acts that are signed for. `on`: the paper the signature rests on, where a role is not enough. */
-const shape = { step: id, saw: list(entryId, 500), on: optional(record(competenceShape)) } as const
+const shape = { step: id, saw: list(entryId, 2000), on: optional(record(competenceShape)) } as const
 
 export const holdSigned: ActKind<Shaped<typeof shape>> = {
   shape,

@@ -19,8 +19,8 @@ export const jointSlackened: ActKind<Shaped<typeof shape>> = {
       : `${known.title}: nothing is torqued, so there is nothing to slacken.`
   },
   apply: (state, { payload }) => {
-    const { strays, eased } = state.joints.get(payload.joint)!
-    state.joints.set(payload.joint, { ...NO_JOINT, slackened: true, strays, eased })
+    const { strays, eased, outOfTurn } = state.joints.get(payload.joint)!
+    state.joints.set(payload.joint, { ...NO_JOINT, slackened: true, strays, eased, outOfTurn })
   },
   words: (plan, { joint, why }) => `Slackened: ${jointName(plan, joint)}${why ? `. ${why}` : ''}`,
 }

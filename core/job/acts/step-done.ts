@@ -51,8 +51,8 @@ export const stepDone: ActKind<Shaped<typeof shape>> = {
     state.steps.set(step, stamped(entry, state, { note }))
     const joint = plan.steps.get(step)!.joint
     if (joint?.act === 'slacken') {
-      const { strays, eased } = state.joints.get(joint.id) ?? NO_JOINT
-      state.joints.set(joint.id, { ...NO_JOINT, slackened: true, strays, eased })
+      const { strays, eased, outOfTurn } = state.joints.get(joint.id) ?? NO_JOINT
+      state.joints.set(joint.id, { ...NO_JOINT, slackened: true, strays, eased, outOfTurn })
     }
   },
   words: (plan, { step, note, method }) =>
