@@ -54,7 +54,7 @@ const trace = computed(() =>
     <circle v-if="joint.layout.kind === 'circle'" :cx="W / 2" :cy="H / 2" r="121" class="flange" />
     <rect v-else x="6" y="40" :width="W - 12" :height="H - 80" rx="4" class="flange" />
     <circle v-if="joint.layout.kind === 'circle'" :cx="W / 2" :cy="H / 2" r="52" class="hole" />
-    <rect v-else x="66" y="104" :width="W - 132" :height="H - 208" rx="3" class="hole" />
+    <rect v-else x="66" y="98" :width="W - 132" :height="H - 196" rx="3" class="hole" />
     <path :d="trace" class="trace" />
     <g
       v-for="one in places"
