@@ -1,9 +1,8 @@
 import type { InjectionKey } from 'vue'
 import {
   hindrances,
-  isDrawnUp,
+  isLoose,
   nextStep,
-  progressOf,
   readingKey,
   tightens,
   unmetNeeds,
@@ -64,11 +63,9 @@ function createBench(job: Job) {
     if (one.station === 'decide') return { to: 'decide' }
     if (one.joint?.act === 'slacken' && job.plan.joints.get(one.joint.id)!.slacken && !one.removes?.length)
       return { to: 'slackening', joint: one.joint.id }
-    const joint = tightens(one) ? job.plan.joints.get(one.joint.id)! : undefined
-    if (joint && !isDrawnUp(joint, one.joint!.act as 'nip' | 'pull', progressOf(joint, job.state)))
-      return { to: 'joint', joint: joint.id }
+    if (isLoose(job.plan, job.state, one)) return { to: 'joint', joint: one.joint!.id }
     if (one.fits?.length || one.removes?.length || one.trial || isAsking(telling.asks.value)) return { to: 'say' }
-    if (joint) return { to: 'joint', joint: joint.id }
+    if (tightens(one)) return { to: 'joint', joint: one.joint.id }
     const measured = (job.plan.checksAt.get(one.id) ?? []).findLast(
       ({ check, moment }) => job.view.results.get(`${check.id} ${moment}`)?.value !== null,
     )

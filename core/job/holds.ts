@@ -1,4 +1,4 @@
-import { isDrawnUp, progressOf, tightens } from './joints.ts'
+import { isLoose, tightens } from './joints.ts'
 import type { Plan, Step } from '../sheet/index.ts'
 import { partState, readingKey, type JobState, type Stamp } from './state.ts'
 import { entriesOf, isSame } from './saw.ts'
@@ -58,10 +58,7 @@ export function holdHindrances(plan: Plan, state: JobState, step: Step, person: 
     : []
   if (undecided.length)
     return [`${undecided[0]!.name}${undecided.length > 1 ? ` and ${undecided.length - 1} more` : ''} not decided yet`]
-  const loose = covers.find(one => {
-    const joint = tightens(one) ? plan.joints.get(one.joint.id)! : null
-    return joint && !isDrawnUp(joint, (one.joint as { act: 'nip' | 'pull' }).act, progressOf(joint, state))
-  })
+  const loose = covers.find(one => isLoose(plan, state, one))
   if (loose) return ['The joint is not drawn up yet']
   return didTheWork(plan, state, step, person)
     ? [

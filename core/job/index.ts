@@ -66,7 +66,7 @@ export {
 export { isOwnWork, neverConceded } from './acts/concession-given.ts'
 export { gateOf, type Gate } from './gate.ts'
 export { trayOf, type Tray, type TrayItem } from './tray.ts'
-export { progressOf, boltCount, easedOf, isDrawnUp, isLocked, ordersOf, pullText, tightens } from './joints.ts'
+export { progressOf, boltCount, easedOf, isDrawnUp, isLocked, isLoose, ordersOf, pullText, tightens } from './joints.ts'
 export { shoppingOf, type Wanted, type WantedFrom } from './shopping.ts'
 export { standingOf, type Standing } from './standing.ts'
 export { axisOf, consequencesOf, leftOut, planIn, proposalOf } from './switching.ts'

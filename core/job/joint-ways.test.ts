@@ -131,8 +131,9 @@ describe('slackened in an order', () => {
     for (const bolt of [4, 3, 2, 1]) one.act('bolt.eased', { joint: 'cover-joint', bolt })
     expect(refusal(one, 'bolt.eased', { joint: 'cover-joint', bolt: 1 })).toMatch(/eased already/)
     expect(one.hindered()).toEqual([])
-    // It is still there once the joint is drawn up again.
+    // It is still there once the joint is drawn up again, and nothing is eased of it then.
     one.workUntil()
+    expect(refusal(one, 'bolt.eased', { joint: 'cover-joint', bolt: 1 })).toMatch(/not to be slackened now/)
     const record = JSON.stringify(recordTables(recordOf(one.plan, one.folded.entries, new Map())))
     expect(record).toContain('bolt 3 eased in the turn of 2')
     expect(record).toContain('the cover springs')

@@ -7,10 +7,10 @@ import {
   type Pull,
 } from '../joints/index.ts'
 import { fixed } from '../quantity/index.ts'
-import type { Joint, Step } from '../sheet/index.ts'
+import { boltCount, type Joint, type Plan, type Step } from '../sheet/index.ts'
 import type { JobState, JointState } from './state.ts'
 
-export const boltCount = ({ layout }: Joint) => (layout.kind === 'circle' ? layout.bolts : layout.points.length)
+export { boltCount }
 
 /** How far a joint of the sheet is, by the job's ledger, in the order it was begun in. */
 export function progressOf(joint: Joint, state: JobState): JointProgress {
@@ -35,7 +35,10 @@ export function easedOf(joint: Joint, state: JobState) {
 }
 
 /** Whether a joint that is drawn up is locked as the sheet wants it. */
-export function isLocked({ locking }: Joint, { locked }: Pick<JointState, 'locked'> = {}): boolean {
+export function isLocked(
+  { locking }: Joint,
+  { locked }: { locked?: Pick<NonNullable<JointState['locked']>, 'say' | 'fresh'> } = {},
+): boolean {
   if (!locking) return true
   const met = locking.choices.find(one => one.say === locked?.say)?.met ?? false
   return met && (!locking.fresh || locked?.fresh === locking.fresh.pieces)
@@ -45,8 +48,15 @@ export function isLocked({ locking }: Joint, { locked }: Pick<JointState, 'locke
 export const tightens = (step: Step): step is Step & { joint: { id: string; act: 'nip' | 'pull' } } =>
   step.joint !== undefined && step.joint.act !== 'slacken'
 
+/** Whether a step that tightens has its joint still to draw up. */
+export function isLoose({ joints }: Pick<Plan, 'joints'>, state: JobState, step: Step): boolean {
+  if (!tightens(step)) return false
+  const joint = joints.get(step.joint.id)!
+  return !isDrawnUp(joint, step.joint.act, progressOf(joint, state))
+}
+
 /** What a pass wants, in words: “50 N·m, 47 to 53”, “turned 90°, 80 to 100”, “until it is felt”. */
-export const wantedText = (wanted: PassWanted): string =>
+const wantedText = (wanted: PassWanted): string =>
   wanted.by === 'felt'
     ? `until it is felt: ${wanted.choices.find(one => one.met)?.say ?? wanted.ask}`
     : wanted.by === 'turn'

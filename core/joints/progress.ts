@@ -26,10 +26,15 @@ export interface JointPlan extends Drawing {
   pattern: Pattern
 }
 
+interface Span {
+  target: number
+  least: number
+  most: number
+}
+
 /** What one pass wants of every bolt: a torque in N·m, a turn in degrees, or a feel. */
 export type PassWanted =
-  | { by: 'torque' | 'turn'; target: number; least: number; most: number }
-  | { by: 'felt'; ask: string; choices: readonly Felt[] }
+  ({ by: 'torque' } & Span) | ({ by: 'turn' } & Span) | { by: 'felt'; ask: string; choices: readonly Felt[] }
 
 /** What was done to one bolt in one pass: one of the three. */
 export interface Pull {

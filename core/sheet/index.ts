@@ -15,3 +15,4 @@ export {
 } from './plan.ts'
 export { coupledVariants, examineSheet, everyVariant } from './examine.ts'
 export { fromOf, type From } from './from.ts'
+export { boltCount } from './joint-rules.ts'

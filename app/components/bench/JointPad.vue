@@ -108,19 +108,13 @@ const capital = (words: string) => words.charAt(0).toUpperCase() + words.slice(1
         <TorquePull
           v-if="wanted?.by === 'torque'"
           :joint="joint"
-          :wanted="wanted as never"
+          :wanted="wanted"
           :pass="pass"
           :bolt="bolt"
           :resting="resting"
           @keep="keep"
         />
-        <TurnPull
-          v-else-if="wanted?.by === 'turn'"
-          :wanted="wanted as never"
-          :bolt="bolt"
-          :resting="resting"
-          @keep="keep"
-        />
+        <TurnPull v-else-if="wanted?.by === 'turn'" :wanted="wanted" :bolt="bolt" :resting="resting" @keep="keep" />
         <FeltPull v-else-if="wanted?.by === 'felt'" :wanted="wanted" :bolt="bolt" :resting="resting" @keep="keep" />
       </div>
       <div v-else class="do">

@@ -109,15 +109,17 @@ const signer = computed(() => {
   return { on, words: signerWords(wanted), refusal: signerRefusal(wanted, session.person.role, on, now) }
 })
 async function sign() {
+  const pressed = step.value!.id
   // A paper may have been written down since this page was opened.
   if (signer.value!.refusal && session.reached) await session.ask().catch(() => {})
-  const { on, refusal } = signer.value!
+  // The card may have changed while the server was asked.
+  if (step.value?.id !== pressed || !signer.value) return
+  const { on, refusal } = signer.value
   // A paper that has run out is said; whoever has none makes room for who has.
   if (refusal && !on) session.changing = true
   else {
-    const saw = basisOf(job.plan, job.state, { kind: 'hold', step: step.value!.id })
-    why.value =
-      refusal ?? job.act({ kind: 'hold.signed', payload: { step: step.value!.id, saw, ...(on ? { on } : {}) } })
+    const saw = basisOf(job.plan, job.state, { kind: 'hold', step: pressed })
+    why.value = refusal ?? job.act({ kind: 'hold.signed', payload: { step: pressed, saw, ...(on ? { on } : {}) } })
   }
 }
 function leaveOut() {

@@ -25,7 +25,9 @@ export const boltEased: ActKind<Shaped<typeof shape>> = {
     const step = plan.sheet.steps.find(
       one => one.joint?.act === 'slacken' && one.joint.id === payload.joint && !state.steps.has(one.id),
     )
-    return step ? outOfReach(plan, state, step.id) : []
+    return step
+      ? outOfReach(plan, state, step.id)
+      : [`${plan.joints.get(payload.joint)!.title} is not to be slackened now`]
   },
   apply: (state, entry, plan) => {
     const { joint: name, bolt } = entry.payload

@@ -38,6 +38,6 @@ export const jointLocked: ActKind<Shaped<typeof shape>> = {
   words: (plan, payload) => {
     const joint = plan.joints.get(payload.joint)
     const fresh = payload.fresh === undefined ? '' : `, ${payload.fresh} new`
-    return `${jointName(plan, payload.joint)}: ${payload.say}${fresh}${joint && !isLocked(joint, { locked: payload as never }) ? '; not locked as wanted' : ''}`
+    return `${jointName(plan, payload.joint)}: ${payload.say}${fresh}${joint && !isLocked(joint, { locked: payload }) ? '; not locked as wanted' : ''}`
   },
 }
