@@ -46,7 +46,7 @@ watch(
       :moment="focus.moment"
     />
     <MarkPad v-else-if="focus?.to === 'mark'" :key="focus.mate" :mate="focus.mate" />
-    <JointPad v-else-if="focus?.to === 'joint'" :key="focus.joint" :joint="focus.joint" />
+    <LazyJointPad v-else-if="focus?.to === 'joint'" :key="focus.joint" :joint="focus.joint" />
     <LazyEasePad v-else-if="focus?.to === 'slackening'" :key="`ease ${focus.joint}`" :joint="focus.joint" />
     <SayPad v-else-if="focus?.to === 'say'" :key="bench.step?.id" />
     <MatePad v-else-if="focus?.to === 'mate'" :key="focus.mate" :mate="focus.mate" />

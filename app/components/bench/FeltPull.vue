@@ -2,8 +2,11 @@
 import type { PassWanted } from '~~/core/joints'
 
 /** Drawn up until it is felt to be so: the answers in their own order, none chosen beforehand. */
-defineProps<{ wanted: PassWanted & { by: 'felt' }; bolt: number; resting: boolean }>()
-const emit = defineEmits<{ keep: [pull: { felt: string }] }>()
+defineProps<{
+  wanted: PassWanted & { by: 'felt' }
+  resting: boolean
+  keep: (pull: { felt: string }) => boolean
+}>()
 const may = useMay()
 </script>
 
@@ -15,7 +18,7 @@ const may = useMay()
     class="felt"
     data-test="felt"
     :disabled="resting || !may('bolt.pulled')"
-    @click="emit('keep', { felt: one.say })"
+    @click="keep({ felt: one.say })"
   >
     {{ one.say }}
   </el-button>

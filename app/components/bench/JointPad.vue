@@ -37,14 +37,21 @@ const then = computed(() => {
 /** One press, one bolt: a second press on the same spot does nothing until the next one stands there. */
 const resting = useRest(() => `${pass.value} ${bolt.value}`)
 
-function keep(pull: { torqueNm?: number; text?: string; how?: 'read' | 'clicked'; deg?: number; felt?: string }) {
-  if (bolt.value === null || pass.value === null) return
+function keep(pull: {
+  torqueNm?: number
+  text?: string
+  how?: 'read' | 'clicked'
+  deg?: number
+  felt?: string
+}): boolean {
+  if (bolt.value === null || pass.value === null) return false
   const own = orderNow.value === joint.pattern ? {} : { order: orderNow.value }
   why.value = job.act({
     kind: 'bolt.pulled',
     payload: { joint: joint.id, pass: pass.value, bolt: bolt.value, ...pull, ...own },
   })
   if (!why.value) chosen.value = null
+  return why.value === null
 }
 function choose(one: number) {
   if (next.value === null) return
@@ -112,10 +119,10 @@ const capital = (words: string) => words.charAt(0).toUpperCase() + words.slice(1
           :pass="pass"
           :bolt="bolt"
           :resting="resting"
-          @keep="keep"
+          :keep="keep"
         />
-        <TurnPull v-else-if="wanted?.by === 'turn'" :wanted="wanted" :bolt="bolt" :resting="resting" @keep="keep" />
-        <FeltPull v-else-if="wanted?.by === 'felt'" :wanted="wanted" :bolt="bolt" :resting="resting" @keep="keep" />
+        <TurnPull v-else-if="wanted?.by === 'turn'" :wanted="wanted" :bolt="bolt" :resting="resting" :keep="keep" />
+        <FeltPull v-else-if="wanted?.by === 'felt'" :wanted="wanted" :resting="resting" :keep="keep" />
       </div>
       <div v-else class="do">
         <p v-if="isUp" class="whole">

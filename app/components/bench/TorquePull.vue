@@ -18,8 +18,9 @@ const props = defineProps<{
   pass: number
   bolt: number
   resting: boolean
+  /** Keeps a pull; false when it is refused, and then what was typed stays. */
+  keep: (pull: { torqueNm: number; text: string; how: 'read' | 'clicked' }) => boolean
 }>()
-const emit = defineEmits<{ keep: [pull: { torqueNm: number; text: string; how: 'read' | 'clicked' }] }>()
 const job = useJob()
 const may = useMay()
 const MODES = [
@@ -77,14 +78,12 @@ function take(as: WrenchUnit = unit.value, isSure = false) {
   const got = figure(as, isSure)
   if (!got) return
   if (as !== unit.value) unit.value = as
-  text.value = ''
   if (how.value === 'clicked') set.value = { pass: props.pass, ...got }
-  else {
-    emit('keep', { torqueNm: got.nm, text: got.text, how: 'read' })
-    focus()
-  }
+  else if (!props.keep({ torqueNm: got.nm, text: got.text, how: 'read' })) return
+  text.value = ''
+  focus()
 }
-const click = () => emit('keep', { torqueNm: setNow.value!.nm, text: setNow.value!.text, how: 'clicked' })
+const click = () => props.keep({ torqueNm: setNow.value!.nm, text: setNow.value!.text, how: 'clicked' })
 onMounted(focus)
 watch(
   text,

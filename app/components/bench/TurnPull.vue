@@ -1,10 +1,14 @@
 <script setup lang="ts">
-import type { PassWanted } from '~~/core/joints'
-import { sideOf } from '~~/core/joints'
+import { sideOf, type PassWanted } from '~~/core/joints'
 
 /** One pass by turn: what a bolt was turned after it was snug, as the mark on it shows. */
-const props = defineProps<{ wanted: PassWanted & { by: 'turn' }; bolt: number; resting: boolean }>()
-const emit = defineEmits<{ keep: [pull: { deg: number }] }>()
+const props = defineProps<{
+  wanted: PassWanted & { by: 'turn' }
+  bolt: number
+  resting: boolean
+  /** Keeps a pull; false when it is refused, and then what was typed stays. */
+  keep: (pull: { deg: number }) => boolean
+}>()
 const may = useMay()
 const text = ref('')
 const why = ref<string | null>(null)
@@ -20,12 +24,12 @@ const verdict = computed(() =>
       : ('Out' as const),
 )
 const field = useTemplateRef<{ focus: () => void }>('field')
-function keep() {
+function take() {
   if (deg.value === null || deg.value < 0 || deg.value > 1080) {
     why.value = `“${text.value}” is no turn. Type degrees as the mark shows, such as ${props.wanted.target}.`
     return
   }
-  emit('keep', { deg: deg.value })
+  if (!props.keep({ deg: deg.value })) return
   text.value = ''
   void nextTick(() => field.value?.focus())
 }
@@ -35,7 +39,7 @@ watch(text, () => (why.value = null), { flush: 'sync' })
 
 <template>
   <p class="soft">Mark bolt and part across, turn, read the mark.</p>
-  <form @submit.prevent="keep">
+  <form @submit.prevent="take">
     <QuantityField
       ref="field"
       v-model="text"
