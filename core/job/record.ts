@@ -21,6 +21,7 @@ import { showLimits, showValue } from './show.ts'
 import { cautionKey, NO_JOINT, partState, readingKey, type Stamp } from './state.ts'
 import { leftOut, planIn } from './switching.ts'
 import { viewJob } from './view.ts'
+import { isOwnWork } from './acts/concession-given.ts'
 import { lostOf } from './acts/evidence-lost.ts'
 import { aidName, choiceName, mateName, MOMENT_WORDS, partName, stepName, STATION_WORDS } from './words.ts'
 
@@ -300,7 +301,9 @@ export function recordOf(
     })),
     concessions: [...state.concessions.values()].map(one => ({
       what: `${owedWords(plan, owedOf(one.of)!)}${stands(one) ? conceded(one.of) : ' (lapsed: it is another since)'}`,
-      why: one.alone ? `${one.why} (by the only lead here, over their own work)` : one.why,
+      why: one.alone
+        ? `${one.why} (by the only lead here${isOwnWork(plan, state, owedOf(one.of)!, one.by) ? ', over their own work' : ''})`
+        : one.why,
       ...by(one),
     })),
     lost: [...state.evidenceLost.values()].map(one => ({

@@ -140,6 +140,8 @@ describe('where there is only one lead', () => {
     )
     expect(refusal(one, 'concession.given', { of, saw: one.basis(of), why, alone: true }, 'lead', 'rena')).toBeNull()
     expect(refusal(one, 'concession.given', { of, saw: one.basis(of), why }, 'lead', 'odd')).toBeNull()
+    // Now the lead decides one of them, too: then it is over their own work.
+    one.act('part.decided', { parts: ['hub'], choice: 'reuse' }, 'lead')
     one.concede(of, why, { alone: true })
     expect(JSON.stringify(recordTables(recordOf(one.plan, one.folded.entries, new Map())))).toContain(
       'the only lead here, over their own work',

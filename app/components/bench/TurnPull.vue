@@ -38,7 +38,6 @@ watch(text, () => (why.value = null), { flush: 'sync' })
 </script>
 
 <template>
-  <p class="soft">Mark bolt and part across, turn, read the mark.</p>
   <form @submit.prevent="take">
     <QuantityField
       ref="field"
@@ -55,6 +54,7 @@ watch(text, () => (why.value = null), { flush: 'sync' })
   <KeyPad v-model="text" :replace="why !== null" />
   <p v-if="why" class="why" role="alert">{{ why }}</p>
   <Teleport defer to="#below-bolt">
+    <p class="soft">Mark bolt and part across, turn, read the mark.</p>
     <ReadingBand
       :limits="{ min: wanted.least, max: wanted.most, best: wanted.target, warningShare: 0 }"
       :value="deg"

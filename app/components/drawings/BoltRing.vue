@@ -114,20 +114,20 @@ const trace = computed(() =>
   font: 500 17px var(--figures);
   fill: var(--blue-ink);
 }
-.bolt.holds circle {
+.bolt.holds circle:not(.touch) {
   fill: #1f3a68;
 }
 .bolt.holds text {
   fill: #fff;
 }
-.bolt.out circle {
+.bolt.out circle:not(.touch) {
   fill: var(--out-wash);
   stroke: var(--out);
 }
 .bolt.out text {
   fill: var(--out);
 }
-.bolt.next circle {
+.bolt.next circle:not(.touch) {
   fill: var(--brass);
   stroke: var(--brass-ink);
 }

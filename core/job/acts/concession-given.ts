@@ -75,6 +75,6 @@ export const concessionGiven: ActKind<Shaped<typeof shape>> = {
   },
   words: (plan, { of, why: reason, alone }) => {
     const owed = owedOf(of)
-    return `Concession${owed ? `: ${owedWords(plan, owed)}` : ''}. ${reason}${alone ? ' Given by the only lead here, over their own work.' : ''}`
+    return `Concession${owed ? `: ${owedWords(plan, owed)}` : ''}. ${reason}${alone ? ' Given by the only lead here.' : ''}`
   },
 }
