@@ -2,6 +2,7 @@ import {
   asksOf,
   basisOf,
   boltCount,
+  checkResults,
   competenceFor,
   confirmationOf,
   easedOf,
@@ -11,6 +12,7 @@ import {
   hindrances,
   isDrawnUp,
   keyOf,
+  markOf,
   mediumsOf,
   nextStep,
   partState,
@@ -32,6 +34,7 @@ import {
   type Said,
   type SumCell,
 } from '../core/job/index.ts'
+import { withinTurn } from '../core/marks/index.ts'
 import { passesOf, type PassWanted } from '../core/joints/index.ts'
 import { fromBase } from '../core/quantity/index.ts'
 import type { Check, Hold, Mate, Moment, Plan, Ref, Step } from '../core/sheet/index.ts'
@@ -124,7 +127,14 @@ export class Technician {
     }
   }
 
-  doStep(step: Step): void {
+  /** Does a step, and says of it what is asked; something otherwise than it should be, where that is given. */
+  doStep(step: Step, otherwise: Said = {}): void {
+    this.prepare(step)
+    this.acts(confirmationOf(this.plan, this.folded.state, step, saidOtherwise(this.said(step), otherwise)))
+  }
+
+  /** Everything that comes before a step is confirmed: cautions, marks, decisions, readings, bolts, signatures. */
+  prepare(step: Step): void {
     step.cautions?.forEach((_, caution) => this.act('caution.read', { step: step.id, caution }))
     const { marks, evidenceLost } = this.folded.state
     for (const mate of step.marks ?? [])
@@ -135,7 +145,6 @@ export class Technician {
     if (step.joint?.act === 'slacken') this.slacken(step.joint.id)
     else if (step.joint) this.pull(step.joint.id, step.joint.act)
     if (step.hold) this.signHold(step.id, step.hold)
-    this.acts(confirmationOf(this.plan, this.folded.state, step, this.said(step)))
   }
 
   /** What is decided at a step, as the sheet proposes it. */
@@ -151,14 +160,19 @@ export class Technician {
   /** A mark as a careful fitter makes it: an angle at the top, a distance as the seal happens to sit. */
   mark(id: string): void {
     const { rule, mark } = this.plan.mates.get(id)!
-    const where = rule.kind === 'distance' ? { mm: MARKED_MM, text: String(MARKED_MM) } : { deg: 0 }
+    const where =
+      rule.kind === 'distance'
+        ? { mm: MARKED_MM, text: String(MARKED_MM) }
+        : rule.kind === 'label'
+          ? { label: rule.example }
+          : { deg: 0 }
     this.act('mark.made', { mate: id, ...where, seenFrom: mark!.seenFrom, carrier: mark!.method })
   }
 
   /** Everything a step asks for, answered right. */
   said(step: Step): Said {
     const { bags, tags, counts, hands, mates, lubricants, found } = asksOf(this.plan, this.folded.state, step)
-    const { marks } = this.folded.state
+    const { state } = this.folded
     return {
       bags: Object.fromEntries(bags.map(({ lot }) => [lot, `B${this.label()}`])),
       tags: Object.fromEntries(tags.map(ref => [ref, `T${this.label()}`])),
@@ -172,7 +186,7 @@ export class Technician {
         ]),
       ),
       hands: Object.fromEntries(hands.map(({ place }) => [place, place])),
-      mates: Object.fromEntries(mates.map(mate => [mate.id, rightAnswer(mate, marks.get(mate.id))])),
+      mates: Object.fromEntries(mates.map(mate => [mate.id, rightAnswer(mate, markOf(state, mate))])),
       lubricants: Object.fromEntries(
         lubricants.map(({ on, medium, never }) => [on, medium ?? mediumsOf(this.plan).find(one => one !== never)!]),
       ),
@@ -205,11 +219,10 @@ export class Technician {
   /** Fills a sum in, figure by figure; one that is asked for only after another comes when it is. */
   private work(check: Check, moment: Moment): void {
     for (;;) {
-      const { worked } = viewJob(this.plan, this.folded.state).results.get(`${check.id} ${moment}`)!
-      const [cell] = worked!.missing
-      if (!cell) return
-      const figure = figureFor(cell, this.findings.figure(worked!.sum, check, moment, cell))
-      const { id: entry } = this.act('figures.taken', { check: check.id, moment, figures: [figure] })
+      const { sum, missing } = checkResults(this.plan, this.folded.state).get(`${check.id} ${moment}`)!.worked!
+      if (!missing.length) return
+      const figures = missing.map(cell => figureFor(cell, this.findings.figure(sum, check, moment, cell)))
+      const { id: entry } = this.act('figures.taken', { check: check.id, moment, figures })
       if (this.folded.state.flags.some(one => one.entry === entry)) return
     }
   }
@@ -286,6 +299,14 @@ export class Technician {
   }
 }
 
+/** What is said, with some of it said otherwise. */
+export function saidOtherwise(right: Said, otherwise: Said): Said {
+  const said: Said = { ...right, ...otherwise }
+  for (const key of ['tags', 'bags', 'counts', 'hands', 'mates', 'lubricants'] as const)
+    Object.assign(said, { [key]: { ...right[key], ...otherwise[key] } })
+  return said
+}
+
 /** Where the scribed line of a seal lies in the demo, mm from its datum. */
 const MARKED_MM = 42
 
@@ -295,10 +316,15 @@ const counter =
     ++from
 
 /** How two parts are seen to stand when they stand right. */
-export function rightAnswer({ rule }: Mate, mark: Mark | undefined): Omit<MateAnswer, 'mate'> {
+export function rightAnswer(
+  { rule }: Mate,
+  mark: Pick<Mark, 'deg' | 'mm' | 'label'> | undefined,
+): Omit<MateAnswer, 'mate'> {
   if (rule.kind === 'seen') return { say: rule.choices.find(one => one.met)!.say }
   if (!mark) return { say: 'set without its mark' }
-  return rule.kind === 'distance' ? { mm: mark.mm!, text: String(mark.mm!) } : { deg: mark.deg! }
+  if (rule.kind === 'label') return { label: mark.label! }
+  if (rule.kind === 'distance') return { mm: mark.mm!, text: String(mark.mm!) }
+  return { deg: withinTurn(mark.deg! + (rule.kind === 'aligned' ? (rule.deg ?? 0) : 0)) }
 }
 
 /** A figure as it would be typed into the check's field. */

@@ -5,18 +5,29 @@ import { parse } from 'yaml'
 import { everyVariant, examineSheet, placesOf, planFor, readSheet } from '../core/sheet/index.ts'
 
 const files = readdirSync(import.meta.dirname).filter(file => file.endsWith('.yaml'))
-const load = (file: string) => readSheet(parse(readFileSync(`${import.meta.dirname}/${file}`, 'utf8')))
+const written = (file: string) => parse(readFileSync(`${import.meta.dirname}/${file}`, 'utf8'))
+const load = (file: string) => readSheet(written(file))
 
 describe.each(files)('%s', file => {
   const sheet = load(file)
   it('is sound in every variant', () => expect(examineSheet(sheet, SUMS_BY_NAME)).toEqual([]))
   it('is a machine, not a sketch', () => {
-    for (const variants of everyVariant(sheet)) {
-      const plan = planFor(sheet, variants)
-      expect(plan.parts.size).toBeGreaterThanOrEqual(25)
-      expect(sheet.checks.length).toBeGreaterThanOrEqual(10)
-      expect(sheet.mates.length).toBeGreaterThanOrEqual(8)
+    const between = (n: number, least: number, most: number, what: string) => {
+      expect(n, what).toBeGreaterThanOrEqual(least)
+      expect(n, what).toBeLessThanOrEqual(most)
     }
+    for (const variants of everyVariant(sheet)) {
+      const { parts, sheet: own } = planFor(sheet, variants)
+      between(parts.size, 25, 60, 'parts in their places')
+      between(own.mates.length, 8, 25, 'mates')
+      const back = own.steps.filter(step => step.station === 'build' || step.station === 'prove').length
+      between(own.steps.length - back, 20, 60, 'steps off')
+      between(back, 25, 60, 'steps back')
+      // Most of how parts stand is told by more than yes or no.
+      const bare = own.mates.filter(one => one.rule.kind === 'seen' && one.rule.choices.length < 3)
+      expect(bare.length / own.mates.length).toBeLessThanOrEqual(0.2)
+    }
+    between(written(file).checks.length, 10, 30, 'checks as they are written')
     expect(sheet.notice).toMatch(/maker's manual/)
   })
   it('says why every always-new part is always new', () => {

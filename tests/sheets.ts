@@ -7,38 +7,82 @@ import { SUMS_BY_NAME } from '../core/sums/index.ts'
 import { planFor, readSheet, type Check, type Moment, type Sheet, type Variants } from '../core/sheet/index.ts'
 import { people } from './pump.ts'
 
-/** A small sheet made for tests, written out. */
-export const sheetNamed = (name: string): Sheet =>
-  readSheet(parse(readFileSync(new URL(`./sheets/${name}.yaml`, import.meta.url), 'utf8')))
+const read = (path: string): Sheet => readSheet(parse(readFileSync(new URL(path, import.meta.url), 'utf8')))
 
-/** Figures by check, at one moment or at all; what is not named is read as the sheet would best have it. */
+/** A small sheet made for tests, written out. */
+export const sheetNamed = (name: string): Sheet => read(`./sheets/${name}.yaml`)
+
+/** A sheet of the library, written out. */
+export const librarySheet = (name: string): Sheet => read(`../library/${name}.yaml`)
+
+/**
+ * Figures by check, or by check with the moment, the station, the figure of its sum: the closest that is named counts. A
+ * star stands for anything. What is not named is read as the sheet would best have it.
+ */
 export type Read = Partial<Record<string, number | string>>
+
+/** What a table of figures says under the first of these names that it knows. */
+function finder(figures: Read): (names: string[]) => number | string | undefined {
+  const stars = Object.entries(figures).flatMap(([name, value]) =>
+    name.includes('*')
+      ? [{ is: new RegExp(`^${name.replaceAll(/[.+?()[\]{}|^$\\]/g, String.raw`\$&`).replaceAll('*', '.*')}$`), value }]
+      : [],
+  )
+  return names =>
+    names.map(name => figures[name]).find(one => one !== undefined) ??
+    names.flatMap(name => stars.find(one => one.is.test(name))?.value ?? [])[0]
+}
 
 const bestOf = ({ choices, limits: { min, max, best } }: Check) =>
   choices ? choices.findIndex(one => one.verdict === 'Holds') : (best ?? ((min ?? max ?? 0) + (max ?? min ?? 0)) / 2)
 
-/** Somebody who works a sheet and finds what the test says. */
-export function worker(sheet: Sheet, read: Read = {}, variants: Variants = {}): Technician {
-  let n = 0
-  const findings: Findings = {
-    reading: (check: Check, moment: Moment) => {
-      const figure = Number(read[`${check.id} ${moment}`] ?? read[check.id] ?? bestOf(check))
-      return figuresPerTry(check) === 2 ? [0, figure] : [figure]
+/** A run-out of this much, swept round. */
+const swept = (figure: number, n: number) =>
+  Array.from({ length: n }, (_, i) => Number(((figure / 2) * Math.cos((i / n) * 2 * Math.PI)).toFixed(4)))
+
+/** Figures and answers of a table, and nothing else where it is to be whole. */
+export function findingsOf(figures: Read, isWhole = false): Findings {
+  const find = finder(figures)
+  const must = <T>(value: T | undefined, names: string[], otherwise: () => T): T => {
+    if (value === undefined && isWhole) throw new Error(`No figure is written for ${names[0]}.`)
+    return value ?? otherwise()
+  }
+  return {
+    reading: (check: Check, moment: Moment, station) => {
+      const names = [`${check.id} ${moment} ${station}`, `${check.id} ${station}`, `${check.id} ${moment}`, check.id]
+      const said = must(find(names), names, () => bestOf(check))
+      const figure = typeof said === 'string' ? (check.choices?.findIndex(one => one.say === said) ?? -1) : said
+      if (figure < 0 && check.choices) throw new Error(`${check.id} has no answer “${said}”.`)
+      const each = figuresPerTry(check)
+      return each === 1 ? [figure] : each === 2 ? [0, figure] : swept(figure, each)
     },
-    figure: (sum, check, moment, cell) =>
-      String(
-        read[`${check.id} ${moment} ${cell.name}`] ??
-          read[`${check.id} ${cell.name}`] ??
-          read[check.id] ??
-          exampleFigure(sum, cell),
-      ),
+    figure: (sum, check, moment, cell) => {
+      const names = [
+        `${check.id} ${moment} ${cell.name}`,
+        `${check.id} ${cell.name}`,
+        `${check.id} ${moment}`,
+        check.id,
+      ]
+      return String(must(find(names), names, () => exampleFigure(sum, cell)))
+    },
     choice: () => 'reuse',
     ...people,
   }
+}
+
+/** Somebody who works a sheet and finds what the test says. */
+export function worker(
+  sheet: Sheet,
+  figures: Read | Findings = {},
+  variants: Variants = {},
+  complaint = 'Test',
+): Technician {
+  let n = 0
+  const findings = 'reading' in figures ? (figures as Findings) : findingsOf(figures as Read)
   const one = new Technician(planFor(sheet, variants, SUMS_BY_NAME), findings, {
     id: () => `e${String(++n).padStart(5, '0')}`,
     now: () => new Date(Date.UTC(2026, 4, 1) + n * 60_000).toISOString(),
   })
-  one.open('T-1', 'Test')
+  one.open('T-1', complaint)
   return one
 }

@@ -153,7 +153,10 @@ export function lacks(plan: Plan, asks: Asks, said: Said): string[] {
     ...asks.hands.flatMap(({ place }) => {
       const part = said.hands?.[place]
       if (!part) return [`Say which one is in the hand for ${name(place)}.`]
-      return part === place || said.swapped?.includes(place) ? [] : [`${name(part)} is in the hand for ${name(place)}.`]
+      const { swapped } = plan.parts.get(place)!.part
+      return part === place || said.swapped?.includes(place)
+        ? []
+        : [`${name(part)} is in the hand for ${name(place)}.${swapped ? ` ${swapped}.` : ''}`]
     }),
     ...asks.mates.filter(mate => !said.mates?.[mate.id]).map(mate => `Say how it stands: ${mate.title}.`),
     ...asks.lubricants.flatMap(one => {

@@ -3,7 +3,18 @@ import { fixed, parseQuantity } from '../quantity/index.ts'
 import type { Mate, Plan, Ref, Step } from '../sheet/index.ts'
 import { partState, type JobState, type Mark, type MateAnswer } from './state.ts'
 
-type MarkAt = Pick<Mark, 'deg' | 'mm'>
+type MarkAt = Pick<Mark, 'deg' | 'mm' | 'label'>
+
+/** The mark a mate is held against: the one that was made, or the maker's stamp, whose angle is taken from the top. */
+export const markOf = ({ marks }: Pick<JobState, 'marks'>, { id, mark }: Mate): MarkAt | undefined =>
+  marks.get(id) ?? (mark?.stamped ? { deg: 0 } : undefined)
+
+/** A label as it is compared: letters and figures, however they are parted or written. */
+const spelt = (label: string) =>
+  label
+    .toLowerCase()
+    .match(/[\p{L}\p{N}]+/gu)
+    ?.join(' ') ?? ''
 
 /** How far a part stands from its mark: degrees for an angle, millimetres for a distance; null where there is no such figure. */
 export function missedBy({ rule }: Mate, mark: MarkAt | undefined, answer: MateAnswer): number | null {
@@ -27,6 +38,8 @@ export function mateMet(mate: Mate, mark: MarkAt | undefined, answer: MateAnswer
   const { rule } = mate
   if (answer.notYet) return false
   if (rule.kind === 'seen') return rule.choices.some(one => one.met && one.say === answer.say)
+  if (rule.kind === 'label' && mark?.label !== undefined && answer.label !== undefined)
+    return spelt(mark.label) === spelt(answer.label)
   const missed = missedBy(mate, mark, answer)
   if (missed === null) return rule.kind === 'free' || Boolean(answer.say)
   const tolerance = rule.kind === 'distance' ? rule.toleranceMm : toleranceDegOf(mate)
@@ -37,9 +50,12 @@ export function mateMet(mate: Mate, mark: MarkAt | undefined, answer: MateAnswer
 const toleranceDegOf = ({ rule }: Mate): number =>
   (rule.kind === 'aligned' ? rule.toleranceDeg : undefined) ?? USUAL_TOLERANCE_DEG
 
-/** Whether both sides are where they belong, one of them put back, so that it can be seen how they stand. */
-export function canBeSeen(state: JobState, mate: Mate, also: readonly Ref[] = []): boolean {
-  const sides = [mate.a, mate.b]
+/**
+ * Whether both sides are where they belong, one of them put back, so that it can be seen how they stand. A side that goes in
+ * only after the step it is asked at is the one that the other was built up on, on the bench.
+ */
+export function canBeSeen({ sidesOf }: Plan, state: JobState, mate: Mate, also: readonly Ref[] = []): boolean {
+  const sides = sidesOf.get(mate.id)!
   const isThere = (ref: Ref) => {
     const { where, fitted } = partState(state, ref)
     return also.includes(ref) || where === 'on' || fitted?.place === ref
@@ -57,7 +73,7 @@ export function matesAsked(plan: Plan, state: JobState, step: Step, fits: readon
     mate =>
       mate.rule.kind !== 'free' &&
       (mate.asked ? mate.asked === step.id : [mate.a, mate.b].some(ref => fits.includes(ref))) &&
-      canBeSeen(state, mate, fits) &&
+      canBeSeen(plan, state, mate, fits) &&
       !state.mates.has(mate.id),
   )
 }
@@ -87,11 +103,16 @@ export function typedMm({ title, rule }: Mate, { mm, text = '' }: Pick<MateAnswe
     : `${title}: “${text}” and the figure sent with it differ. Type it again.`
 }
 
+/** Whether what was read where two parts meet can be told again; else why not. */
+export const readLabel = ({ title, rule }: Mate, { label = '' }: Pick<MateAnswer, 'label'>): string | null =>
+  rule.kind !== 'label' || spelt(label) ? null : `${title}: write what is read there, as in “${rule.example}”.`
+
 /** A mark in words: with what, where, and from which end or datum. */
 export function markText(
   plan: Plan,
-  { mate, deg, mm, carrier, seenFrom }: Pick<Mark, 'mate' | 'deg' | 'mm' | 'carrier' | 'seenFrom'>,
+  { mate, deg, mm, label, carrier, seenFrom }: Pick<Mark, 'mate' | 'deg' | 'mm' | 'label' | 'carrier' | 'seenFrom'>,
 ): string {
+  if (label !== undefined) return `${carrier}, “${label}”`
   const from = plan.mates.get(mate)?.mark?.from
   return mm !== undefined
     ? `${carrier}, ${fixed(mm, 2)} mm from ${from ?? 'its datum'}`
@@ -99,8 +120,9 @@ export function markText(
 }
 
 /** An answer in words. */
-export function answerText({ deg, mm, say, notYet }: MateAnswer): string {
+export function answerText({ deg, mm, label, say, notYet }: MateAnswer): string {
   if (notYet) return 'not to be seen yet'
+  if (label !== undefined) return `reads “${label}”`
   if (deg !== undefined) return `stands at ${clockText(deg, 1)}`
   return mm !== undefined ? `stands at ${fixed(mm, 2)} mm` : (say ?? '')
 }

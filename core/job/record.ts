@@ -14,7 +14,7 @@ import { isSame } from './saw.ts'
 import { holdStands } from './holds.ts'
 import { drawingText, isLocked, progressOf, pullText } from './joints.ts'
 import { roundsOf, type RoundGoal } from './rounds.ts'
-import { answerText, markText, mateMet } from './mates.ts'
+import { answerText, markOf, markText, mateMet } from './mates.ts'
 import { owedOf, owedWords } from './owed/index.ts'
 import type { Role } from './roles.ts'
 import { showLimits, showValue } from './show.ts'
@@ -196,7 +196,7 @@ export function recordOf(
     mates: plan.sheet.mates.flatMap(mate => {
       const answer = state.mates.get(mate.id)
       if (!answer) return []
-      const met = answer.notYet ? 'open' : mateMet(mate, state.marks.get(mate.id), answer) ? 'met' : 'not met'
+      const met = answer.notYet ? 'open' : mateMet(mate, markOf(state, mate), answer) ? 'met' : 'not met'
       return [{ title: mate.title, stands: answerText(answer), met, ...by(answer) }]
     }),
     counted: [...state.counts].map(([key, one]) => {

@@ -145,9 +145,22 @@ function reduceCell(check: Check, cell: Taken): ReducedCell {
   }
 }
 
+/** One figure, or one in every place: then the worst of them stands for all. */
 function reduceSingle(check: Check, cells: Taken[]): Reduced {
-  const { mean, line, notes, scatter } = reduceCell(check, cells[0]!)
-  return { value: mean, working: system => [line(system)], notes, scatter }
+  const each = cells.map(cell => ({ cell, ...reduceCell(check, cell) }))
+  const judged = each.map(one => ({ ...one, judgement: judge(one.mean, check.limits) }))
+  const verdict = worstVerdict(judged.map(one => one.judgement.verdict))
+  const worst = judged
+    .filter(one => one.judgement.verdict === verdict)
+    .reduce((a, b) => ((b.judgement.share ?? 0) > (a.judgement.share ?? 0) ? b : a))
+  const means = each.map(one => one.mean)
+  return {
+    value: worst.mean,
+    ...(each.length > 1 ? { span: [Math.min(...means), Math.max(...means)], judgement: worst.judgement } : {}),
+    working: system => each.map(one => one.line(system)),
+    notes: system => each.flatMap(one => one.notes(system)),
+    scatter: each.find(one => one.scatter)?.scatter,
+  }
 }
 
 function reduceRound(check: Check, cells: Taken[]): Reduced {
@@ -447,12 +460,16 @@ function reduceAnswer(check: Check, answer: Answer): Reduced {
   }
 }
 
-/** Where the limits of a sheet come from, a sum cannot know. */
-const withSource = (answer: Answer, { source }: Check): Answer => ({
+/** Where the limits of a sheet come from, and what being outside them does to this machine, a sum cannot know. */
+const withSource = (answer: Answer, { source, low, high }: Check): Answer => ({
   ...answer,
-  figures: answer.figures.map(one =>
-    one.held ? { ...one, held: { ...one.held, source: one.held.source.replace(MAKER, source) } } : one,
-  ),
+  figures: answer.figures.map(one => {
+    if (!one.held?.source.includes(MAKER)) return one
+    const { held } = one
+    const own = held.side === 'low' ? low : high
+    const consequence = held.consequence ? (own ?? held.consequence) : held.consequence
+    return { ...one, held: { ...held, consequence, source: held.source.replace(MAKER, source) } }
+  }),
 })
 
 function summed(scene: Scene, check: Check, moment: Moment): CheckResult {

@@ -1,6 +1,7 @@
 import type { Plan, Step } from '../sheet/index.ts'
 import { reasonsAt } from './gate.ts'
 import { keyOf, type Obligation, type Settle } from './owed/index.ts'
+import { firstWords } from './words.ts'
 import { isWanted } from './wanted.ts'
 import { cautionKey, type JobState } from './state.ts'
 
@@ -61,7 +62,7 @@ export function hindrances(
   const needs = step.closes
     ? []
     : unmetNeeds(plan, state, step).map((need): Hindrance => ({
-        text: `First: ${need.title}`,
+        text: firstWords(need),
         settle: { to: 'step', step: need.id },
       }))
   const cautions = (step.cautions ?? []).flatMap((caution, i): Hindrance[] =>

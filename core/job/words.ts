@@ -1,4 +1,4 @@
-import { placesOf, type Moment, type Plan, type Ref, type Station } from '../sheet/index.ts'
+import { placesOf, type Moment, type Plan, type Ref, type Station, type Step } from '../sheet/index.ts'
 
 export const MOMENT_WORDS: Record<Moment, string> = {
   asFound: 'as found',
@@ -22,6 +22,9 @@ const titled = (list: { id: string; title: string }[], id: string) => list.find(
 // Names by their ids in a sheet, what this machine leaves out included; an id that the sheet does not have stands for itself.
 export const partName = (plan: Plan, ref: Ref) =>
   plan.parts.get(ref)?.name ?? plan.source.parts.flatMap(placesOf).find(one => one.ref === ref)?.name ?? ref
+/** The step that comes before, and what comes of it where it does not. */
+export const firstWords = ({ title, early }: Step): string => `First: ${title}${early ? `. ${early}` : ''}`
+
 export const stepName = (plan: Plan, id: string) => plan.steps.get(id)?.title ?? titled(plan.source.steps, id)
 export const checkName = (plan: Plan, id: string) => plan.checks.get(id)?.title ?? titled(plan.source.checks, id)
 export const mateName = (plan: Plan, id: string) => plan.mates.get(id)?.title ?? titled(plan.source.mates, id)

@@ -140,28 +140,28 @@ const RULES: Rule[] = [
       .map(mate => `the mark of ${mate.id} is made and never met`),
   ({ sheet }) =>
     sheet.mates
-      .filter(mate => mate.mark && !sheet.steps.some(step => step.marks?.includes(mate.id)))
+      .filter(mate => mate.mark && !mate.mark.stamped && !sheet.steps.some(step => step.marks?.includes(mate.id)))
       .map(mate => `no step makes the mark of ${mate.id}`),
   ({ sheet }) =>
     sheet.mates.flatMap(({ id, rule, mark }) => [
       ...(rule.kind === 'seen' && !(rule.choices.some(one => one.met) && rule.choices.some(one => !one.met))
         ? [`mate ${id} can only be answered one way`]
         : []),
-      ...((rule.kind === 'aligned' || rule.kind === 'distance') && !mark
+      ...(['aligned', 'distance', 'label'].includes(rule.kind) && !mark
         ? [`mate ${id} has no mark to be held against`]
         : []),
+      ...(mark?.stamped && rule.kind !== 'aligned' ? [`the stamp of ${id} has no angle to be held against`] : []),
       ...(rule.kind === 'distance' && mark && !mark.from
         ? [`the mark of ${id} does not say where its distance is from`]
         : []),
     ]),
   // What is asked later than its second part goes on is asked when that is there.
-  ({ sheet, steps, fittedBy }) =>
-    sheet.mates.flatMap(mate =>
-      mate.asked && steps.has(mate.asked)
-        ? [mate.a, mate.b]
-            .map(ref => fittedBy.get(ref)?.id)
-            .filter(id => id && id !== mate.asked && !stepsBefore(steps, mate.asked!).has(id))
-            .map(id => `mate ${mate.id} is asked at ${mate.asked}, which does not come after ${id}`)
+  ({ sheet, steps, fittedBy, sidesOf }) =>
+    sheet.mates.flatMap(({ id, a, asked }) =>
+      asked && steps.has(asked) && !sidesOf.get(id)!.some(ref => fittedBy.has(ref))
+        ? [
+            `mate ${id} is asked at ${asked}, which does not come after ${fittedBy.get(a)?.id ?? 'any of its parts went on'}`,
+          ]
         : [],
     ),
   // Parts that can be taken for each other must be told apart when they are off.

@@ -50,6 +50,8 @@ export interface Plan {
   destroyedBy: Map<string, Step>
   /** Mates a part takes part in, asked when it is fitted back. */
   matesOf: Map<Ref, Mate[]>
+  /** Sides of a mate that must be there for it to be seen: what goes in later is built up on the bench by then. */
+  sidesOf: Map<string, Ref[]>
   /** The steps that shut something, in order, each with every step that must come before it. */
   gates: PlanGate[]
   loops: Map<string, Loop>
@@ -136,10 +138,12 @@ export function resolveSheet(sheet: Sheet, chosen: Variants): Sheet {
   const variants = fullVariants(sheet, chosen)
   const all = sheet.steps
   const settled = settledFor(sheet, variants, when => holdsFor(when as When | undefined, variants))
-  const { parts, checks, mates, joints } = settled
+  const { parts, checks, joints } = settled
+  const refs = cutOf(refsOf(parts), refsOf(sheet.parts))
+  const mates = settled.mates.filter(mate => stays(mate.a, refs) && stays(mate.b, refs))
   const cut = {
     steps: cutOf(idsOf(settled.steps), idsOf(all)),
-    refs: cutOf(refsOf(parts), refsOf(sheet.parts)),
+    refs,
     checks: cutOf(idsOf(checks), idsOf(sheet.checks)),
     mates: cutOf(idsOf(mates), idsOf(sheet.mates)),
     joints: cutOf(idsOf(joints), idsOf(sheet.joints)),
@@ -158,7 +162,7 @@ export function resolveSheet(sheet: Sheet, chosen: Variants): Sheet {
     )
   return {
     ...settled,
-    mates: mates.filter(mate => stays(mate.a, cut.refs) && stays(mate.b, cut.refs)),
+    mates,
     checks: checks.map(check => ({
       ...check,
       of: check.of.filter(ref => stays(ref, cut.refs)),
@@ -233,6 +237,14 @@ export function planFor(source: Sheet, chosen: Variants = {}, sums: Sums = NO_SU
   for (const mate of sheet.mates) {
     for (const ref of [mate.a, mate.b]) matesOf.set(ref, [...(matesOf.get(ref) ?? []), mate])
   }
+  const fittedBy = new Map(sheet.steps.flatMap(step => (step.fits ?? []).map(ref => [ref, step] as const)))
+  const goesInLater = (ref: Ref, asked: string) => {
+    const fits = fittedBy.get(ref)
+    return fits !== undefined && fits.id !== asked && !stepsBefore(steps, asked).has(fits.id)
+  }
+  const sidesOf = new Map(
+    sheet.mates.map(({ id, a, b, asked }) => [id, [a, b].filter(ref => !asked || !goesInLater(ref, asked))]),
+  )
   const loops = sheet.loops ?? []
   const riders: Plan['riders'] = new Map()
   for (const { ref, part } of parts.values())
@@ -249,7 +261,7 @@ export function planFor(source: Sheet, chosen: Variants = {}, sums: Sums = NO_SU
     steps,
     stepNumber: new Map(sheet.steps.map((step, i) => [step.id, i + 1])),
     removedBy: new Map(sheet.steps.flatMap(step => (step.removes ?? []).map(ref => [ref, step] as const))),
-    fittedBy: new Map(sheet.steps.flatMap(step => (step.fits ?? []).map(ref => [ref, step] as const))),
+    fittedBy,
     checksAt,
     destroyedBy: new Map(
       sheet.steps.flatMap(step =>
@@ -257,6 +269,7 @@ export function planFor(source: Sheet, chosen: Variants = {}, sums: Sums = NO_SU
       ),
     ),
     matesOf,
+    sidesOf,
     gates: sheet.steps
       .filter(step => step.closes)
       .map(step => ({

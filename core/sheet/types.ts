@@ -127,6 +127,7 @@ export interface Place {
   id: string
   name: string
   geometry?: Geometry
+  when?: When
 }
 
 export interface Part {
@@ -154,6 +155,8 @@ export interface Part {
   /** How it is kept when off: small parts are bagged, the rest tagged or laid out. */
   keep: 'bag' | 'tag' | 'lay'
   faces?: { face: string; medium: string }[]
+  /** What comes of it in the place of another of its kind. */
+  swapped?: string
   when?: When
 }
 
@@ -164,21 +167,34 @@ export interface Mate {
   b: Ref
   rule: MateRule
   carriedBy: 'mark' | 'pin' | 'key' | 'shape'
-  /** A mark that the technician makes before the parts part. `from` is the datum that a distance is taken from. */
-  mark?: { method: string; on: string; seenFrom: string; from?: string; lost?: MayGiveUp }
+  mark?: MateMark
   /** The step at which it can be seen how they stand, where that is later than the second part going on. */
   asked?: string
   wrong: string
   when?: When
 }
 
+/** A mark that is made before the parts part, or that the maker put there. */
+export interface MateMark {
+  method: string
+  on: string
+  seenFrom: string
+  /** The datum that a distance is taken from. */
+  from?: string
+  /** Put there by the maker, on the parts for good: nobody makes it, its angle is taken from the top of the machine. */
+  stamped?: boolean
+  lost?: MayGiveUp
+}
+
 /**
- * How two parts must stand to each other. `aligned` and `distance` are held against the mark that was made; `seen` asks
- * for what is seen and knows which answer meets; `free` says that any way will do, so that silence never means it.
+ * How two parts must stand to each other. `aligned`, `distance` and `label` are held against the mark that was made; `seen`
+ * asks for what is seen and knows which answer meets; `free` says that any way will do, so that silence never means it.
  */
 export type MateRule =
   | { kind: 'aligned'; deg?: number; toleranceDeg?: number; symmetry?: number }
   | { kind: 'distance'; toleranceMm: number; span: [number, number] }
+  /** What is read where they meet: tooth numbers, a port, a colour. The example shows how it is written. */
+  | { kind: 'label'; ask: string; example: string }
   | { kind: 'seen'; ask: string; choices: { say: string; met: boolean }[] }
   | { kind: 'free'; why: string }
 
@@ -348,6 +364,8 @@ export interface Step {
   hold?: Hold
   /** A gate: what is shut by this step, by its name, or the case. Everything owed behind it must be settled. */
   closes?: boolean | string
+  /** What comes of it when a step that needs this one is gone to before it. */
+  early?: string
   skip?: MayGiveUp
   when?: When
 }

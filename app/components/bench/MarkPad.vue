@@ -21,7 +21,12 @@ const heldFrom = mate.mark?.seenFrom ?? 'drive end'
 const ends: [string, string] = [job.plan.sheet.ends.left, job.plan.sheet.ends.right]
 
 /** Where it lies, as the rule of the mate wants it said; null with the reason. */
-function where(): { deg: number } | { mm: number; text: string } | null {
+function where(): { deg: number } | { mm: number; text: string } | { label: string } | null {
+  if (mate.rule.kind === 'label') {
+    const label = text.value.trim()
+    why.value = label ? null : `Write what is read there, as in “${mate.rule.example}”.`
+    return label ? { label } : null
+  }
   if (mate.rule.kind === 'distance') {
     const read = parseQuantity(text.value, {
       kind: 'length',
@@ -57,6 +62,17 @@ function make() {
       <form v-if="mate.rule.kind === 'distance'" @submit.prevent="make">
         <p class="label">How far from {{ mate.mark?.from }}?</p>
         <QuantityField v-model="text" :label="mate.title" :unit="fieldUnit('mm')" name="distance" />
+      </form>
+      <form v-else-if="mate.rule.kind === 'label'" @submit.prevent="make">
+        <p class="label">{{ mate.rule.ask }}</p>
+        <el-input
+          v-model="text"
+          class="figures"
+          maxlength="40"
+          :aria-label="mate.title"
+          :placeholder="`as in ${mate.rule.example}`"
+          autocomplete="off"
+        />
       </form>
       <IndexDial v-else v-model="deg" :held-from="heldFrom" :ends="ends" />
       <el-radio-group v-model="method" aria-label="Made with">

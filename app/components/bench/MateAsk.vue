@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { answerText, markText, mateMet, missedBy, type MateAnswer } from '~~/core/job'
+import { answerText, markOf, markText, mateMet, missedBy, type MateAnswer } from '~~/core/job'
+import { withinTurn } from '~~/core/marks'
 import { fixed, parseQuantity } from '~~/core/quantity'
 import type { Mate } from '~~/core/sheet'
 
@@ -12,11 +13,15 @@ const props = defineProps<{ mate: Mate; given?: Answer }>()
 const emit = defineEmits<{ give: [answer: Answer | undefined] }>()
 const job = useJob()
 const { fieldUnit } = useDisplay()
-const mark = computed(() => job.state.marks.get(props.mate.id))
+const made = computed(() => job.state.marks.get(props.mate.id))
+const mark = computed(() => markOf(job.state, props.mate))
+/** With what, and from which end: as it was made, or as the maker stamped it. */
+const carrier = computed(() => made.value?.carrier ?? props.mate.mark?.method ?? '')
+const seenFrom = computed(() => made.value?.seenFrom ?? props.mate.mark?.seenFrom ?? '')
 const { rule } = props.mate
 const ends: [string, string] = [job.plan.sheet.ends.left, job.plan.sheet.ends.right]
 const deg = ref<number | null>(props.given?.deg ?? null)
-const text = ref(props.given?.text ?? '')
+const text = ref(props.given?.text ?? props.given?.label ?? '')
 const say = ref(props.given?.say ?? '')
 const why = ref<string | null>(null)
 const NOT_YET = 'not to be seen yet'
@@ -28,7 +33,7 @@ const met = computed(() =>
 )
 const miss = computed(() => {
   const by = props.given ? missedBy(props.mate, mark.value, { mate: props.mate.id, ...props.given }) : null
-  if (by === null) return ''
+  if (by === null) return 'It does not read the same'
   return rule.kind === 'distance' ? `${fixed(by, 2)} mm off` : `${fixed(by, 0)}° off`
 })
 function choose(said: string) {
@@ -54,6 +59,11 @@ function measure() {
   // What is kept is read again in millimetres, whatever the display was then.
   if (read.ok) emit('give', { mm: read.value.value, text: `${Number(read.value.value.toPrecision(12))} mm` })
 }
+function read() {
+  const label = text.value.trim()
+  why.value = label ? null : 'Write what is read there now.'
+  if (label) emit('give', { label })
+}
 function again() {
   deg.value = null
   text.value = ''
@@ -67,8 +77,9 @@ function again() {
     <p class="head">
       <strong>{{ mate.title }}</strong>
       <span v-if="kind === 'seen' && rule.kind === 'seen'">{{ rule.ask }}</span>
-      <span v-else-if="kind === 'aligned'">Where does the {{ mark!.carrier }} stand now?</span>
+      <span v-else-if="kind === 'aligned'">Where does the {{ carrier }} stand now?</span>
       <span v-else-if="kind === 'distance'">How far does it stand from {{ mate.mark!.from }} now?</span>
+      <span v-else-if="rule.kind === 'label' && kind === 'label'">{{ rule.ask }}</span>
       <span v-else>Its mark was lost. How was it set without it?</span>
     </p>
     <template v-if="given && !given.notYet && kind !== 'seen'">
@@ -76,7 +87,7 @@ function again() {
         <VerdictMark :verdict="met ? 'Holds' : 'Out'" :word="false" />
         <span class="says"
           >{{ answerText({ mate: mate.id, ...given })
-          }}<template v-if="mark">; the mark was made as {{ markText(job.plan, mark) }}</template
+          }}<template v-if="made">; the mark was made as {{ markText(job.plan, made) }}</template
           >. <strong v-if="!met" class="out">{{ miss }}. {{ mate.wrong }}.</strong>
         </span>
         <el-button size="small" @click="again">{{ met ? 'Look again' : 'Put it right, look again' }}</el-button>
@@ -85,9 +96,9 @@ function again() {
         v-if="!met && kind === 'aligned'"
         :model-value="given.deg!"
         fixed
-        :held-from="mark!.seenFrom"
+        :held-from="seenFrom"
         :ends="ends"
-        :mark="mark!.deg"
+        :mark="withinTurn(mark!.deg! + (rule.kind === 'aligned' ? (rule.deg ?? 0) : 0))"
       />
     </template>
     <template v-else-if="kind === 'seen' && rule.kind === 'seen'">
@@ -104,10 +115,14 @@ function again() {
       </p>
     </template>
     <template v-else>
-      <IndexDial v-if="kind === 'aligned'" v-model="deg" :held-from="mark!.seenFrom" :ends="ends" />
+      <IndexDial v-if="kind === 'aligned'" v-model="deg" :held-from="seenFrom" :ends="ends" />
       <form v-else-if="kind === 'distance'" class="row" @submit.prevent="measure">
         <QuantityField v-model="text" class="far" :label="mate.title" :unit="fieldUnit('mm')" />
         <el-button type="primary" native-type="submit">It stands there</el-button>
+      </form>
+      <form v-else-if="kind === 'label'" class="row" @submit.prevent="read">
+        <el-input v-model="text" class="figures" maxlength="40" :aria-label="mate.title" autocomplete="off" />
+        <el-button type="primary" native-type="submit">It reads that</el-button>
       </form>
       <form v-else class="row" @submit.prevent="say.trim() && choose(say.trim())">
         <el-input v-model="say" maxlength="200" :aria-label="mate.title" placeholder="by the keyway, by the drawing…" />

@@ -1,5 +1,5 @@
 import type { ActKind } from '../act.ts'
-import { hasParted, markText, typedMm } from '../mates.ts'
+import { hasParted, markText, readLabel, typedMm } from '../mates.ts'
 import { HANDS } from '../roles.ts'
 import { degrees, id, optional, words, type Shaped } from '../shape.ts'
 import { stamped } from '../state.ts'
@@ -13,6 +13,8 @@ const shape = {
   /** How far a distance's mark lies from its datum, with what was typed. */
   mm: optional({ is: 'number' } as const),
   text: optional(words(40)),
+  /** What is read where they meet. */
+  label: optional(words(40)),
   seenFrom: words(60),
   carrier: words(80),
 } as const
@@ -24,10 +26,12 @@ export const markMade: ActKind<Shaped<typeof shape>> = {
   sense: (plan, state, { payload }) => {
     const mate = plan.mates.get(payload.mate)
     if (!mate?.mark) return unknown('mark', payload.mate)
+    if (mate.mark.stamped) return `${mate.title}: the maker put that mark there. There is none to make.`
     if (hasParted(plan, state, mate))
       return `${mate.title}: the parts have parted; a mark made now would say nothing. Say it was lost, with the reason.`
     if (state.marks.has(mate.id)) return `${mate.title} is marked already. Correct that mark, with the reason.`
     if (mate.rule.kind === 'distance') return typedMm(mate, payload)
+    if (mate.rule.kind === 'label') return readLabel(mate, payload)
     return payload.deg === undefined ? `${mate.title}: set on the dial where the mark lies.` : null
   },
   apply: (state, entry) => {

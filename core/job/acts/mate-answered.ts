@@ -1,5 +1,5 @@
 import type { ActKind } from '../act.ts'
-import { answerText, canBeSeen, mateMet, typedMm } from '../mates.ts'
+import { answerText, canBeSeen, markOf, mateMet, readLabel, typedMm } from '../mates.ts'
 import { HANDS } from '../roles.ts'
 import { degrees, flag, id, optional, words, type Shaped } from '../shape.ts'
 import { stamped } from '../state.ts'
@@ -13,6 +13,8 @@ const shape = {
   /** How far it stands from its datum, with what was typed. */
   mm: optional({ is: 'number' } as const),
   text: optional(words(40)),
+  /** What is read where they meet now. */
+  label: optional(words(40)),
   /** What is seen; where the mark was lost, how it was set instead. */
   say: optional(words(200)),
   /** It cannot be seen yet: it stays owed. */
@@ -28,18 +30,22 @@ export const mateAnswered: ActKind<Shaped<typeof shape>> = {
     const mate = plan.mates.get(payload.mate)
     if (!mate) return unknown('mate', payload.mate)
     if (mate.rule.kind === 'free') return `${mate.title}: any way round will do; there is nothing to answer.`
-    if (!canBeSeen(state, mate))
+    if (!canBeSeen(plan, state, mate))
       return `${mate.title}: how they stand is asked once both parts are on, in their own places.`
-    if ([payload.deg, payload.mm, payload.say, payload.notYet].filter(one => one !== undefined).length !== 1)
+    if (
+      [payload.deg, payload.mm, payload.label, payload.say, payload.notYet].filter(one => one !== undefined).length !==
+      1
+    )
       return `${mate.title}: say one thing, where it stands or what is seen.`
     if (payload.notYet) return null
     if (mate.rule.kind === 'seen')
       return mate.rule.choices.some(one => one.say === payload.say)
         ? null
         : `${mate.title}: choose one of what may be seen.`
-    if (!state.marks.has(mate.id))
+    if (!markOf(state, mate))
       return payload.say ? null : `${mate.title}: the mark was lost. Write how it was set without it.`
     if (mate.rule.kind === 'distance') return typedMm(mate, payload)
+    if (mate.rule.kind === 'label') return readLabel(mate, payload)
     return payload.deg === undefined ? `${mate.title}: set on the dial where the mark stands now.` : null
   },
   live: (plan, state, { payload }) => {

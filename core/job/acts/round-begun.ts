@@ -2,7 +2,7 @@ import type { ActKind } from '../act.ts'
 import { HANDS } from '../roles.ts'
 import { onTrial, voidReadings } from '../rounds.ts'
 import { id, list, words, type Shaped } from '../shape.ts'
-import { lubricantKey, stampOf, stamped } from '../state.ts'
+import { countKey, lubricantKey, stampOf, stamped } from '../state.ts'
 import { loopName, partName } from '../words.ts'
 import { unknown } from './sense.ts'
 
@@ -38,6 +38,8 @@ export const roundBegun: ActKind<Shaped<typeof shape>> = {
     for (const id of loop.steps) {
       state.steps.delete(id)
       for (const { on } of plan.steps.get(id)?.lubricants ?? []) state.lubricants.delete(lubricantKey(id, on))
+      for (const { id: aid } of plan.steps.get(id)?.leaves ?? [])
+        for (const way of ['in', 'out'] as const) state.counts.delete(countKey(aid, way))
     }
     state.rounds.set(loop.id, [...(state.rounds.get(loop.id) ?? []), stamped(entry, state, entry.payload)])
   },

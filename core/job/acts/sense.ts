@@ -3,7 +3,7 @@ import { timeOf, type AnyEntry } from '../entry.ts'
 import { hindrances, unmetNeeds } from '../steps.ts'
 import { owedNow } from '../owed/index.ts'
 import { partState, readingKey, type JobState } from '../state.ts'
-import { MOMENT_WORDS } from '../words.ts'
+import { firstWords, MOMENT_WORDS } from '../words.ts'
 
 /** Why names make no sense: the sheet may be another version. */
 export const unknown = (what: string, id: string) =>
@@ -46,7 +46,7 @@ export const stepHindrances = (
 /** What keeps a step out of reach: the steps before it that are not settled. */
 export const outOfReach = (plan: Plan, state: JobState, id: string): string[] =>
   unmetNeeds(plan, state, plan.steps.get(id)!).map(
-    need => `“${plan.steps.get(id)!.title}” cannot be reached yet. First: ${need.title}`,
+    need => `“${plan.steps.get(id)!.title}” cannot be reached yet. ${firstWords(need)}`,
   )
 
 /** Why nothing is read there: the sheet has no such check, or not at that moment. */

@@ -41,7 +41,7 @@ export const joints: Source = ({ plan, state }) =>
           id: { kind: 'joint', joint: joint.id },
           station: step.station,
           what: `${joint.title}: ${begun && progress.pass !== null && all.length > 1 ? `pass ${progress.pass} of ${all.length}` : `not ${step.joint.act === 'nip' ? 'nipped' : 'drawn up'}`}`,
-          why: progress.faults[0] ?? joint.why,
+          why: [...progress.faults.slice(0, 1), joint.why].join(' '),
           step: step.id,
           settle: { to: 'step', step: step.id },
         },

@@ -9,7 +9,7 @@ function nextOfTrial(plan: Plan, state: JobState, ref: Ref): string | null {
 }
 
 export const wrongPlaces: Source = ({ plan, state }) =>
-  [...plan.parts.values()].flatMap(({ ref, name }): Owing[] => {
+  [...plan.parts.values()].flatMap(({ ref, name, part }): Owing[] => {
     const { fitted, trial } = partState(state, ref)
     const place = (fitted ?? trial)?.place
     if (!place || place === ref) return []
@@ -18,7 +18,7 @@ export const wrongPlaces: Source = ({ plan, state }) =>
         id: { kind: 'wrong place', part: ref },
         station: 'build',
         what: `${name} is ${trial ? 'on trial ' : ''}in the place of ${plan.parts.get(place)?.name}`,
-        why: 'Parts go back to the place they came from',
+        why: part.swapped ?? 'Parts go back to the place they came from',
         step: trial ? nextOfTrial(plan, state, ref) : beforeCover(plan, plan.fittedBy.get(ref)?.id),
         settle: { to: 'part', part: ref },
       },

@@ -1,14 +1,14 @@
-import { canBeSeen, mateMet } from '../mates.ts'
+import { canBeSeen, markOf, mateMet } from '../mates.ts'
 import { partState } from '../state.ts'
 import { beforeCover, type Owing, type Source } from './owing.ts'
 
 /** Parts that are back and do not stand to each other as they must, or of which nobody has said yet how they stand. */
 export const wrongWays: Source = ({ plan, state }) =>
   plan.sheet.mates.flatMap((mate): Owing[] => {
-    if (mate.rule.kind === 'free' || !canBeSeen(state, mate)) return []
+    if (mate.rule.kind === 'free' || !canBeSeen(plan, state, mate)) return []
     const answer = state.mates.get(mate.id)
     const isOpen = !answer || answer.notYet
-    if (!isOpen && mateMet(mate, state.marks.get(mate.id), answer)) return []
+    if (!isOpen && mateMet(mate, markOf(state, mate), answer)) return []
     const part = partState(state, mate.a).where === 'fitted' ? mate.a : mate.b
     const settled = [mate.asked, plan.fittedBy.get(mate.a)?.id, plan.fittedBy.get(mate.b)?.id].filter(
       id => id !== undefined,

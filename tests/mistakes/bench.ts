@@ -1,0 +1,113 @@
+import {
+  asksOf,
+  answerText,
+  lacks,
+  markOf,
+  mateMet,
+  refusalOf,
+  viewJob,
+  type EntryKind,
+  type Payloads,
+  type Role,
+  type Said,
+} from '../../core/job/index.ts'
+import type { Step, Variants } from '../../core/sheet/index.ts'
+import { saidOtherwise, type Technician } from '../../demo/technician.ts'
+import { entryOf } from '../pump.ts'
+import { findingsOf, type Read } from '../sheets.ts'
+
+/** What somebody tired does at a step, and how it is caught. */
+export interface Mistake {
+  what: string
+  /** The step at which it is done; all before it is done right. */
+  at: string
+  variants?: Variants
+  does: (bench: Bench) => void
+  /** What Needler says, and what that does to the machine: both in one breath. */
+  says: RegExp
+  means: RegExp
+  /** At once, or before something is shut. */
+  noticed: string
+}
+
+/** One family's mistakes: its sheet, and what is read of a machine in good order. */
+export interface Mistakes {
+  family: string
+  sheet: string
+  figures: (variants: Variants) => Read
+  mistakes: Mistake[]
+}
+
+export const AT_ONCE = 'at once'
+
+/** Two parts of a kind, each put where the other belongs, on purpose. */
+export const swapped = (one: string, other: string): Said => ({
+  hands: { [one]: other, [other]: one },
+  swapped: [one, other],
+})
+
+/** A bench at which something may be done wrong. What is said of it the moment it is done is kept. */
+export class Bench {
+  readonly heard: string[] = []
+
+  constructor(
+    readonly by: Technician,
+    private readonly figures: Read,
+  ) {}
+
+  get plan() {
+    return this.by.plan
+  }
+
+  step(id: string): Step {
+    return this.plan.steps.get(id)!
+  }
+
+  /** From now on some of the figures are others. */
+  reads(other: Read): this {
+    Object.assign(this.by.findings, findingsOf({ ...this.figures, ...other }, true))
+    return this
+  }
+
+  /** Does a step, with some of it said otherwise than it should be. */
+  does(id: string, otherwise: Said = {}): this {
+    const step = this.step(id)
+    this.by.prepare(step)
+    const said = saidOtherwise(this.by.said(step), otherwise)
+    this.heard.push(...lacks(this.plan, asksOf(this.plan, this.by.folded.state, step, said), said))
+    for (const [mate, answer] of Object.entries(said.mates ?? {})) this.stands(mate, answer)
+    const before = this.by.folded.state.flags.length
+    this.by.doStep(step, otherwise)
+    this.heard.push(...this.by.folded.state.flags.slice(before).map(one => one.why))
+    return this
+  }
+
+  /** What the pad says of an answer. */
+  private stands(id: string, answer: NonNullable<Said['mates']>[string]) {
+    const mate = this.plan.mates.get(id)!
+    const whole = { mate: id, ...answer }
+    if (!mateMet(mate, markOf(this.by.folded.state, mate), whole))
+      this.heard.push(`${mate.title}: ${answerText(whole)}. Not met. ${mate.wrong}`)
+  }
+
+  /** Tries something that is not to be. */
+  tries<K extends EntryKind>(kind: K, payload: Payloads[K], role: Role = 'fitter'): this {
+    const why = refusalOf(this.by.opened, this.by.folded, entryOf(kind, payload, { role }))
+    if (why) this.heard.push(why)
+    else this.by.act(kind, payload, role)
+    return this
+  }
+
+  /** Everything that is said by now: at once, or owed before something is shut. */
+  said(): { text: string; noticed: string }[] {
+    const { results, owed } = viewJob(this.plan, this.by.folded.state)
+    const read = [...results.values()].flatMap(({ check, judgement: { verdict }, consequence, again, owed: is }) => [
+      ...(is && consequence ? [`${check.title}: ${verdict}. ${consequence}`] : []),
+      ...(is && again ? [`${check.title}: ${again}`] : []),
+    ])
+    return [
+      ...[...this.heard, ...read].map(text => ({ text, noticed: AT_ONCE })),
+      ...owed.map(one => ({ text: `${one.what}. ${one.why}`, noticed: `before: ${one.blocks}` })),
+    ]
+  }
+}

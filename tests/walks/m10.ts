@@ -1,0 +1,50 @@
+import type { Read } from '../sheets.ts'
+
+const ALL = Array.from({ length: 24 }, () => 1)
+/** Blue over nearly the whole half, a corner of it bare. */
+const WELL = [...ALL.slice(0, 22), 0.5, 0].join(';')
+
+/** A gear unit in good order, read by somebody who has not seen its sheet. */
+export const M10: Read = {
+  'oil': 'clear',
+  'float-slow': 0.34,
+  'float-fast': 0.3,
+  'backlash *': 0.36,
+  'contact-teeth Along the tooth': 82,
+  'contact-teeth Up the working height': 60,
+  'contact-teeth The blue lies': 'even, in the middle',
+  'hub-gap-*': 4,
+  'catch': 'nothing, or a little sludge',
+  'lining-*': 'even dull track',
+  'journal-f*': 79.98,
+  'journal-s*': 119.972,
+  'bore-f*': 80.115,
+  'bore-s*': 120.155,
+  'runout-*': 0.01,
+  'teeth': 'even polish',
+  'seats': 'even grey',
+  'nozzles': 'a flat fan',
+  'pump-end': 0.05,
+  'pump-side': 0.07,
+  'cooler-drop': 0,
+  'pin-height': 6,
+  'blue-*': WELL,
+  // A strip of 0.4 mm pressed to 0.92 mm is a gap of 0.137 mm; one of 0.6 pressed to 1.5, 0.188.
+  'strips-f*': 0.92,
+  'strips-s*': 1.5,
+  'skew-f*': 0.45,
+  'skew-s*': 0.55,
+  'pinch-* wire, flattened': 0.38,
+  'pinch-* shim*': 0.4,
+  'turn-open': 'alike all round',
+  'turn-shut': 'as it did before',
+  'pressure': 0.18,
+  'warm-* Air around': 20,
+  'warm-* start, reads': 22,
+  'warm-* 30 minutes, reads': 44,
+  'warm-* 60 minutes, reads': 54,
+  'warm-* 75 minutes, reads': 54.5,
+  'warm-* 90 minutes, reads': 55,
+  'shake': 1.6,
+  'leaks': 'dry',
+}

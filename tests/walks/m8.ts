@@ -1,0 +1,29 @@
+import type { Variants } from '../../core/sheet/index.ts'
+import type { Read } from '../sheets.ts'
+
+/** A scraped-surface exchanger in good order, read by somebody who has not seen its sheet. */
+export const M8 = ({ size }: Variants): Read => ({
+  'current': size === 's100' ? 13 : 8.5,
+  'product': 'thin and even',
+  'leak': 'dry',
+  'pin-tops': 'dull',
+  'splines': 'a little play',
+  'glide': 'glides all the way',
+  'nut-thread': 'all the way',
+  'runout': 0.12,
+  'pins-seen': 'all there, round, half a turn apart',
+  'pins-2-*': 3.2,
+  'pins-*': 2.4,
+  'springs-* driven end': 11.9,
+  'springs-* far end': 11.8,
+  'springs-* A new one': 12.1,
+  'faces-*': 'even dull ring',
+  'tube-wall': 'even and bright',
+  'land-*': 0.3,
+  'width-*': size === 's100' ? 62 : 50,
+  'edge-*': 'straight edge, round slots',
+  'knock-*': 'a knock both ways, at both pins',
+  'push-*': 'goes in and comes back by itself',
+  'blades-hang': 'falls back by itself',
+  'turned': 'an even soft drag',
+})
