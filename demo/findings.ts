@@ -1,3 +1,4 @@
+import { finderOf, namesOf, type Figures } from './figures.ts'
 import { saidIn, type SumCell } from '../core/job/index.ts'
 import type { Check, Moment, Ref } from '../core/sheet/index.ts'
 import type { AnySum } from '../core/sums/index.ts'
@@ -8,13 +9,21 @@ export interface Wear {
   general: number
   checks?: Record<string, number>
   renewed?: Ref[]
+  /** What else was found: figures of sums, answers. */
+  figures?: Figures
 }
 
 /**
  * Figures a machine with this wear would give. Everything is spread a little by a fixed rule of station, plane and try,
  * so that the demo tells the same story every time.
  */
-export function wornFindings(wear: Wear, people: Pick<Findings, 'fitter' | 'lead' | 'held'>): Findings {
+export function wornFindings(
+  wear: Wear,
+  people: Pick<Findings, 'fitter' | 'lead' | 'held'>,
+  sound: Figures = {},
+): Findings {
+  const own = finderOf(wear.figures ?? {})
+  const usual = finderOf(sound)
   const renewed = new Set(wear.renewed ?? [])
   const share = (check: Check, moment: Moment) => {
     const fresh = moment === 'asLeft' || (moment === 'build' && check.of.some(ref => renewed.has(ref)))
@@ -22,9 +31,15 @@ export function wornFindings(wear: Wear, people: Pick<Findings, 'fitter' | 'lead
   }
   return {
     ...people,
-    figure: (sum, _check, _moment, cell) => exampleFigure(sum, cell),
+    figure: (sum, check, moment, cell) => {
+      const names = namesOf(check.id, moment, cell.name)
+      return String(own(names) ?? usual(names) ?? exampleFigure(sum, cell))
+    },
     choice: ref => (renewed.has(ref) ? 'renew' : 'reuse'),
     reading: (check, moment, station, plane, attempt) => {
+      const names = namesOf(check.id, moment, station)
+      const said = own(names) ?? usual(names)
+      if (check.choices && said !== undefined) return [check.choices.findIndex(one => one.say === said)]
       if (check.choices)
         return [
           Math.max(
@@ -36,7 +51,7 @@ export function wornFindings(wear: Wear, people: Pick<Findings, 'fitter' | 'lead
       const worst =
         check.low && min !== undefined && (max === undefined || best - min > max - best) ? min : (max ?? min ?? best)
       const used = share(check, moment)
-      const value = best + (worst - best) * used
+      const value = typeof said === 'number' ? said : best + (worst - best) * used
       const step = 10 ** -check.decimals
       const stationIndex = check.stations?.indexOf(station ?? '') ?? 0
       // Stations and planes lie on the good side, so that the worst of them is the wear asked for.

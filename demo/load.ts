@@ -9,20 +9,27 @@ import { addPerson } from '../server/db/people.ts'
 import { changeSite } from '../server/db/site.ts'
 import { area, equipment, equipmentState, job } from '../server/db/schema.ts'
 import { librarySheets, shelveLibrary } from '../server/db/library.ts'
+import { SOUND } from './figures.ts'
 import { wornFindings } from './findings.ts'
 import { Technician } from './technician.ts'
-import { AREAS, FLEET, PEOPLE, SHEET_OF_ALL, SITE_NAME, type DemoMachine, type Overhaul } from './thornmere.ts'
+import { AREAS, FLEET, PEOPLE, sheetOf, SITE_NAME, type DemoMachine, type Overhaul } from './thornmere.ts'
 
-/** Acts of the past stand four minutes apart inside a working day that starts at seven. */
+const DAY_MIN = 24 * 60
+const WORKING_MIN = 480
+
+/** Acts of the past stand four minutes apart in working days that start at seven, and end with a step. */
 function workingClock(from: string) {
   let minutes = 0
   const start = Date.parse(`${from}T07:00:00Z`)
   return {
     now: () => {
       minutes += 4
-      return new Date(start + (Math.floor(minutes / 480) * 24 * 60 + (minutes % 480)) * 60_000).toISOString()
+      return new Date(start + minutes * 60_000).toISOString()
     },
     id: () => uuid({ msecs: start + minutes * 60_000 }),
+    between: () => {
+      if (minutes % DAY_MIN > WORKING_MIN) minutes = (Math.floor(minutes / DAY_MIN) + 1) * DAY_MIN
+    },
   }
 }
 
@@ -38,12 +45,13 @@ async function overhaul(
   const clock = workingClock(one.on)
   const worker = new Technician(
     planFor(sheet, machine.variants, SUMS_BY_NAME),
-    wornFindings(one.wear, { fitter: fitter.id, lead: lead.id, held: lead.competences }),
+    wornFindings(one.wear, { fitter: fitter.id, lead: lead.id, held: lead.competences }, SOUND[sheet.id]),
     clock,
     label,
   )
   worker.open(machine.tag, one.complaint)
-  worker.workUntil(one.until)
+  worker.workUntil(one.until, one.slips)
+  if (one.trouble) worker.act('trouble.met', one.trouble)
   if (!one.until) worker.sign('yes', one.cause)
   const id = clock.id()
   await db.insert(job).values({
@@ -51,7 +59,7 @@ async function overhaul(
     equipmentTag: machine.tag,
     sheetId: sheet.id,
     sheetVersion: sheet.version,
-    variants: worker.plan.variants,
+    variants: worker.opened.variants,
     complaint: one.complaint,
     hoursAtOpen: one.hours,
     openedAt: worker.folded.entries[0]!.madeAt,
@@ -83,7 +91,7 @@ export async function loadThornmere(db: Database): Promise<boolean> {
         name: one.name,
         areaId: one.area,
         line: one.line,
-        sheetId: SHEET_OF_ALL,
+        sheetId: sheetOf(one),
         variants: one.variants,
         hoursRun: one.hoursRun,
         hoursPerWeek: one.hoursPerWeek,
@@ -93,12 +101,13 @@ export async function loadThornmere(db: Database): Promise<boolean> {
     await changeSite(tx, { name: SITE_NAME })
     const people: SignedInPerson[] = []
     for (const one of PEOPLE) people.push((await addPerson(tx, one)).person)
-    const sheet = librarySheets().find(one => one.id === SHEET_OF_ALL)!
+    const sheets = new Map(librarySheets().map(one => [one.id, one]))
     const past = FLEET.flatMap(machine => machine.overhauls.map(one => ({ machine, one }))).sort((a, b) =>
       a.one.on.localeCompare(b.one.on),
     )
     let labels = 0
-    for (const { machine, one } of past) await overhaul(tx, machine, sheet, one, people[0]!, people[2]!, () => ++labels)
+    for (const { machine, one } of past)
+      await overhaul(tx, machine, sheets.get(sheetOf(machine))!, one, people[0]!, people[2]!, () => ++labels)
     await takeLabels(tx, labels)
   })
   return true

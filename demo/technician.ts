@@ -62,6 +62,8 @@ export interface Findings {
 export interface Clock {
   now: () => string
   id: () => string
+  /** Between two steps the day may end: what is begun is finished first. */
+  between?: () => void
 }
 
 /**
@@ -114,14 +116,14 @@ export class Technician {
     this.act('job.opened', { equipment, sheet: sheet.id, version: sheet.version, variants, complaint })
   }
 
-  /** Does steps in order until the given one is next, or until none is left. */
-  workUntil(stop?: string): void {
+  /** Does steps in order until the given one is next, or until none is left; some of them said otherwise than right. */
+  workUntil(stop?: string, otherwise: Readonly<Record<string, Said>> = {}): void {
     for (
       let step = nextStep(this.plan, this.folded.state);
       step && step.id !== stop;
       step = nextStep(this.plan, this.folded.state)
     ) {
-      this.doStep(step)
+      this.doStep(step, otherwise[step.id])
       if (!this.folded.state.steps.has(step.id))
         throw new Error(`“${step.title}” could not be done. ${this.folded.state.flags.at(-1)?.why ?? ''}`)
     }
@@ -135,6 +137,7 @@ export class Technician {
 
   /** Everything that comes before a step is confirmed: cautions, marks, decisions, readings, bolts, signatures. */
   prepare(step: Step): void {
+    this.clock.between?.()
     step.cautions?.forEach((_, caution) => this.act('caution.read', { step: step.id, caution }))
     const { marks, evidenceLost } = this.folded.state
     for (const mate of step.marks ?? [])

@@ -1,4 +1,6 @@
-import type { Competence, Role } from '../core/job/index.ts'
+import type { Competence, Role, Said } from '../core/job/index.ts'
+import type { Variants } from '../core/sheet/index.ts'
+import { EXCHANGERS, GEAR_UNITS, REDUCERS } from './machines.ts'
 import type { Wear } from './findings.ts'
 
 /** The Thornmere beet works: invented, like everyone and everything in it. */
@@ -33,6 +35,10 @@ export interface Overhaul {
   wear: Wear
   until?: string
   cause?: string
+  /** Said otherwise than it should be, by step. */
+  slips?: Record<string, Said>
+  /** What is wrong at the step it has come to. */
+  trouble?: { step: string; sign: string }
 }
 
 export interface DemoMachine {
@@ -40,15 +46,21 @@ export interface DemoMachine {
   name: string
   area: string
   line: string
-  variants: { faces: 'carbon' | 'hard'; flush: 'water' | 'none' }
+  /** The raw-juice pump's where none is named. */
+  sheet?: string
+  variants: Variants
   hoursRun: number
   hoursPerWeek: number
   overhauls: Overhaul[]
 }
 
-export const SHEET_OF_ALL = 'm14-axially-split-pump'
+/** The sheet a machine goes by. */
+export const sheetOf = ({ sheet = 'm14-axially-split-pump' }: Pick<DemoMachine, 'sheet'>): string => sheet
 
 export const FLEET: DemoMachine[] = [
+  ...GEAR_UNITS,
+  ...EXCHANGERS,
+  ...REDUCERS,
   {
     tag: 'P-214A',
     name: 'Raw-juice pump',

@@ -1,15 +1,41 @@
 import { describe, expect, it } from 'vitest'
-import { recordOf, recordTables, viewJob } from '../core/job/index.ts'
-import { everyVariant, type Sheet, type Variants } from '../core/sheet/index.ts'
+import {
+  extend,
+  recordOf,
+  recordTables,
+  refusalOf,
+  viewJob,
+  type Act,
+  type AnyEntry,
+  type Role,
+} from '../core/job/index.ts'
+import { coupledVariants, everyVariant, type Sheet, type Variants } from '../core/sheet/index.ts'
+import { Technician } from '../demo/technician.ts'
 import { findingsOf, librarySheet, worker } from '../tests/sheets.ts'
 import { WALKS } from '../tests/walks/index.ts'
+
+/** Somebody whose every act is asked of the server's rules first, one by one as they arrive. */
+class Asking extends Technician {
+  override acts(acts: readonly Act[], role: Role = 'fitter'): AnyEntry[] {
+    const before = this.folded
+    const entries = super.acts(acts, role)
+    let folded = before
+    for (const entry of entries) {
+      const why = refusalOf(this.opened, folded, entry)
+      if (why) throw new Error(`${entry.kind} is refused: ${why}`)
+      folded = extend(this.opened, folded, [entry])
+    }
+    return entries
+  }
+}
 
 const named = (variants: Variants) => Object.values(variants).join(', ') || 'the one there is'
 
 /** Every machine family gone through from make-safe to a signed record, with figures that were written without its sheet. */
 describe.each(WALKS)('$sheet', ({ sheet: name, figures, machine }) => {
   const sheet: Sheet = librarySheet(name)
-  const known = everyVariant({ axes: sheet.axes.filter(axis => !axis.decided) }).map(
+  // Choices that hang together in every combination, each of the others once.
+  const known = coupledVariants({ ...sheet, axes: sheet.axes.filter(axis => !axis.decided) }).map(
     variants => [named(variants), variants, {}] as const,
   )
   // What is decided on the job is gone through with every choice, on the last of the machines.
@@ -19,7 +45,7 @@ describe.each(WALKS)('$sheet', ({ sheet: name, figures, machine }) => {
   it.each([...known, ...decided])(
     '%s: nothing in good order raises an alarm, and the record is signed',
     (_, variants, choices) => {
-      const one = worker(sheet, findingsOf(figures(variants), true), variants)
+      const one = worker(sheet, findingsOf(figures(variants), true), variants, Asking)
       for (const axis of sheet.axes.filter(({ id }) => choices[id])) {
         one.workUntil(axis.decided!.step)
         one.act('variant.changed', { axis: axis.id, choice: choices[axis.id]!, why: 'Wanted so' }, 'lead')

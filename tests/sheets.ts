@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs'
 import { parse } from 'yaml'
 import { figuresPerTry } from '../core/job/index.ts'
 import { exampleFigure } from '../demo/findings.ts'
+import { finderOf, namesOf, type Figures } from '../demo/figures.ts'
 import { Technician, type Findings } from '../demo/technician.ts'
 import { SUMS_BY_NAME } from '../core/sums/index.ts'
 import { planFor, readSheet, type Check, type Moment, type Sheet, type Variants } from '../core/sheet/index.ts'
@@ -15,23 +16,8 @@ export const sheetNamed = (name: string): Sheet => read(`./sheets/${name}.yaml`)
 /** A sheet of the library, written out. */
 export const librarySheet = (name: string): Sheet => read(`../library/${name}.yaml`)
 
-/**
- * Figures by check, or by check with the moment, the station, the figure of its sum: the closest that is named counts. A
- * star stands for anything. What is not named is read as the sheet would best have it.
- */
-export type Read = Partial<Record<string, number | string>>
-
-/** What a table of figures says under the first of these names that it knows. */
-function finder(figures: Read): (names: string[]) => number | string | undefined {
-  const stars = Object.entries(figures).flatMap(([name, value]) =>
-    name.includes('*')
-      ? [{ is: new RegExp(`^${name.replaceAll(/[.+?()[\]{}|^$\\]/g, String.raw`\$&`).replaceAll('*', '.*')}$`), value }]
-      : [],
-  )
-  return names =>
-    names.map(name => figures[name]).find(one => one !== undefined) ??
-    names.flatMap(name => stars.find(one => one.is.test(name))?.value ?? [])[0]
-}
+/** What is read of a machine. What is not named is read as the sheet would best have it. */
+export type Read = Figures
 
 const bestOf = ({ choices, limits: { min, max, best } }: Check) =>
   choices ? choices.findIndex(one => one.verdict === 'Holds') : (best ?? ((min ?? max ?? 0) + (max ?? min ?? 0)) / 2)
@@ -42,14 +28,14 @@ const swept = (figure: number, n: number) =>
 
 /** Figures and answers of a table, and nothing else where it is to be whole. */
 export function findingsOf(figures: Read, isWhole = false): Findings {
-  const find = finder(figures)
+  const find = finderOf(figures)
   const must = <T>(value: T | undefined, names: string[], otherwise: () => T): T => {
     if (value === undefined && isWhole) throw new Error(`No figure is written for ${names[0]}.`)
     return value ?? otherwise()
   }
   return {
     reading: (check: Check, moment: Moment, station) => {
-      const names = [`${check.id} ${moment} ${station}`, `${check.id} ${station}`, `${check.id} ${moment}`, check.id]
+      const names = namesOf(check.id, moment, station)
       const said = must(find(names), names, () => bestOf(check))
       const figure = typeof said === 'string' ? (check.choices?.findIndex(one => one.say === said) ?? -1) : said
       if (figure < 0 && check.choices) throw new Error(`${check.id} has no answer “${said}”.`)
@@ -75,14 +61,14 @@ export function worker(
   sheet: Sheet,
   figures: Read | Findings = {},
   variants: Variants = {},
-  complaint = 'Test',
+  Who: typeof Technician = Technician,
 ): Technician {
   let n = 0
   const findings = 'reading' in figures ? (figures as Findings) : findingsOf(figures as Read)
-  const one = new Technician(planFor(sheet, variants, SUMS_BY_NAME), findings, {
+  const one = new Who(planFor(sheet, variants, SUMS_BY_NAME), findings, {
     id: () => `e${String(++n).padStart(5, '0')}`,
     now: () => new Date(Date.UTC(2026, 4, 1) + n * 60_000).toISOString(),
   })
-  one.open('T-1', complaint)
+  one.open('T-1', 'Test')
   return one
 }

@@ -16,7 +16,10 @@ export interface Gate {
 export function reasonsAt(plan: Plan, owed: readonly Obligation[], step: string): Obligation[] {
   const at = plan.gates.findIndex(gate => gate.step.id === step)
   const names = new Set(plan.gates.slice(0, at + 1).map(gate => gate.name))
-  return owed.filter(one => names.has(one.blocks) && !(one.id.kind === 'step' && one.id.step === step))
+  // That it is not done yet is no reason, nor how the parts stand that it puts on itself: that is said with it.
+  const isOwn = ({ id, step: waits }: Obligation) =>
+    (id.kind === 'step' && id.step === step) || (id.kind === 'mate' && waits === step)
+  return owed.filter(one => names.has(one.blocks) && !isOwn(one))
 }
 
 export function gateOf(plan: Plan, state: JobState, owed: readonly Obligation[]): Gate {

@@ -264,7 +264,10 @@ export async function answer(page: Page) {
     const title = (await mate.getAttribute('aria-label'))!
     const { rule } = plan.sheet.mates.find(one => one.title === title)!
     if (rule.kind === 'seen') await mate.getByText(rule.choices.find(one => one.met)!.say, { exact: true }).click()
-    else if (await mate.getByRole('button', { name: 'It stands there' }).isVisible()) {
+    else if (rule.kind === 'label') {
+      await mate.getByRole('textbox').fill(rule.example)
+      await mate.getByRole('button', { name: 'It reads that' }).click()
+    } else if (await mate.getByRole('button', { name: 'It stands there' }).isVisible()) {
       if (rule.kind === 'distance') await mate.locator('input').first().fill('42')
       else {
         await mate.locator('input[data-test=dial-text], [data-test=dial-text] input').fill('12:00')

@@ -1,0 +1,62 @@
+/**
+ * Figures and answers by check, or by check with the moment, the station, the figure of its sum: the closest that is named
+ * counts. A star stands for anything.
+ */
+export type Figures = Partial<Record<string, number | string>>
+
+/** What a table of figures says under the first of these names that it knows, in full before by a star. */
+export function finderOf(figures: Figures): (names: readonly string[]) => number | string | undefined {
+  const stars = Object.entries(figures).flatMap(([name, value]) =>
+    name.includes('*') && value !== undefined
+      ? [{ is: new RegExp(`^${name.replaceAll(/[.+?()[\]{}|^$\\]/g, String.raw`\$&`).replaceAll('*', '.*')}$`), value }]
+      : [],
+  )
+  return names =>
+    names.map(name => figures[name]).find(one => one !== undefined) ??
+    names.flatMap(name => stars.find(one => one.is.test(name))?.value ?? [])[0]
+}
+
+/** The names that a reading is looked for under, the closest first. */
+export const namesOf = (check: string, moment: string, place: string | undefined): string[] => [
+  ...(place === undefined ? [] : [`${check} ${moment} ${place}`, `${check} ${place}`]),
+  `${check} ${moment}`,
+  check,
+]
+
+const WELL_BLUED = [0.5, 1, 1, 1, 1, 0.5, 1, 1, 1, 1, 1, 1, 0.5, 1, 1, 1, 1, 0.5, 0, 1, 1, 1, 0.5, 0].join(';')
+
+/** What the sums of a machine are given where nothing is wrong with it, by its sheet; the rest wears by its limits. */
+export const SOUND: Record<string, Figures> = {
+  'm10-gear-unit': {
+    'float-slow build': 0.33,
+    'float-slow asLeft': 0.34,
+    'backlash *': 0.42,
+    'contact-teeth Along the tooth': 78,
+    'contact-teeth Up the working height': 55,
+    'contact-teeth The blue lies': 'even, in the middle',
+    'blue-*': WELL_BLUED,
+    'strips-f* input end': 0.9,
+    'strips-f* middle': 0.92,
+    'strips-f* output end': 0.94,
+    'strips-s* input end': 1.46,
+    'strips-s* middle': 1.48,
+    'strips-s* output end': 1.44,
+    'skew-f*': 0.44,
+    'skew-s*': 0.54,
+    'pinch-* wire, flattened': 0.38,
+    'pinch-* shim*': 0.4,
+    'warm-* Air around': 19,
+    'warm-* start, reads': 21,
+    'warm-* 30 minutes, reads': 46,
+    'warm-* 60 minutes, reads': 56,
+    'warm-* 75 minutes, reads': 57,
+    'warm-* 90 minutes, reads': 57.5,
+  },
+  'm8-scraped-surface-exchanger': {
+    // Sharpened, the heel is narrow again.
+    'land-* build': 0.2,
+    'springs-* driven end': 11.9,
+    'springs-* far end': 11.85,
+    'springs-* A new one': 12.1,
+  },
+}

@@ -1,0 +1,230 @@
+import type { DemoMachine } from './thornmere.ts'
+
+/** Gear units with split sleeve bearings. */
+export const GEAR_UNITS: DemoMachine[] = [
+  {
+    tag: 'G-402',
+    name: 'Lime-kiln gear unit',
+    area: 'juice',
+    line: 'lime kiln',
+    sheet: 'm10-gear-unit',
+    variants: { thrust: 'shoulders', pump: 'attached', cooler: 'fitted', hubs: 'pulled' },
+    hoursRun: 41350,
+    hoursPerWeek: 150,
+    overhauls: [
+      {
+        hours: 14800,
+        on: '2022-05-09',
+        complaint: 'Planned',
+        wear: { general: 0.25, checks: { 'clear-so': 0.4, 'bore-so': 0.45, 'pump-end': 0.3 } },
+      },
+      {
+        hours: 28200,
+        on: '2024-05-13',
+        complaint: 'Slow output bearing 12 K warmer than the others',
+        wear: {
+          general: 0.4,
+          checks: { 'bore-so': 1.15, 'pump-end': 0.55 },
+          renewed: ['half@so-lower', 'half@so-upper'],
+          figures: { 'lining-so inspect lower half': 'smeared patch', 'oil asFound': 'grey glitter' },
+        },
+        cause: 'The slow shaft lay skew in its output bearing; the lining had wiped at one end',
+      },
+      {
+        hours: 41350,
+        on: '2026-11-12',
+        complaint: 'Grey glitter in the strainer, pressure down to 1.3 bar',
+        wear: {
+          general: 0.45,
+          checks: { 'bore-si': 0.7, 'pump-end': 0.8, 'pump-side': 0.7 },
+          figures: {
+            'oil asFound': 'grey glitter',
+            'catch': 'flakes of white metal',
+            'lining-fo inspect lower half': 'bright at one end only',
+            // A wire of 0.43 between shims of 0.40: the half could move.
+            'pinch-si output end, wire, flattened': 0.43,
+            'strips-fo input end': 0.86,
+            'strips-fo output end': 0.97,
+          },
+        },
+        until: 'fit-clear',
+      },
+    ],
+  },
+  {
+    tag: 'G-117',
+    name: 'Pulp-press gear unit',
+    area: 'beet',
+    line: 'presses',
+    sheet: 'm10-gear-unit',
+    variants: { thrust: 'ring', pump: 'outside', cooler: 'none', hubs: 'kept' },
+    hoursRun: 27600,
+    hoursPerWeek: 110,
+    overhauls: [
+      {
+        hours: 12900,
+        on: '2023-04-17',
+        complaint: 'Knock at every change of load',
+        wear: { general: 0.35, checks: { 'float-slow': 1.2 }, renewed: ['thrust-ring'] },
+        cause: 'Thrust ring worn on its plain side: it had been put in the wrong way out',
+      },
+      {
+        hours: 24100,
+        on: '2026-03-02',
+        complaint: 'Planned',
+        wear: { general: 0.42, checks: { 'clear-fi': 0.75, 'bore-fi': 0.7, 'journal-fi': 0.6 } },
+      },
+    ],
+  },
+]
+
+/** Scraped-surface exchangers of the syrup line. */
+export const EXCHANGERS: DemoMachine[] = [
+  {
+    tag: 'X-510',
+    name: 'Syrup crystalliser 1',
+    area: 'sugar',
+    line: 'crystallising',
+    sheet: 'm8-scraped-surface-exchanger',
+    variants: { seal: 'double', body: 'two', size: 's100', material: 'plastic' },
+    hoursRun: 11900,
+    hoursPerWeek: 120,
+    overhauls: [
+      {
+        hours: 3800,
+        on: '2024-11-18',
+        complaint: 'Planned',
+        wear: { general: 0.3, checks: { 'land-a': 0.6, 'land-b': 0.55, 'land-c': 0.6, 'runout': 0.35 } },
+      },
+      {
+        hours: 7900,
+        on: '2025-10-06',
+        complaint: 'Syrup on the floor under the far end',
+        wear: {
+          general: 0.4,
+          checks: { 'land-a': 0.85, 'land-b': 0.8, 'land-c': 0.85, 'runout': 0.6 },
+          renewed: ['spring@far', 'primary@far', 'seat@far'],
+          figures: {
+            'springs-primary inspect far end': 11.3,
+            'faces-far inspect': 'track wider than the face',
+            'leak asFound far end': 'drops',
+          },
+        },
+        cause: 'Wave spring set; the face lagged behind a shaft that runs out',
+      },
+      {
+        hours: 11900,
+        on: '2026-11-19',
+        complaint: 'Motor draws a third more, a film stays on the wall',
+        wear: {
+          general: 0.45,
+          checks: { 'current': 0.95, 'land-a': 0.9, 'land-b': 1.25, 'land-c': 0.9, 'width-b': 0.8, 'runout': 0.8 },
+          figures: {
+            'product': 'thick, with lumps off the wall',
+            'pin-tops row B': 'one or two shiny',
+            'edge-b inspect place 3': 'oval slots',
+          },
+        },
+        until: 'blades-on-b',
+      },
+    ],
+  },
+  {
+    tag: 'X-511',
+    name: 'Syrup crystalliser 2',
+    area: 'sugar',
+    line: 'crystallising',
+    sheet: 'm8-scraped-surface-exchanger',
+    variants: { seal: 'single', body: 'one', size: 's80', material: 'metal' },
+    hoursRun: 8100,
+    hoursPerWeek: 96,
+    overhauls: [
+      {
+        hours: 2600,
+        on: '2024-12-02',
+        complaint: 'Squeal at the driven end',
+        wear: {
+          general: 0.3,
+          checks: { 'land-a': 0.5, 'land-b': 0.5, 'land-c': 0.5 },
+          renewed: ['primary@driven', 'seat@driven'],
+          figures: { 'pins-driven inspect pin 2': 1.9, 'faces-driven inspect': 'a flat or worn drive slot' },
+        },
+        cause: 'A drive pin stood too low; the body had been turning on the shaft',
+      },
+      {
+        hours: 6400,
+        on: '2026-02-09',
+        complaint: 'Planned',
+        wear: { general: 0.4, checks: { 'land-a': 0.75, 'land-b': 0.8, 'land-c': 0.7, 'width-a': 0.65 } },
+      },
+    ],
+  },
+]
+
+/** Cycloidal reducers of the beet end. */
+export const REDUCERS: DemoMachine[] = [
+  {
+    tag: 'R-118',
+    name: 'Beet conveyor drive',
+    area: 'beet',
+    line: 'unloading',
+    sheet: 'm3-cycloidal-reducer',
+    variants: { size: 'large', lubrication: 'oil', fan: 'fitted', mount: 'feet' },
+    hoursRun: 26400,
+    hoursPerWeek: 100,
+    overhauls: [
+      {
+        hours: 9700,
+        on: '2023-03-06',
+        complaint: 'Planned',
+        wear: { general: 0.3, checks: { 'lost-motion': 0.45, 'cam-play': 0.4 } },
+      },
+      {
+        hours: 18800,
+        on: '2025-02-03',
+        complaint: 'Hums under load, oil black',
+        wear: {
+          general: 0.45,
+          checks: { 'lost-motion': 0.8, 'ring-pin-size': 0.9, 'collar-track': 1.2 },
+          renewed: ['ring-pins', 'ring-rollers', 'collar'],
+          figures: { 'ring-turn inspect': 'one stands still', 'oil-seen asFound': 'black' },
+        },
+        cause: 'A ring roller stood still and wore flat; the oil had not been changed for two seasons',
+      },
+      {
+        hours: 26400,
+        on: '2026-11-20',
+        complaint: 'Knocks when a full belt starts',
+        wear: { general: 0.5, checks: { 'lost-motion': 1.1, 'cam-play': 0.85 }, figures: { 'closes *': 6.5 } },
+        slips: { 'second-on': { mates: { 'second-opposite': { deg: 0 } } } },
+        until: 'join',
+        trouble: { step: 'join', sign: 'It will not close by hand' },
+      },
+    ],
+  },
+  {
+    tag: 'R-121',
+    name: 'Cossette elevator drive',
+    area: 'beet',
+    line: 'slicers',
+    sheet: 'm3-cycloidal-reducer',
+    variants: { size: 'small', lubrication: 'grease', fan: 'none', mount: 'flange' },
+    hoursRun: 15200,
+    hoursPerWeek: 84,
+    overhauls: [
+      {
+        hours: 5100,
+        on: '2023-11-27',
+        complaint: 'Grease out along the slow shaft',
+        wear: { general: 0.3, checks: { 'collar-track': 1.1 }, renewed: ['collar'] },
+        cause: 'The lip had been folded over the collar when the cap went on',
+      },
+      {
+        hours: 12300,
+        on: '2026-01-19',
+        complaint: 'Planned',
+        wear: { general: 0.5, checks: { 'lost-motion': 0.7, 'cam-play': 0.6 } },
+      },
+    ],
+  },
+]
