@@ -93,6 +93,16 @@ export function hasParted(plan: Plan, state: JobState, mate: Mate): boolean {
   return !marking.removes?.includes(still)
 }
 
+/**
+ * What may be seen of two parts, in an order that gives nothing away: which stands first goes by the mate's name, so that
+ * nobody learns to take the first one.
+ */
+export function choicesOf({ id, rule }: Mate): readonly { say: string; met: boolean }[] {
+  if (rule.kind !== 'seen') return []
+  const turn = [...id].reduce((sum, letter) => (sum * 31 + letter.charCodeAt(0)) % 9973, 7) % rule.choices.length
+  return [...rule.choices.slice(turn), ...rule.choices.slice(0, turn)]
+}
+
 /** What was typed for a distance comes to the figure that was sent with it, inside what can be believed; else why not. */
 export function typedMm({ title, rule }: Mate, { mm, text = '' }: Pick<MateAnswer, 'mm' | 'text'>): string | null {
   if (rule.kind !== 'distance') return null

@@ -74,5 +74,11 @@ export function worstCheck(readings: readonly LatestReading[]): LatestReading | 
     if (!known || one.takenAt >= known.takenAt) newest.set(one.checkId, one)
   }
   const used = (one: LatestReading) => (one.verdict === 'Out' ? 2 : (one.share ?? 0))
-  return [...newest.values()].sort((a, b) => used(b) - used(a) || a.checkId.localeCompare(b.checkId))[0] ?? null
+  // Of several that are out, one that was measured tells more than one that was asked.
+  const isAsked = (one: LatestReading) => Number(one.share === null)
+  return (
+    [...newest.values()].sort(
+      (a, b) => used(b) - used(a) || isAsked(a) - isAsked(b) || a.checkId.localeCompare(b.checkId),
+    )[0] ?? null
+  )
 }

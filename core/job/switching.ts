@@ -19,10 +19,13 @@ export interface Proposal {
 
 /** What the sheet would choose from the readings as they stand; null while it cannot say. */
 export function proposalOf(plan: Plan, results: Map<string, CheckResult>, { decided }: Axis): Proposal | null {
-  for (const { check: id, verdict, choice } of decided?.proposes ?? []) {
+  for (const { check: id, verdict, say, choice } of decided?.proposes ?? []) {
     const check = plan.checks.get(id)
     const last = check && standing(results, check)
-    if (last && last.judgement.verdict === verdict) return { choice, why: `${check.title}: ${verdict}` }
+    if (!last) continue
+    const said = last.value === null ? undefined : check.choices?.[last.value]?.say
+    if (say === undefined ? last.judgement.verdict === verdict : said === say)
+      return { choice, why: `${check.title}: ${say ?? verdict}` }
   }
   const read = (decided?.proposes ?? []).every(({ check }) => {
     const one = plan.checks.get(check)

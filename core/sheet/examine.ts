@@ -313,13 +313,16 @@ const RULES: Rule[] = [
         ...[...(decided.proposes ?? []).map(one => one.choice), ...(decided.else ? [decided.else] : [])]
           .filter(choice => !known.includes(choice))
           .map(choice => `choice ${id} proposes an unknown answer ${choice}`),
-        ...(decided.proposes ?? []).flatMap(({ check: name }) => {
+        ...(decided.proposes ?? []).flatMap(({ check: name, verdict, say }) => {
           const check = source.checks.find(one => one.id === name)
-          return check
-            ? hangs(check)
-              ? [`choice ${id} is proposed by check ${name}, which hangs on it`]
-              : []
-            : [`choice ${id} is proposed by an unknown check ${name}`]
+          if (!check) return [`choice ${id} is proposed by an unknown check ${name}`]
+          return [
+            ...(hangs(check) ? [`choice ${id} is proposed by check ${name}, which hangs on it`] : []),
+            ...((verdict === undefined) === (say === undefined) ||
+            (say !== undefined && !check.choices?.some(one => one.say === say))
+              ? [`choice ${id} is proposed by check ${name} for no verdict or answer that it can have`]
+              : []),
+          ]
         }),
       ]
     }),

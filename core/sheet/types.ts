@@ -75,8 +75,8 @@ export interface Axis {
     step: string
     ask: string
     by?: 'lead'
-    /** The first that fits is proposed; a person decides. */
-    proposes?: { check: string; verdict: Verdict; choice: string }[]
+    /** By how a check stands, or by what was answered. The first that fits is proposed; a person decides. */
+    proposes?: { check: string; verdict?: Verdict; say?: string; choice: string }[]
     /** Proposed once all those checks are read and none fits. */
     else?: string
   }

@@ -1,10 +1,9 @@
-import { readFileSync } from 'node:fs'
 import { expect, request, type Locator, type Page } from '@playwright/test'
 import { v7 as uuid } from 'uuid'
-import { parse } from 'yaml'
 import { SUMS_BY_NAME } from '../../core/sums/index.ts'
-import { planFor, readSheet, type Plan } from '../../core/sheet/index.ts'
+import { planFor, type Plan } from '../../core/sheet/index.ts'
 import { extend, type Entry } from '../../core/job/index.ts'
+import { SOUND } from '../../demo/figures.ts'
 import { wornFindings } from '../../demo/findings.ts'
 import { Technician } from '../../demo/technician.ts'
 import { PEOPLE } from '../../demo/thornmere.ts'
@@ -94,10 +93,14 @@ export async function jobAt(page: Page, tag: string, step: string) {
   const job = (await (await page.request.get(`/api/jobs/${id}`)).json()) as JobAnswer
   const opened = job.entries[0]! as Entry<'job.opened'>
   const plan = planFor(job.sheet, opened.payload.variants, SUMS_BY_NAME)
-  const worker = new Technician(plan, wornFindings({ general: 0.3 }, { fitter: fitter!.id, lead: lead!.id }), {
-    id: () => uuid(),
-    now: () => new Date().toISOString(),
-  })
+  // Numbers of its own: those of the screen are in the hands of whoever stands there.
+  let label = 10_000 + job.entries.length
+  const worker = new Technician(
+    plan,
+    wornFindings({ general: 0.3 }, { fitter: fitter!.id, lead: lead!.id }, SOUND[job.sheet.id]),
+    { id: () => uuid(), now: () => new Date().toISOString() },
+    () => ++label,
+  )
   worker.folded = extend(plan, worker.folded, job.entries)
   worker.workUntil(step)
   const entries = worker.folded.entries.slice(job.entries.length)
@@ -171,6 +174,23 @@ async function measure(page: Page, figures: Figures) {
   }
 }
 
+/** Types figures into the sum on the pad, one after the other. */
+export async function fillSum(page: Page, title: string, figures: readonly string[]) {
+  const heading = pad(page).getByRole('heading', { level: 2 }).first()
+  for (const figure of figures) {
+    await expect(heading).toHaveText(title)
+    const place = await pad(page).locator('.reading b').first().innerText()
+    await page.locator('#figure').fill(figure)
+    await page.locator('[data-test=take]').click()
+    await expect
+      .poll(
+        async () =>
+          (await pad(page).innerText()).includes(`${place}: ${figure}`) || (await heading.innerText()) !== title,
+      )
+      .toBe(true)
+  }
+}
+
 /** Questions of a step that nobody has answered. */
 const unanswered = (page: Page) =>
   pad(page)
@@ -209,7 +229,18 @@ export async function pullJoint(page: Page) {
 /** A mark where a careful fitter makes it: at the top, or as far along as the seal happens to sit. */
 export async function makeMark(page: Page) {
   if (await pad(page).locator('#distance').isVisible()) await pad(page).locator('#distance').fill('42')
-  else await setDial(page, '12:00')
+  else if (
+    await pad(page)
+      .getByPlaceholder(/^as in/)
+      .isVisible()
+  ) {
+    const example = (await pad(page)
+      .getByPlaceholder(/^as in/)
+      .getAttribute('placeholder'))!.replace('as in ', '')
+    await pad(page)
+      .getByPlaceholder(/^as in/)
+      .fill(example)
+  } else await setDial(page, '12:00')
   await pad(page).locator('[data-test=mark]').click()
 }
 
@@ -249,7 +280,7 @@ export async function takeInHand(page: Page) {
 
 /** Says what the pad asks, as it is when everything is right: counts, tags in hand, how parts stand, what was found. */
 export async function answer(page: Page) {
-  const plan = sheetPlan()
+  const plan = await planOn(page)
   const now = await stepNow(page)
   const counts = pad(page).getByRole('spinbutton')
   for (let i = 0; i < (await counts.count()); i++) {
@@ -265,12 +296,14 @@ export async function answer(page: Page) {
     const { rule } = plan.sheet.mates.find(one => one.title === title)!
     if (rule.kind === 'seen') await mate.getByText(rule.choices.find(one => one.met)!.say, { exact: true }).click()
     else if (rule.kind === 'label') {
+      if (!(await mate.getByRole('textbox').isVisible())) continue
       await mate.getByRole('textbox').fill(rule.example)
       await mate.getByRole('button', { name: 'It reads that' }).click()
     } else if (await mate.getByRole('button', { name: 'It stands there' }).isVisible()) {
       if (rule.kind === 'distance') await mate.locator('input').first().fill('42')
       else {
-        await mate.locator('input[data-test=dial-text], [data-test=dial-text] input').fill('12:00')
+        const deg = rule.kind === 'aligned' ? (rule.deg ?? 0) : 0
+        await mate.locator('input[data-test=dial-text], [data-test=dial-text] input').fill(`${deg}°`)
         await mate.locator('input[data-test=dial-text], [data-test=dial-text] input').press('Enter')
       }
       await mate.getByRole('button', { name: 'It stands there' }).click()
@@ -292,9 +325,17 @@ export async function answer(page: Page) {
     await words.first().click()
 }
 
-/** The sheet a job is worked by, as the shelf has it; whatever its choices, with every step of both. */
-const sheetPlan = (): Plan =>
-  planFor(readSheet(parse(readFileSync(new URL('../../library/m14-axially-split-pump.yaml', import.meta.url), 'utf8'))))
+/** The plan of the job on the screen, as it was opened. */
+async function planOn(page: Page): Promise<Plan> {
+  const id = /\/bench\/([^/?]+)/.exec(page.url())![1]!
+  const known = PLANS.get(id)
+  if (known) return known
+  const { sheet, entries } = (await (await page.request.get(`/api/jobs/${id}`)).json()) as JobAnswer
+  const plan = planFor(sheet, (entries[0] as Entry<'job.opened'>).payload.variants)
+  PLANS.set(id, plan)
+  return plan
+}
+const PLANS = new Map<string, Plan>()
 
 /** Parts nobody has decided yet: no choice of theirs is made. */
 const undecided = (page: Page) =>

@@ -2,6 +2,7 @@ import { expect, test, type Page } from '@playwright/test'
 import {
   changePerson,
   confirmStep,
+  fillSum,
   find,
   jobOn,
   pullJoint,
@@ -14,23 +15,6 @@ import { machineBy } from './shelf.ts'
 
 const pad = (page: Page) => page.getByRole('region', { name: 'Gauge pad' })
 const BEARINGS = ['pinion, drive end', 'pinion, non-drive end', 'wheel, drive end', 'wheel, non-drive end']
-
-/** Types figures into the sum on the pad, one after the other. */
-async function fill(page: Page, title: string, figures: readonly string[]) {
-  for (const figure of figures) {
-    await expect(pad(page).getByRole('heading', { level: 2 }).first()).toHaveText(title)
-    const place = await pad(page).locator('.reading b').first().innerText()
-    await page.locator('#figure').fill(figure)
-    await page.locator('[data-test=take]').click()
-    await expect
-      .poll(
-        async () =>
-          `${await pad(page).innerText()}`.includes(`${place}: ${figure}`) ||
-          (await pad(page).getByRole('heading', { level: 2 }).first().innerText()) !== title,
-      )
-      .toBe(true)
-  }
-}
 
 test('a fit-up goes round until it has come out good', async ({ page }) => {
   await machineBy('four-bearing-fit-up', 'G-900', 'Fit-up stand')
@@ -61,7 +45,7 @@ test('a fit-up goes round until it has come out good', async ({ page }) => {
   await confirmStep(page)
 
   // Half filled, it is taken up by somebody else.
-  await fill(page, `Clearance by strips, ${BEARINGS[0]}`, ['0.56'])
+  await fillSum(page, `Clearance by strips, ${BEARINGS[0]}`, ['0.56'])
   await changePerson(page, 'T. Brisco')
   await page.reload()
   await expect(pad(page)).toContainText('drive end: 0.56')
@@ -71,9 +55,10 @@ test('a fit-up goes round until it has come out good', async ({ page }) => {
   // What it comes to stands there before it is kept.
   await expect(page.locator('[data-test=would]')).toContainText('Out')
   await page.locator('[data-test=take]').click()
-  for (const bearing of BEARINGS.slice(1)) await fill(page, `Clearance by strips, ${bearing}`, ['0.56', '0.6', '0.66'])
-  for (const bearing of BEARINGS) await fill(page, `Skew by strips, ${bearing}`, ['0.4', '0.4', '0.4', '0.4'])
-  for (const bearing of BEARINGS) await fill(page, `Cap pinch, ${bearing}`, ['0.38', '0.37'])
+  for (const bearing of BEARINGS.slice(1))
+    await fillSum(page, `Clearance by strips, ${bearing}`, ['0.56', '0.6', '0.66'])
+  for (const bearing of BEARINGS) await fillSum(page, `Skew by strips, ${bearing}`, ['0.4', '0.4', '0.4', '0.4'])
+  for (const bearing of BEARINGS) await fillSum(page, `Cap pinch, ${bearing}`, ['0.38', '0.37'])
   await confirmStep(page)
   await confirmStep(page)
 

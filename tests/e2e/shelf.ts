@@ -1,12 +1,18 @@
 import { connectTo } from '../../server/db/client.ts'
 import { addMachine } from '../../server/db/fleet.ts'
 import { shelve } from '../../server/db/sheets.ts'
+import type { Sheet, Variants } from '../../core/sheet/index.ts'
 import { sheetNamed } from '../sheets.ts'
 
-/** A machine by a small sheet made for tests, in the yard of the database the browser tests run on. */
-export async function machineBy(name: string, tag: string, title: string): Promise<void> {
+/** A machine by a small sheet made for tests, or by another, in the yard of the database the browser tests run on. */
+export async function machineBy(
+  by: string | Sheet,
+  tag: string,
+  title: string,
+  variants: Variants = {},
+): Promise<void> {
   const { db, end } = connectTo(process.env.DATABASE_URL!, 1)
-  const sheet = sheetNamed(name)
+  const sheet = typeof by === 'string' ? sheetNamed(by) : by
   await shelve(db, sheet)
   const added = await addMachine(db, {
     tag,
@@ -14,7 +20,7 @@ export async function machineBy(name: string, tag: string, title: string): Promi
     areaId: 'beet',
     line: 'tests',
     sheetId: sheet.id,
-    variants: {},
+    variants,
     hoursRun: 100,
     hoursPerWeek: 10,
   })

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { answerText, markOf, markText, mateMet, missedBy, type MateAnswer } from '~~/core/job'
+import { answerText, choicesOf, markOf, markText, mateMet, missedBy, type MateAnswer } from '~~/core/job'
 import { withinTurn } from '~~/core/marks'
 import { fixed, parseQuantity } from '~~/core/quantity'
 import type { Mate } from '~~/core/sheet'
@@ -107,7 +107,7 @@ function again() {
         :aria-label="rule.ask"
         @change="choose($event as string)"
       >
-        <el-radio-button v-for="one in rule.choices" :key="one.say" :value="one.say">{{ one.say }}</el-radio-button>
+        <el-radio-button v-for="one in choicesOf(mate)" :key="one.say" :value="one.say">{{ one.say }}</el-radio-button>
         <el-radio-button :value="NOT_YET">{{ NOT_YET }}</el-radio-button>
       </el-radio-group>
       <p v-if="met === false" class="stands">

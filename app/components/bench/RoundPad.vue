@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { roundsOf, shortOf, type RoundGoal } from '~~/core/job'
+import { roundsOf, shortOf, type CheckResult, type RoundGoal } from '~~/core/job'
 
 /** A loop round by round: what was changed between them, what each read, which is void and why; and the way into the next. */
 const props = defineProps<{ loop: string }>()
@@ -10,10 +10,13 @@ const { text } = useDisplay()
 const loop = computed(() => job.plan.loops.get(props.loop)!)
 const rounds = computed(() => roundsOf(job.plan, job.state, job.view.results, loop.value))
 const rows = computed(() =>
-  [...new Map(rounds.value.flatMap(round => [...round.goals].map(([key, { result }]) => [key, result])))].map(
-    ([key, { check, moment }]) => ({ key, check, moment }),
-  ),
+  [...new Map(rounds.value.flatMap(round => [...round.goals].map(([key, { result }]) => [key, result])))]
+    .map(([key, { check, moment }]) => ({ key, check, moment }))
+    .toSorted((one, other) => Number(isShort(other)) - Number(isShort(one))),
 )
+/** What keeps it from having come out good stands first. */
+const isShort = ({ check, moment }: Pick<CheckResult, 'check' | 'moment'>) =>
+  short.value.some(one => one.check.id === check.id && one.moment === moment)
 const short = computed(() => shortOf(job.plan, loop.value, job.view.results))
 const isThrough = computed(() => loop.value.steps.every(step => job.state.steps.has(step)))
 const sentenced = (words: string) => words && `${words[0]!.toUpperCase()}${words.slice(1).replace(/\.$/, '')}.`

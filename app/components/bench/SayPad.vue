@@ -48,7 +48,11 @@ const title = computed(() =>
           ? 'What comes off after the trial'
           : asks.value.found
             ? 'What was found'
-            : 'How it stands',
+            : asks.value.mates.length
+              ? 'How it stands'
+              : asks.value.counts.length
+                ? 'Pieces, counted'
+                : 'What is on it',
 )
 const needsNew = ({ now, part }: Row) =>
   now.where === 'off' && !now.renewed && (part.renewal === 'always' || now.decision?.choice === 'renew')

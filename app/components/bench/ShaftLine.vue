@@ -15,12 +15,19 @@ const [TOP, FOOT] = [18, 18]
 const REACH = 44
 const placed = computed(() => [...props.plan.parts.values()].filter(one => one.geometry))
 const lines = computed(() => {
-  const all = props.plan.sheet.lines ?? [{ id: '', name: '' }]
-  const band = (HEIGHT - TOP - FOOT) / all.length
-  return all.map((line, n) => {
-    const own = placed.value.filter(one => (one.geometry!.line ?? all[0]!.id) === line.id)
-    const radius = Math.max(1, ...own.map(one => one.geometry!.outside / 2))
-    return { ...line, centre: TOP + band * (n + 0.5), radial: Math.min(RADIAL, (band / 2 - 2) / radius) }
+  const all = (props.plan.sheet.lines ?? [{ id: '', name: '' }]).map((line, _, { 0: first }) => {
+    const own = placed.value.filter(one => (one.geometry!.line ?? first!.id) === line.id)
+    return { ...line, radius: Math.max(1, ...own.map(one => one.geometry!.outside / 2)) }
+  })
+  // One scale for all: a line that is thicker has more room.
+  const room = HEIGHT - TOP - FOOT - 4 * all.length
+  const radial = Math.min(RADIAL, room / all.reduce((sum, one) => sum + 2 * one.radius, 0))
+  const free = (HEIGHT - TOP - FOOT - radial * all.reduce((sum, one) => sum + 2 * one.radius, 0)) / all.length
+  let top = TOP
+  return all.map(line => {
+    const band = 2 * line.radius * radial + free
+    top += band
+    return { ...line, centre: top - band / 2, top: top - band, radial }
   })
 })
 const lineOf = (line: string | undefined) => lines.value.find(one => one.id === line) ?? lines.value[0]!
@@ -141,7 +148,7 @@ function pick(event: MouseEvent) {
       </g>
       <g v-for="line in lines" :key="line.id">
         <path class="axis" :d="`M${LEFT} ${line.centre} H${WIDTH - LEFT}`" />
-        <text v-if="lines.length > 1" class="ends" :x="WIDTH / 2" :y="line.centre - 4" text-anchor="middle">
+        <text v-if="lines.length > 1" class="ends" :x="WIDTH - 6" :y="line.top + 14" text-anchor="end">
           {{ line.name }}
         </text>
       </g>

@@ -22,8 +22,16 @@ const due = computed(() =>
   <aside class="next" aria-label="What is next">
     <section v-if="open.length">
       <h2>On the bench</h2>
-      <NuxtLink v-for="one in open" :key="one.tag" class="btn now" :to="`/bench/${one.openJob!.id}`">
-        Continue {{ one.tag }}, job {{ one.openJob!.number }}
+      <NuxtLink
+        v-for="one in open"
+        :key="one.tag"
+        class="btn now go"
+        :to="`/bench/${one.openJob!.id}`"
+        :aria-label="`Continue ${one.tag}, job ${one.openJob!.number}`"
+      >
+        <span class="figures tag">{{ one.tag }}</span>
+        <span class="what">{{ one.name }}</span>
+        <span>job {{ one.openJob!.number }}</span>
       </NuxtLink>
     </section>
     <section v-if="worn.length">
@@ -62,6 +70,11 @@ section {
 }
 .opens {
   border-top: 1px solid var(--line);
+}
+.btn.go {
+  justify-content: flex-start;
+  gap: 10px;
+  text-align: left;
 }
 h2 {
   font-size: 20px;

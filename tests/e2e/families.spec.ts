@@ -1,0 +1,218 @@
+import { expect, test, type Locator, type Page } from '@playwright/test'
+import {
+  answer,
+  confirmStep,
+  doStep,
+  fillSum,
+  jobAt,
+  pullJoint,
+  readCautions,
+  signIn,
+  stepNow,
+  takeInHand,
+} from './hands.ts'
+import { librarySheet } from '../sheets.ts'
+import { machineBy } from './shelf.ts'
+
+const pad = (page: Page) => page.getByRole('region', { name: 'Gauge pad' })
+const before = (page: Page) => page.getByRole('list', { name: 'Before this step' })
+const hand = (page: Page, place: string) => pad(page).getByRole('radiogroup', { name: `In hand for ${place}` })
+const card = (page: Page) => page.getByRole('region', { name: 'The step in view' })
+
+/** Takes the one that is first named as another's, and leaves it so until it is put down again. */
+async function takeWrong(page: Page, place: string): Promise<Locator> {
+  const choices = hand(page, place).locator('.el-radio-button')
+  const named = pad(page).getByText(`This is the place of the ${place.toLowerCase()}`)
+  for (let i = 0; i < (await choices.count()); i++) {
+    await choices.nth(i).click()
+    if (await named.isVisible()) return named
+  }
+  throw new Error(`Nothing else could be in the hand for ${place}.`)
+}
+
+test.describe('gear unit', () => {
+  test.beforeEach(({ page }) => signIn(page))
+
+  test('is stripped with every half tagged, and the pinion marked to the wheel by its numbers', async ({ page }) => {
+    await jobAt(page, 'G-117', 'mark-mesh')
+    await expect(pad(page)).toContainText('Number on the marked pinion tooth')
+    await page.locator('[data-test=mark]').click()
+    await expect(pad(page).getByRole('alert')).toContainText('as in “7 31 32”')
+    await pad(page).getByPlaceholder('as in 7 31 32').fill('7 31 32')
+    await page.locator('[data-test=mark]').click()
+    await confirmStep(page)
+    await expect(page.locator('[data-step=uppers-off]')).toBeVisible()
+    await page.locator('[data-test=confirm]').click()
+    // A number stands ready for every half; without one nothing is lifted off.
+    const tags = pad(page).getByLabel(/^Tag of Half bearing/)
+    await expect(tags).toHaveCount(4)
+    const numbers = await tags.evaluateAll(fields => fields.map(field => (field as HTMLInputElement).value))
+    expect(new Set(numbers.filter(Boolean)).size).toBe(4)
+    await doStep(page)
+    await doStep(page)
+    await doStep(page)
+    await expect(page.locator('[data-step=lowers-off]')).toBeVisible()
+    await answer(page)
+    await pad(page)
+      .getByLabel(/^How many Locking pins/)
+      .fill('1')
+    await pad(page)
+      .getByLabel(/^How many Locking pins/)
+      .press('Tab')
+    await expect(pad(page)).toContainText('1 of 2')
+    await pad(page)
+      .getByLabel(/^How many Locking pins/)
+      .fill('2')
+    await pad(page)
+      .getByLabel(/^How many Locking pins/)
+      .press('Tab')
+    await doStep(page)
+    expect(await stepNow(page)).not.toBe('lowers-off')
+  })
+
+  test('goes through a fit-up round; a half from another bearing is named before it is fitted', async ({ page }) => {
+    await jobAt(page, 'G-117', 'gears-in')
+    // A tooth off its marks is told by what is read there.
+    await takeInHand(page)
+    await answer(page)
+    const mesh = pad(page).getByRole('group', { name: 'Pinion to wheel' })
+    await mesh.getByRole('button', { name: /look again/i }).click()
+    await mesh.getByRole('textbox').fill('7 32 33')
+    await mesh.getByRole('button', { name: 'It reads that' }).click()
+    await expect(mesh).toContainText('It does not read the same')
+    await expect(mesh).toContainText('pit and sing')
+    await mesh.getByRole('button', { name: 'Put it right, look again' }).click()
+    await mesh.getByRole('textbox').fill('7-31-32')
+    await mesh.getByRole('button', { name: 'It reads that' }).click()
+    await expect(mesh).toContainText('reads “7-31-32”')
+    await doStep(page)
+
+    await jobAt(page, 'G-117', 'fit-lay')
+    await doStep(page)
+    await expect(page.locator('[data-step=fit-halves]')).toBeVisible()
+    const place = 'Half bearing, slow shaft, output side, upper half'
+    const named = await takeWrong(page, place)
+    await expect(named).toContainText('scraped to its own journal')
+    await readCautions(page)
+    await page.locator('[data-test=confirm]').click()
+    await expect(page.locator('[data-step=fit-halves]')).toBeVisible()
+    await pad(page).getByRole('button', { name: 'Put it down, take the other' }).click()
+    await takeInHand(page)
+    await confirmStep(page)
+    await confirmStep(page)
+    await pullJoint(page)
+    await confirmStep(page)
+    await confirmStep(page)
+    await confirmStep(page)
+    await confirmStep(page)
+    await expect(page.locator('[data-step=fit-read]')).toBeVisible()
+    const bearings = [
+      'fast shaft, input side',
+      'fast shaft, output side',
+      'slow shaft, input side',
+      'slow shaft, output side',
+    ]
+    const isFast = (one: string) => one.startsWith('fast')
+    for (const one of bearings)
+      await fillSum(
+        page,
+        `Clearance by strips, ${one}`,
+        isFast(one) ? ['0.9', '0.92', '0.94'] : ['1.46', '1.48', '1.44'],
+      )
+    for (const one of bearings) {
+      const width = isFast(one) ? '0.44' : '0.54'
+      await fillSum(page, `Skew by strips, ${one}`, [width, width, width, width])
+    }
+    // One wire is thicker than its shims: the half could move.
+    for (const one of bearings)
+      await fillSum(page, `Pinch by wire, ${one}`, [
+        one === bearings[2] ? '0.43' : '0.38',
+        '0.4',
+        '0.4',
+        '0.38',
+        '0.4',
+        '0.4',
+      ])
+    await confirmStep(page)
+    await doStep(page)
+    await expect(page.locator('[data-step=uppers-on]')).toBeVisible()
+    await expect(before(page)).toContainText('Pinch by wire, slow shaft, input side Out')
+    await expect(pad(page)).toContainText('dress the cover, never the half')
+    await pad(page).getByText('the seats of the cover were dressed', { exact: true }).click()
+    await page.locator('[data-test=begin-round]').click()
+    await expect(page.locator('[data-step=fit-lay]')).toBeVisible()
+    // A new round counts its own strips in and out.
+    await expect(pad(page).getByLabel(/^How many Gauging strips, in/)).toBeVisible()
+    await jobAt(page, 'G-117', 'uppers-on')
+    await doStep(page)
+    await expect(page.locator('[data-step=pull-fi]')).toBeVisible()
+    await jobAt(page, 'G-117', 'cover-on')
+    await doStep(page)
+    await expect(page.locator('[data-step=dowels-in]')).toBeVisible()
+  })
+})
+
+test('crystalliser: two blades exchanged and the dry ring wetted are named', async ({ page }) => {
+  await signIn(page)
+  await page.goto('/?machine=X-511')
+  await jobAt(page, 'X-510', 'blades-on-b')
+  const named = await takeWrong(page, 'Blade, row B, place 2')
+  await expect(named).toContainText('rides on one corner and scores the tube')
+  await pad(page).getByRole('button', { name: 'Put it down, take the other' }).click()
+  await answer(page)
+  const bevel = pad(page).getByRole('group', { name: 'Bevel of the blades, row B' })
+  await bevel.getByText('one of them the other way', { exact: true }).click()
+  await expect(bevel).toContainText('It planes instead of scraping')
+  await bevel.getByText('toward the shaft, all four', { exact: true }).click()
+  await doStep(page)
+  await expect(page.locator('[data-step=blades-on-c]')).toBeVisible()
+})
+
+test('crystalliser: the ring that must grip goes in dry, or it is said what happens', async ({ page }) => {
+  await machineBy(librarySheet('m8-scraped-surface-exchanger'), 'X-901', 'Crystalliser', {
+    seal: 'double',
+    body: 'one',
+    size: 's80',
+    material: 'metal',
+  })
+  await signIn(page)
+  await jobAt(page, 'X-901', 'secondary-insert-on-driven')
+  await answer(page)
+  const grip = pad(page).getByRole('radiogroup', { name: /What is on it: grip ring/ })
+  await grip.getByText('food grease', { exact: true }).click()
+  await expect(pad(page).getByRole('alert')).toContainText('it slips and the insert spins')
+  await readCautions(page)
+  await page.locator('[data-test=confirm]').click()
+  await expect(page.locator('[data-step=secondary-insert-on-driven]')).toBeVisible()
+  await grip.getByText('dry', { exact: true }).click()
+  await doStep(page)
+  expect(await stepNow(page)).not.toBe('secondary-insert-on-driven')
+})
+
+test('reducer: a disc in line is found from “it will not close”, and nothing is drawn up with bolts', async ({
+  page,
+}) => {
+  await signIn(page)
+  await jobAt(page, 'R-118', 'join')
+  await page
+    .getByRole('button', { name: /It will not close by hand/ })
+    .first()
+    .click()
+  // Likeliest first, by what was set on the dial.
+  await expect(pad(page).locator('strong').first()).toHaveText('The second disc is not half a turn from the first')
+  await expect(pad(page)).toContainText("Second disc's stamp to the first's not met")
+  await pad(page).getByRole('button', { name: 'Look again' }).first().click()
+  // Blind: the dial is empty, and says nothing of where it ought to stand.
+  await expect(pad(page)).not.toContainText('6:00')
+  await pad(page).locator('[data-test=dial-text] input, input[data-test=dial-text]').last().fill('6:00')
+  await pad(page).locator('[data-test=dial-text] input, input[data-test=dial-text]').last().press('Enter')
+  await pad(page).getByRole('button', { name: 'It stands there' }).click()
+  await expect(card(page)).toBeVisible()
+  await page
+    .getByRole('button', { name: /It will not close by hand/ })
+    .first()
+    .click()
+  await pad(page).getByRole('button', { name: 'It was this' }).first().click()
+  await doStep(page, { 'Gap at the joint, closed by hand': ['0.04'] })
+  await expect(page.locator('[data-step=bolts-in]')).toBeVisible()
+})
