@@ -200,7 +200,7 @@ test('reducer: a disc in line is found from “it will not close”, and nothing
     .click()
   // Likeliest first, by what was set on the dial.
   await expect(pad(page).locator('strong').first()).toHaveText('The second disc is not half a turn from the first')
-  await expect(pad(page)).toContainText("Second disc's stamp to the first's not met")
+  await expect(pad(page)).toContainText('Stamp of the second disc not met')
   await pad(page).getByRole('button', { name: 'Look again' }).first().click()
   // Blind: the dial is empty, and says nothing of where it ought to stand.
   await expect(pad(page)).not.toContainText('6:00')
