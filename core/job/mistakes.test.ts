@@ -88,7 +88,7 @@ describe('which one is in the hand', () => {
     expect(lacks(plan, asks, right)).toEqual([])
     const swapped = { 'bearing-cap@nde': 'bearing-cap@de', 'bearing-cap@de': 'bearing-cap@nde' }
     expect(lacks(plan, asks, { ...right, hands: swapped })[0]).toBe(
-      'Bearing cap, drive end is in the hand for Bearing cap, non-drive end.',
+      'Bearing cap, drive end is in the hand for Bearing cap, non-drive end. It was bored with its own housing; on the other it pinches the bearing on one side.',
     )
     expect(lacks(plan, asks, { ...right, hands: {} })[0]).toMatch(/Say which one is in the hand/)
     confirm('caps-on', { hands: swapped, swapped: Object.keys(swapped) })

@@ -106,7 +106,7 @@ function spoil() {
         </el-checkbox-group>
         <label class="label" for="cause">By what?</label>
         <el-input id="cause" v-model="cause" maxlength="400" placeholder="the shaft turned, a strip slid…" />
-        <div class="row">
+        <div class="pad-acts">
           <el-button type="danger" native-type="submit" :disabled="!may('round.voided')">It is void</el-button>
           <el-button @click="spoiling = false">Cancel</el-button>
         </div>
@@ -121,7 +121,7 @@ function spoil() {
         <p v-if="voids.length" class="soft">
           Void by it, and read again: {{ voids.map(one => one.check.title).join('; ') }}.
         </p>
-        <div class="row">
+        <div class="pad-acts">
           <el-button type="primary" data-test="begin-round" :disabled="resting || !may('round.begun')" @click="begin">
             Begin round {{ rounds.length + 1 }}
           </el-button>
@@ -178,10 +178,5 @@ td small {
 .ask {
   display: grid;
   gap: 6px;
-}
-.row {
-  display: flex;
-  gap: 8px;
-  flex-wrap: wrap;
 }
 </style>

@@ -246,6 +246,9 @@ function pick(event: MouseEvent) {
   fill: var(--brass-ink);
 }
 .ends {
+  paint-order: stroke;
+  stroke: var(--ground);
+  stroke-width: 4px;
   font: 500 18px var(--heads);
   fill: var(--soft);
 }

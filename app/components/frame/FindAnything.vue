@@ -51,14 +51,14 @@ watch(open, async now => {
   ]
 })
 /** What fits every word, twelve at most: arrow keys and Enter choose. */
-function fitting(query: string, show: (hits: Hit[]) => void) {
+function hitsOf(query: string): Hit[] {
   const words = query.trim().toLowerCase().split(/\s+/)
-  show(
-    [...finder.here, ...machines.value, ...sums.value]
-      .filter(one => words.every(word => `${one.name} ${one.kind}`.toLowerCase().includes(word)))
-      .slice(0, 12),
-  )
+  return [...finder.here, ...machines.value, ...sums.value]
+    .filter(one => words.every(word => `${one.name} ${one.kind}`.toLowerCase().includes(word)))
+    .slice(0, 12)
 }
+const fitting = (query: string, show: (hits: Hit[]) => void) => show(hitsOf(query))
+const isNone = computed(() => text.value.trim() !== '' && machines.value.length > 0 && !hitsOf(text.value).length)
 // What came after the last key was typed is among what is offered, too.
 watch([() => finder.here, machines, sums], () => {
   if (open.value && text.value) void field.value?.getData(text.value)
@@ -98,7 +98,11 @@ function leave() {
         </span>
       </template>
     </el-autocomplete>
-    <p class="soft none">Type a tag, a name or a number. Arrow keys and Enter choose.</p>
+    <p v-if="isNone" class="soft none">
+      Nothing under “{{ text.trim() }}”. Machines, jobs and sums are found everywhere; parts, steps and readings inside
+      their job.
+    </p>
+    <p v-else class="soft none">Type a tag, a name or a number. Arrow keys and Enter choose.</p>
   </el-dialog>
 </template>
 
