@@ -21,7 +21,7 @@ describe.each(files)('%s', file => {
       between(parts.size, 25, 60, 'parts in their places')
       between(own.mates.length, 8, 25, 'mates')
       const back = own.steps.filter(step => step.station === 'build' || step.station === 'prove').length
-      between(own.steps.length - back, 20, 60, 'steps off')
+      between(own.steps.length - back, 25, 60, 'steps off')
       between(back, 25, 60, 'steps back')
       // Most of how parts stand is told by more than yes or no.
       const bare = own.mates.filter(one => one.rule.kind === 'seen' && one.rule.choices.length < 3)

@@ -9,6 +9,15 @@ import { canBeSeen } from './mates.ts'
 const reducer = librarySheet('m3-cycloidal-reducer')
 const gearUnit = librarySheet('m10-gear-unit')
 const exchanger = librarySheet('m8-scraped-surface-exchanger')
+/** Strips, shims, wire and blue of bearings that fit. */
+const FITS = {
+  'pinch-* wire*': 0.38,
+  'pinch-* shim*': 0.4,
+  'strips-f*': 0.92,
+  'strips-s*': 1.48,
+  'skew-*': 0.5,
+  'blue-*': Array(24).fill(1).join(';'),
+}
 
 describe('a label', () => {
   const mesh = planFor(gearUnit).mates.get('mesh')!
@@ -115,15 +124,7 @@ describe('read in several places', () => {
 
 describe('the aids of a round', () => {
   it('are counted in and out anew in every round', () => {
-    const one = worker(gearUnit, {
-      'pinch-so output end, wire, flattened': 0.43,
-      'pinch-* wire*': 0.38,
-      'pinch-* shim*': 0.4,
-      'strips-f*': 0.92,
-      'strips-s*': 1.48,
-      'skew-*': 0.5,
-      'blue-*': Array(24).fill(1).join(';'),
-    })
+    const one = worker(gearUnit, { ...FITS, 'pinch-so output end, wire, flattened': 0.43 })
     one.workUntil('uppers-on')
     one.act('round.begun', { loop: 'fit-up', changed: ['the seats of the cover were dressed'] })
     const laid = asksOf(one.plan, one.folded.state, one.plan.steps.get('fit-lay')!)
@@ -154,14 +155,7 @@ describe('what a choice is proposed by', () => {
 
 describe('an act asked of the server', () => {
   it('is not refused at a gate for what is said with the gate’s own step', () => {
-    const one = worker(gearUnit, {
-      'pinch-* wire*': 0.38,
-      'pinch-* shim*': 0.4,
-      'strips-f*': 0.92,
-      'strips-s*': 1.48,
-      'skew-*': 0.5,
-      'blue-*': Array(24).fill(1).join(';'),
-    })
+    const one = worker(gearUnit, FITS)
     one.workUntil('uppers-on')
     const before = one.folded
     one.doStep(one.plan.steps.get('uppers-on')!)

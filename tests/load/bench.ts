@@ -24,7 +24,7 @@ const line = (what: string, value: string, goal = '') =>
 
 function foldOfTenThousand() {
   let n = 0
-  const plan = planFor(librarySheets()[0]!)
+  const plan = planFor(librarySheets().find(one => one.family === 'M14')!)
   const worker = new Technician(plan, wornFindings({ general: 0.4 }, { fitter: 'a', lead: 'b' }), {
     id: () => `e${++n}`,
     now: () => '2026-05-01T08:00:00.000Z',
