@@ -1,4 +1,4 @@
-import { and, asc, eq, gt, inArray, sql } from 'drizzle-orm'
+import { and, asc, eq, gt, sql } from 'drizzle-orm'
 import { payloadFitting } from '../../shared/schemas.ts'
 import type { AppendAnswer, Person, SentEntry, SignedInPerson } from '../../shared/answers.ts'
 import {
@@ -6,10 +6,8 @@ import {
   competenceWords,
   emptyFold,
   extend,
-  fold,
   isKind,
   isSameCompetence,
-  planIn,
   refusalOf,
   rolesWords,
   rootOf,
@@ -19,7 +17,9 @@ import {
 } from '../../core/job/index.ts'
 import type { Database, Transaction } from './client.ts'
 import { everybody, isOnlyLead } from './people.ts'
-import { writeProjections } from './projections.ts'
+import { FoldedJobs, projectionOf, type Kept } from './folded.ts'
+import { writeEquipmentState, writeProjections } from './projections.ts'
+import { turns } from './turns.ts'
 import { entry, job } from './schema.ts'
 import { planOf } from './sheets.ts'
 
@@ -126,42 +126,56 @@ async function checkClaims(tx: Transaction, by: SignedInPerson, fresh: SentEntry
         throw new Refused(403, 'There is another lead here: they sign it, or concede it.', one.id)
 }
 
+/** What an append came to, and the job as it stands by it once that is committed. */
+interface Written {
+  answer: Extract<Appended, { kept: true }>
+  kept: Kept | null
+}
+
 /** Appends entries inside a transaction; see {@link append}. */
-export async function appendIn(
+async function write(
   tx: Transaction,
   jobId: string,
   by: SignedInPerson,
   fresh: SentEntry[],
-  arrival: Arrival = now,
-): Promise<Extract<Appended, { kept: true }>> {
+  arrival: Arrival,
+  jobs: FoldedJobs,
+): Promise<Written> {
   const [row] = await tx.select().from(job).where(eq(job.id, jobId)).for('update')
   if (!row)
     throw new Refused(404, 'There is no such job. It may belong to another site; go back to the bench list.', null)
-  const ids = fresh.map(one => one.id)
-  const known = new Map((await tx.select().from(entry).where(inArray(entry.id, ids))).map(one => [one.id, one]))
   const plan = await planOf(tx, row)
-  const before = await entriesAfter(tx, jobId, 0)
-  let folded: Folded = { entries: before, state: fold(plan, before) }
-  let seq = row.lastSeq
-  const rows: (typeof entry.$inferInsert)[] = []
+  const before = await jobs.at(row, plan, after => entriesAfter(tx, jobId, after))
+  let { folded, seq } = before
   const doerOf = await doersOf(tx, by, fresh)
   await checkClaims(tx, by, fresh)
+  const rows: (typeof entry.$inferInsert)[] = []
   const answers = fresh.map(sent => {
     const doer = doerOf(sent)
     const one = checked(folded, sent, doer)
-    const first = known.get(one.id)
+    const first = folded.entries.findLast(known => known.id === one.id)
     if (first) {
-      if (
-        first.jobId !== jobId ||
-        first.kind !== one.kind ||
-        first.madeBy !== doer.id ||
-        !sameJson(first.payload, one.payload)
-      )
+      if (first.kind !== one.kind || first.madeBy !== doer.id || !sameJson(first.payload, one.payload))
         throw new Refused(409, TAKEN, one.id)
-      return { id: one.id, seq: first.seq, receivedAt: iso(first.receivedAt) }
+      return { id: one.id, seq: first.seq!, receivedAt: first.receivedAt! }
     }
     const receivedAt = arrival(one)
-    const candidate = { ...one, madeBy: doer.id, role: doer.role, receivedAt, seq: seq + 1 } as AnyEntry
+    const { id, kind, payload, act } = one
+    // As it will be read again from its row.
+    const candidate = {
+      ...{
+        id,
+        kind,
+        payload,
+        act,
+        madeBy: doer.id,
+        role: doer.role,
+        madeAt: iso(one.madeAt),
+        receivedAt,
+        seq: seq + 1,
+      },
+      ...(doer.id === by.id ? {} : { vouchedBy: by.id }),
+    } as AnyEntry
     const why = refusalOf(plan, folded, candidate)
     if (why) throw new Refused(422, why, one.id)
     seq += 1
@@ -182,14 +196,26 @@ export async function appendIn(
     })
     return { id: one.id, seq, receivedAt }
   })
-  if (rows.length) {
-    await tx.insert(entry).values(rows)
-    await tx.update(job).set({ lastSeq: seq }).where(eq(job.id, jobId))
-    await writeProjections(tx, row, planIn(plan, folded.state), folded.state)
-    await tx.execute(sql`select pg_notify('job_changed', ${`${jobId} ${seq}`})`)
-  }
-  return { kept: true, entries: answers, lastSeq: seq }
+  const answer = { kept: true as const, entries: answers, lastSeq: seq }
+  if (!rows.length) return { answer, kept: before }
+  const after = { plan, folded, seq, projected: projectionOf({ plan, folded }) }
+  // Sent together, one after the other on the wire.
+  await Promise.all([
+    tx.insert(entry).values(rows),
+    ...writeProjections(tx, row, before.projected, after.projected, { state: folded.state, seq }),
+    tx.execute(sql`select pg_notify('job_changed', ${`${jobId} ${seq}`})`),
+  ])
+  await writeEquipmentState(tx, row, before.projected, after.projected, folded.state)
+  return { answer, kept: after }
 }
+
+/** Appends entries inside a transaction of somebody else's: what is not committed yet is kept nowhere. */
+export const appendIn = async (
+  tx: Transaction,
+  jobId: string,
+  by: SignedInPerson,
+  fresh: SentEntry[],
+): Promise<Extract<Appended, { kept: true }>> => (await write(tx, jobId, by, fresh, now, new FoldedJobs())).answer
 
 const TAKEN = 'That entry number is taken by another act. Reload the job and do the act again.'
 
@@ -197,6 +223,14 @@ const isDoubled = (error: unknown): boolean => {
   const { code, cause } = error as { code?: string; cause?: unknown }
   return code === '23505' || (cause !== undefined && isDoubled(cause))
 }
+
+/** The jobs of this process. */
+const OWN = new FoldedJobs()
+/** The database may be another one since: nothing that was known of it holds. */
+export const forgetJobs = () => OWN.clear()
+
+/** One after the other for each job: who waits for another holds no connection meanwhile. */
+const inTurn = turns()
 
 /**
  * Appends one or many entries to a job's ledger, all or none, in one transaction with the projections.
@@ -207,19 +241,26 @@ export async function append(
   jobId: string,
   by: SignedInPerson,
   fresh: SentEntry[],
-  arrival?: Arrival,
+  arrival: Arrival = now,
+  jobs = OWN,
 ): Promise<Appended> {
-  const attempt = () => db.transaction(tx => appendIn(tx, jobId, by, fresh, arrival))
-  try {
-    // Sent to two jobs at once, the same number may be written by the other while this one looked: then look again.
-    return await attempt().catch(error => {
-      if (isDoubled(error)) return attempt()
+  const attempt = () => db.transaction(tx => write(tx, jobId, by, fresh, arrival, jobs))
+  return inTurn(jobId, async () => {
+    try {
+      // Sent to two jobs at once, the same number may be written by the other while this one looked.
+      const { answer, kept } = await attempt().catch(async error => {
+        if (!isDoubled(error)) throw error
+        jobs.forget(jobId)
+        return attempt()
+      })
+      if (kept) jobs.remember(jobId, kept)
+      return answer
+    } catch (error) {
+      if (error instanceof Refused) return { kept: false, status: error.status, why: error.why, entry: error.entry }
+      if (isDoubled(error)) return { kept: false, status: 409, why: TAKEN, entry: null }
       throw error
-    })
-  } catch (error) {
-    if (error instanceof Refused) return { kept: false, status: error.status, why: error.why, entry: error.entry }
-    throw error
-  }
+    }
+  })
 }
 
 /** Makes every projection anew from the ledger, job by job under the lock an append takes: safe while serving. */
@@ -232,8 +273,10 @@ export async function rebuildProjections(db: Database): Promise<{ jobs: number; 
       const plan = await planOf(tx, row!)
       const ledger = await entriesAfter(tx, id, 0)
       entries += ledger.length
-      const { state } = extend(plan, emptyFold(), ledger)
-      await writeProjections(tx, row!, planIn(plan, state), state)
+      const folded = extend(plan, emptyFold(), ledger)
+      const now = projectionOf({ plan, folded })
+      await Promise.all(writeProjections(tx, row!, null, now, { state: folded.state, seq: row!.lastSeq }))
+      await writeEquipmentState(tx, row!, null, now, folded.state)
     })
   }
   return { jobs: all.length, entries }

@@ -1,47 +1,150 @@
-import { and, desc, eq, isNotNull, isNull } from 'drizzle-orm'
-import { projectJob, worstCheck, type JobState } from '../../core/job/index.ts'
-import type { Plan } from '../../core/sheet/index.ts'
+import { and, desc, eq, inArray, isNotNull, isNull, sql } from 'drizzle-orm'
+import { worstCheck, type JobState, type Projection } from '../../core/job/index.ts'
 import type { Transaction } from './client.ts'
 import { equipmentState, fittedPart, job, reading, stockMovement } from './schema.ts'
 
-/** Writes what the fleet asks of one job anew, from its state. Run in the transaction that changes the ledger. */
-export async function writeProjections(
-  tx: Transaction,
-  row: { id: string; equipmentTag: string },
-  plan: Plan,
-  state: JobState,
-): Promise<void> {
-  const { readings, fitted, movements } = projectJob(plan, state)
-  const mine = { jobId: row.id, equipmentTag: row.equipmentTag }
-  await tx.delete(reading).where(eq(reading.jobId, row.id))
-  await tx.delete(fittedPart).where(eq(fittedPart.jobId, row.id))
-  await tx.delete(stockMovement).where(eq(stockMovement.jobId, row.id))
-  if (readings.length) await tx.insert(reading).values(readings.map(one => ({ ...one, ...mine })))
-  if (fitted.length) await tx.insert(fittedPart).values(fitted.map(one => ({ ...one, ...mine })))
-  if (movements.length) await tx.insert(stockMovement).values(movements.map(one => ({ ...one, jobId: row.id })))
-  await tx
-    .update(job)
-    .set({ signedAt: state.signed?.at ?? null, cancelledAt: state.cancelled?.at ?? null })
-    .where(eq(job.id, row.id))
-  await writeEquipmentState(tx, row.equipmentTag)
+type Row = Pick<typeof job.$inferSelect, 'id' | 'equipmentTag' | 'signedAt' | 'cancelledAt'>
+
+/** Rows of one table, before and after: those that are new or other, and the keys of those that are gone. */
+export function changesOf<T extends object>(
+  before: readonly T[] | null,
+  after: readonly T[],
+  keyOf: (one: T) => string,
+): { put: T[]; gone: string[] } {
+  const known = new Map((before ?? []).map(one => [keyOf(one), one]))
+  const put = after.filter(one => {
+    const old = known.get(keyOf(one))
+    known.delete(keyOf(one))
+    return !old || JSON.stringify(old) !== JSON.stringify(one)
+  })
+  return { put, gone: [...known.keys()] }
 }
 
-/** How a machine stands over all its jobs. */
-async function writeEquipmentState(tx: Transaction, tag: string): Promise<void> {
-  const [open] = await tx
-    .select({ id: job.id, number: job.number })
-    .from(job)
-    .where(and(eq(job.equipmentTag, tag), isNull(job.signedAt), isNull(job.cancelledAt)))
-    .orderBy(desc(job.number))
-    .limit(1)
-  const [last] = await tx
-    .select({ at: job.signedAt, hours: job.hoursAtOpen })
-    .from(job)
-    .where(and(eq(job.equipmentTag, tag), isNotNull(job.signedAt)))
-    .orderBy(desc(job.number))
-    .limit(1)
-  const worst = worstCheck(await tx.select().from(reading).where(eq(reading.equipmentTag, tag)))
-  const row = {
+const readingKey = (one: Projection['readings'][number]) => `${one.checkId} ${one.moment}`
+
+/**
+ * Writes what changed of what the fleet asks of one job, its place in the ledger with it; all of it where it is not known
+ * what the tables hold. To be awaited together, in the transaction that changes the ledger.
+ */
+export function writeProjections(
+  tx: Transaction,
+  row: Row,
+  before: Projection | null,
+  after: Projection,
+  { state, seq }: { state: JobState; seq: number },
+): PromiseLike<unknown>[] {
+  const mine = { jobId: row.id, equipmentTag: row.equipmentTag }
+  const readings = changesOf(before?.readings ?? null, after.readings, readingKey)
+  const fitted = changesOf(before?.fitted ?? null, after.fitted, one => one.partRef)
+  const movements = changesOf(before?.movements ?? null, after.movements, one => one.entryId)
+  const excluded = (column: string) => sql.raw(`excluded.${column}`)
+  return [
+    tx
+      .update(job)
+      .set({ lastSeq: seq, signedAt: state.signed?.at ?? null, cancelledAt: state.cancelled?.at ?? null })
+      .where(eq(job.id, row.id)),
+    ...(before
+      ? []
+      : [
+          tx.delete(reading).where(eq(reading.jobId, row.id)),
+          tx.delete(fittedPart).where(eq(fittedPart.jobId, row.id)),
+          tx.delete(stockMovement).where(eq(stockMovement.jobId, row.id)),
+        ]),
+    ...(readings.gone.length
+      ? [
+          tx
+            .delete(reading)
+            .where(
+              and(
+                eq(reading.jobId, row.id),
+                inArray(sql`${reading.checkId} || ' ' || ${reading.moment}`, readings.gone),
+              ),
+            ),
+        ]
+      : []),
+    ...(readings.put.length
+      ? [
+          tx
+            .insert(reading)
+            .values(readings.put.map(one => ({ ...one, ...mine })))
+            .onConflictDoUpdate({
+              target: [reading.jobId, reading.checkId, reading.moment],
+              set: {
+                value: excluded('value'),
+                least: excluded('least'),
+                greatest: excluded('greatest'),
+                verdict: excluded('verdict'),
+                share: excluded('share'),
+                stands: excluded('stands'),
+                takenAt: excluded('taken_at'),
+              },
+            }),
+        ]
+      : []),
+    ...(fitted.gone.length
+      ? [tx.delete(fittedPart).where(and(eq(fittedPart.jobId, row.id), inArray(fittedPart.partRef, fitted.gone)))]
+      : []),
+    ...(fitted.put.length
+      ? [
+          tx
+            .insert(fittedPart)
+            .values(fitted.put.map(one => ({ ...one, ...mine })))
+            .onConflictDoUpdate({
+              target: [fittedPart.jobId, fittedPart.partRef],
+              set: { asNew: excluded('as_new'), batch: excluded('batch'), fittedAt: excluded('fitted_at') },
+            }),
+        ]
+      : []),
+    ...(movements.gone.length ? [tx.delete(stockMovement).where(inArray(stockMovement.entryId, movements.gone))] : []),
+    ...(movements.put.length
+      ? [tx.insert(stockMovement).values(movements.put.map(one => ({ ...one, jobId: row.id })))]
+      : []),
+  ]
+}
+
+/** Whether anything that a machine's standing rests on is another: a reading, or that the job is opened or closed. */
+const isStanding = ({ signedAt, cancelledAt }: Row, state: JobState, before: Projection | null, after: Projection) => {
+  const { put, gone } = changesOf(before?.readings ?? null, after.readings, readingKey)
+  return (
+    before !== null &&
+    !put.length &&
+    !gone.length &&
+    Boolean(signedAt) === Boolean(state.signed) &&
+    Boolean(cancelledAt) === Boolean(state.cancelled)
+  )
+}
+
+/** How a machine stands over all its jobs, written where it may be another. */
+export async function writeEquipmentState(
+  tx: Transaction,
+  row: Row,
+  before: Projection | null,
+  after: Projection,
+  state: JobState,
+): Promise<void> {
+  if (isStanding(row, state, before, after)) return
+  const tag = row.equipmentTag
+  const [[open], [last], newest] = await Promise.all([
+    tx
+      .select({ id: job.id, number: job.number })
+      .from(job)
+      .where(and(eq(job.equipmentTag, tag), isNull(job.signedAt), isNull(job.cancelledAt)))
+      .orderBy(desc(job.number))
+      .limit(1),
+    tx
+      .select({ at: job.signedAt, hours: job.hoursAtOpen })
+      .from(job)
+      .where(and(eq(job.equipmentTag, tag), isNotNull(job.signedAt)))
+      .orderBy(desc(job.number))
+      .limit(1),
+    tx
+      .selectDistinctOn([reading.checkId])
+      .from(reading)
+      .where(and(eq(reading.equipmentTag, tag), eq(reading.stands, true)))
+      .orderBy(reading.checkId, desc(reading.takenAt), desc(reading.moment)),
+  ])
+  const worst = worstCheck(newest)
+  const written = {
     openJobId: open?.id ?? null,
     openJobNumber: open?.number ?? null,
     lastOverhaulAt: last?.at ?? null,
@@ -52,6 +155,6 @@ async function writeEquipmentState(tx: Transaction, tag: string): Promise<void> 
   }
   await tx
     .insert(equipmentState)
-    .values({ equipmentTag: tag, ...row })
-    .onConflictDoUpdate({ target: equipmentState.equipmentTag, set: row })
+    .values({ equipmentTag: tag, ...written })
+    .onConflictDoUpdate({ target: equipmentState.equipmentTag, set: written })
 }

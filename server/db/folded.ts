@@ -1,0 +1,79 @@
+import {
+  emptyFold,
+  extend,
+  fold,
+  planIn,
+  projectJob,
+  type AnyEntry,
+  type Folded,
+  type Projection,
+} from '../../core/job/index.ts'
+import type { Plan } from '../../core/sheet/index.ts'
+
+/** A job as it stood at one place in its ledger. */
+export interface Kept {
+  /** The plan it was opened with. */
+  plan: Plan
+  folded: Folded
+  seq: number
+  /** What the fleet's tables hold of it; null where that is not known for sure. */
+  projected: Projection | null
+}
+
+/** Ledgers that are kept at hand hold no more entries than this, all together. */
+const MOST_ENTRIES = 120_000
+
+/**
+ * Jobs folded already, so that an append reads only what came after. It may be thrown away at any time, and is never
+ * trusted over the sequence number in the row that an append has locked.
+ */
+export class FoldedJobs {
+  private readonly jobs = new Map<string, Kept>()
+  private entries = 0
+
+  /** The job at its row's sequence number; `read` gets the entries after a number, in order. */
+  async at(
+    job: { id: string; lastSeq: number },
+    plan: Plan,
+    read: (after: number) => Promise<AnyEntry[]>,
+  ): Promise<Kept> {
+    const known = this.jobs.get(job.id)
+    if (known && known.seq <= job.lastSeq) {
+      if (known.seq === job.lastSeq) return known
+      const more = await read(known.seq)
+      // What another process wrote since; its tables are its own to have written.
+      if (more[0]?.seq === known.seq + 1 && more.at(-1)!.seq === job.lastSeq)
+        return { plan, folded: extend(plan, known.folded, more), seq: job.lastSeq, projected: null }
+    }
+    this.forget(job.id)
+    const entries = await read(0)
+    const folded = entries.length ? { entries, state: fold(plan, entries) } : emptyFold()
+    return { plan, folded, seq: job.lastSeq, projected: null }
+  }
+
+  /** Keeps a job once what it stands on is committed; the longest unused go first. */
+  remember(id: string, kept: Kept): void {
+    this.forget(id)
+    this.jobs.set(id, kept)
+    this.entries += kept.folded.entries.length
+    for (const [oldest] of this.jobs) {
+      if (this.entries <= MOST_ENTRIES || oldest === id) break
+      this.forget(oldest)
+    }
+  }
+
+  forget(id: string): void {
+    this.entries -= this.jobs.get(id)?.folded.entries.length ?? 0
+    this.jobs.delete(id)
+  }
+
+  /** Nothing is known any more: the database may be another one since. */
+  clear(): void {
+    this.jobs.clear()
+    this.entries = 0
+  }
+}
+
+/** What the fleet asks of a job as it stands. */
+export const projectionOf = ({ plan, folded }: Pick<Kept, 'plan' | 'folded'>): Projection =>
+  projectJob(planIn(plan, folded.state), folded.state)
