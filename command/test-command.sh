@@ -19,7 +19,7 @@ sql() { PGPASSWORD="$NEEDLER_OWNER_PASSWORD" "$PG_BIN/psql" -h 127.0.0.1 -p "$NE
 check "the demo is loaded" says 'Loaded into needler_a' ./needler load-demo --database needler_a
 check "a second load keeps what is there" says 'holds data already' ./needler load-demo --database needler_a
 check "a backup means the site's own database, and says when there is none" refuses 'no database needler here' ./needler backup "$WORK/none.dump"
-check "backup of a database that is named says what is in it" says 'Thornmere works (database needler_a, 1[0-9] jobs, [0-9]* entries)' ./needler backup "$WORK/a.dump" --database needler_a
+check "backup of a database that is named says what is in it" says 'Thornmere works (database needler_a, [0-9]* jobs, [0-9]* entries)' ./needler backup "$WORK/a.dump" --database needler_a
 check "a backup is its owner's only" test "$(stat -c %a "$WORK/a.dump")" = 600
 check "backup does not overwrite" refuses 'is there already' ./needler backup "$WORK/a.dump" --database needler_a
 here() { (cd "$WORK" && "$OLDPWD/needler" backup here.dump --database needler_a) && test -f "$WORK/here.dump"; }

@@ -10,6 +10,9 @@ PASSED=0; FAILED=0
 
 # A stage that counts as one: it passes or it fails.
 stage() { local name=$1; shift; step "$name"; if "$@"; then PASSED=$((PASSED + 1)); else FAILED=$((FAILED + 1)); say "✕ $name failed"; fi; }
+# Begun beside the others, and counted when its turn comes: what it said is shown then.
+begin() { local key=$1; shift; ( "$@" >"$REPORTS/$key.log" 2>&1; echo $? >"$REPORTS/$key.rc" ) & eval "PID_$key=$!"; }
+begun() { local key=$1 pid; eval "pid=\$PID_$key"; wait "$pid" 2>/dev/null; cat "$REPORTS/$key.log"; return "$(cat "$REPORTS/$key.rc" 2>/dev/null || echo 1)"; }
 # A stage that counts its own tests, from its JSON report.
 counted() {
   local name=$1 report=$2; shift 2
@@ -21,11 +24,13 @@ counted() {
 }
 
 npx nuxt prepare >"$STATE/prepare.log" 2>&1 || fail "The project could not be prepared; see $STATE/prepare.log."
-stage "lint, with the arrows of the house" npx eslint .
-stage "format" npx prettier --check --log-level warn .
-stage "types" npx nuxt typecheck
+looks() { npx eslint . && npx prettier --check --log-level warn .; }
+begin types npx nuxt typecheck
 counted "unit tests" "$REPORTS/unit.json" npx vitest run --project unit --reporter=dot --reporter=json --outputFile.json="$REPORTS/unit.json"
+stage "types" begun types
+begin looks looks
 counted "drawings and fields" "$REPORTS/screens.json" npx vitest run --project screens --reporter=dot --reporter=json --outputFile.json="$REPORTS/screens.json"
+stage "lint and format, with the arrows of the house" begun looks
 
 # Tests need no safety against a power cut; the demo and serve do.
 pg_prepare test-cluster; trap pg_leave EXIT; trap 'exit 130' INT TERM HUP
@@ -38,11 +43,12 @@ fresh_database() {
     -c 'drop database if exists needler_test with (force)' -c 'create database needler_test' || fail "The test database could not be made; see $PG_HOME/server.log."
 }
 need_build
+begin command bash command/test-command.sh "$STATE"
 fresh_database
 counted "API tests on PostgreSQL" "$REPORTS/api.json" npx vitest run --project api --reporter=dot --reporter=json --outputFile.json="$REPORTS/api.json"
+stage "the command itself" begun command
 fresh_database
 node --import tsx command/main.ts load-demo --database needler_test || fail "The demo data could not be loaded for the browser tests."
 PLAYWRIGHT_JSON_OUTPUT_NAME="$REPORTS/e2e.json" counted "browser tests" "$REPORTS/e2e.json" npx playwright test --reporter=list,json
-stage "the command itself" bash command/test-command.sh "$STATE"
 printf '%s passed, %s failed\n' "$PASSED" "$FAILED"
 [ "$FAILED" = 0 ]
