@@ -126,7 +126,7 @@ describe('the aids of a round', () => {
   it('are counted in and out anew in every round', () => {
     const one = worker(gearUnit, { ...FITS, 'pinch-so output end, wire, flattened': 0.43 })
     one.workUntil('uppers-on')
-    one.act('round.begun', { loop: 'fit-up', changed: ['the seats of the cover were dressed'] })
+    one.act('round.begun', { loop: 'fit-up', changed: ['the cover was dressed'] })
     const laid = asksOf(one.plan, one.folded.state, one.plan.steps.get('fit-lay')!)
     expect(laid.counts.map(count => `${count.aid} ${count.way}`)).toEqual(['strips in', 'wires in', 'shims in'])
     one.doStep(one.plan.steps.get('fit-lay')!)

@@ -272,7 +272,7 @@ export async function takeInHand(page: Page) {
     const choices = hand.getByRole('radio')
     for (let i = 0; i < (await choices.count()); i++) {
       await hand.locator('.el-radio-button').nth(i).click()
-      const wrong = pad(page).getByText(`This is the place of the ${place.toLowerCase()}`)
+      const wrong = pad(page).getByText(`This is the place of the ${place[0]!.toLowerCase()}${place.slice(1)}`)
       if ((await wrong.count()) === 0) break
     }
   }

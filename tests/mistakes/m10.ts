@@ -147,7 +147,7 @@ export const M10_MISTAKES: Mistakes = {
           .reads({ 'pinch-so output end, wire, flattened': 0.43 })
           .does('fit-read')
           .does('fit-clear')
-          .tries('round.begun', { loop: 'fit-up', changed: ['a half was scraped, or a shaft laid in again'] }),
+          .tries('round.begun', { loop: 'fit-up', changed: ['a half was scraped'] }),
       says: /Pinch/,
       means: /dress the cover, never the half/,
       noticed: AT_ONCE,

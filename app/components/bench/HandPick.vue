@@ -13,6 +13,8 @@ const why = ref<string | null>(null)
 const label = computed(() => props.candidates.find(one => one.part === props.part)?.label ?? '')
 const isWrong = computed(() => props.part !== undefined && props.part !== props.place)
 const name = (ref: string) => partName(job.plan, ref)
+/** Inside a sentence; what its places are called stays as it is. */
+const named = (ref: string) => `${name(ref)[0]!.toLowerCase()}${name(ref).slice(1)}`
 
 function read() {
   const typed = text.value.trim()
@@ -58,7 +60,7 @@ function read() {
     <div v-if="isWrong" class="wrong" role="alert">
       <VerdictMark verdict="Out" :word="false" />
       <span class="says">
-        {{ label }} is the {{ name(part!).toLowerCase() }}. This is the place of the {{ name(place).toLowerCase() }}.
+        {{ label }} is the {{ named(part!) }}. This is the place of the {{ named(place) }}.
         {{ job.plan.parts.get(place)!.part.swapped ? `${job.plan.parts.get(place)!.part.swapped}.` : '' }}
         {{ swapped ? 'It goes in here on purpose, and stays owed until a lead lets it pass.' : '' }}
       </span>
@@ -93,6 +95,6 @@ function read() {
   padding: 6px 10px;
 }
 .wrong .says {
-  flex: 1 1 220px;
+  flex: 1 1 calc(100% - 40px);
 }
 </style>
