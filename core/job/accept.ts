@@ -42,33 +42,94 @@ export function refusalOf(plan: Plan, folded: Folded, entry: AnyEntry): string |
  * corrects by the role of whoever corrects, and nothing later may lose its ground.
  */
 function correctionRefusal(plan: Plan, folded: Folded, entry: Entry<'entry.corrected'>): string | null {
-  const { target: id, why, replacement } = entry.payload
+  const own = claimRefusal(folded.entries, standingIn(folded.entries), entry)
+  if (own) return own
+  const { replacement } = entry.payload
+  const corrected = [...folded.entries, entry as AnyEntry]
+  const after = readLedger(corrected).counted
+  const at = after.findIndex(one => one.id === entry.id)
+  if (replacement && at >= 0) {
+    const past = ownRefusal(plan, foldCounted(plan, after.slice(0, at)), after[at]!)
+    if (past) return past
+  }
+  return groundRefusal(plan, folded.state, extend(plan, folded, [entry as AnyEntry]).state)
+}
+
+/** Entries of a ledger that stand: acts that count, and corrections in force. */
+function standingIn(entries: readonly AnyEntry[]): ReadonlySet<string> {
+  const { counted, inForce } = readLedger(entries)
+  return new Set([...counted.map(one => one.id), ...inForce.keys()])
+}
+
+/** Why an entry may not be corrected at all by whoever would, or not in that way. */
+function claimRefusal(
+  entries: readonly AnyEntry[],
+  standing: ReadonlySet<string>,
+  { payload: { target: id, why, replacement }, madeBy, role }: Entry<'entry.corrected'>,
+): string | null {
   if (!why.trim()) return 'Say why it is corrected.'
-  const target = folded.entries.find(one => one.id === id)
+  const target = entries.find(one => one.id === id)
   if (!target) return 'The entry to correct is not in this job. Reload and try again.'
-  const reading = readLedger(folded.entries)
-  const stands = isKind(target, 'entry.corrected')
-    ? reading.inForce.has(target.id)
-    : reading.counted.some(one => one.id === target.id)
-  if (!stands) return 'That entry is corrected already. Correct the correction instead.'
-  if (target.madeBy !== entry.madeBy && entry.role !== 'lead')
+  if (!standing.has(id)) return 'That entry is corrected already. Correct the correction instead.'
+  if (target.madeBy !== madeBy && role !== 'lead')
     return 'That is somebody else’s entry. They correct it themselves, or a lead does.'
-  const root = rootOf(folded.entries, id)!
+  const root = rootOf(entries, id)!
   const allowed = actOf(root)?.corrected ?? 'never'
   if (allowed === 'never')
     return root.kind === 'job.opened'
       ? 'The opening of a job cannot be taken back. Cancel the job instead.'
       : 'That stands as it is. Write an addendum instead.'
-  if (replacement && allowed === 'take back') return 'That cannot be put otherwise. Take it back, and do it again.'
+  return replacement && allowed === 'take back' ? 'That cannot be put otherwise. Take it back, and do it again.' : null
+}
 
-  const corrected = [...folded.entries, entry as AnyEntry]
-  const after = readLedger(corrected).counted
-  const at = after.findIndex(one => one.id === entry.id)
-  if (replacement && at >= 0) {
-    const own = ownRefusal(plan, foldCounted(plan, after.slice(0, at)), after[at]!)
-    if (own) return own
+/**
+ * Corrections that come together, judged together: the ledger is read once with all of them in it, and each replacement is
+ * judged in the past it reaches back to. Null where one of them may not be, or bears on another of them.
+ */
+function correctedTogether(plan: Plan, folded: Folded, run: readonly Entry<'entry.corrected'>[]): Folded | null {
+  const standing = new Set(standingIn(folded.entries))
+  for (const one of run) {
+    if (ownRefusal(plan, folded.state, one as AnyEntry) || claimRefusal(folded.entries, standing, one)) return null
+    standing.delete(one.payload.target)
   }
-  return groundRefusal(plan, folded.state, extend(plan, folded, [entry as AnyEntry]).state)
+  const entries = [...folded.entries, ...(run as readonly AnyEntry[])]
+  const replacing = new Set(run.flatMap(one => (one.payload.replacement ? one.id : [])))
+  let isRefused = false
+  const state = foldCounted(plan, readLedger(entries).counted, (then, entry) => {
+    if (!isRefused && replacing.has(entry.id)) isRefused = ownRefusal(plan, then, entry) !== null
+  })
+  return isRefused || groundRefusal(plan, folded.state, state) ? null : { entries, state }
+}
+
+/**
+ * Takes entries in as they arrive, one after the other, corrections that follow on one another together: the ledger with
+ * all of them, or the first that may not come in and why. Nothing is changed.
+ */
+export function takeIn(
+  plan: Plan,
+  folded: Folded,
+  entries: readonly AnyEntry[],
+): { ok: true; folded: Folded } | { ok: false; entry: AnyEntry; why: string } {
+  let now = folded
+  for (let from = 0, alone = 0; from < entries.length;) {
+    let to = from
+    while (to < entries.length && isKind(entries[to]!, 'entry.corrected')) to++
+    const run = entries.slice(from, to) as Entry<'entry.corrected'>[]
+    const together = to > from && from >= alone ? correctedTogether(plan, now, run) : null
+    if (together) {
+      now = together
+      from = to
+      continue
+    }
+    // Of those that may not come in together, the first that may not is found one by one.
+    alone = Math.max(alone, to)
+    const entry = entries[from]!
+    const why = refusalOf(plan, now, entry)
+    if (why) return { ok: false, entry, why }
+    now = extend(plan, now, [entry])
+    from++
+  }
+  return { ok: true, folded: now }
 }
 
 /** What lost its ground between two states: acts that made sense and no longer do, steps whose needs are gone. */

@@ -31,10 +31,17 @@ function take(opened: Plan, state: JobState, entry: AnyEntry): void {
   act.apply(state, entry, plan)
 }
 
-/** The state of entries that count already, corrections taken in. */
-export function foldCounted(plan: Plan, counted: readonly AnyEntry[]): JobState {
+/** The state of entries that count already, corrections taken in; `before` looks at each in the state it is taken into. */
+export function foldCounted(
+  plan: Plan,
+  counted: readonly AnyEntry[],
+  before?: (state: JobState, entry: AnyEntry) => void,
+): JobState {
   const state = emptyState()
-  for (const entry of counted) take(plan, state, entry)
+  for (const entry of counted) {
+    before?.(state, entry)
+    take(plan, state, entry)
+  }
   return state
 }
 

@@ -5,7 +5,7 @@ export type { ActKind, Claim } from './act.ts'
 export type { Fields, Shape } from './shape.ts'
 export { effectiveEntries, lastAct, readLedger, rootOf } from './corrections.ts'
 export { fold, extend, emptyFold, type Folded } from './fold.ts'
-export { refusalOf } from './accept.ts'
+export { refusalOf, takeIn } from './accept.ts'
 export {
   checkResults,
   cellsOf,
@@ -96,7 +96,7 @@ export {
 } from './state.ts'
 export { momentsIn, roundOf, roundsOf, shortOf, type RoundGoal, type RoundView } from './rounds.ts'
 export { causesOf, signMet, signsOf, type Cause, type Worked } from './troubles.ts'
-export { projectJob, worstCheck, type Projection, type LatestReading } from './projection.ts'
+export { isSameGround, projectJob, worstCheck, type Projection, type LatestReading } from './projection.ts'
 export { recordOf, entryWords, type JobRecord, type RecordedReading, type Signed } from './record.ts'
 export { recordTables, type RecordTable } from './record-tables.ts'
 export { MOMENT_WORDS, STATION_WORDS, checkName, partName } from './words.ts'

@@ -58,6 +58,21 @@ export function projectJob(plan: Plan, state: JobState): Projection {
   }
 }
 
+const isSameMap = (one: ReadonlyMap<string, unknown>, other: ReadonlyMap<string, unknown>) =>
+  one.size === other.size && [...one].every(([key, value]) => other.get(key) === value)
+
+/**
+ * Whether a job's projection rests on the same in two states of one ledger: then it need not be made again. What was read
+ * of a check, and where a part is, is another thing once anything of it is; see `branchState`.
+ */
+export const isSameGround = (before: JobState, after: JobState): boolean =>
+  before.plan === after.plan &&
+  before.opened === after.opened &&
+  before.renewals.length === after.renewals.length &&
+  isSameMap(before.readings, after.readings) &&
+  isSameMap(before.figures, after.figures) &&
+  isSameMap(before.parts, after.parts)
+
 export interface LatestReading {
   checkId: string
   verdict: Verdict

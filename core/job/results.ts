@@ -7,8 +7,16 @@ import { judge, worstVerdict, type Judgement, type WorkingLine } from '../verdic
 import { worseEnd } from '../fits/index.ts'
 import { widthOf } from './doubt.ts'
 import { showFigure } from './show.ts'
-import { cellKey, readingKey, renewedAt, type CellReading, type JobState, type Stamp } from './state.ts'
-import { decidingFigure, figureInBase, judgedOf, sumOf, workSum, type WorkedSum } from './sum-checks.ts'
+import {
+  cellKey,
+  readingKey,
+  renewedAt,
+  type CellReading,
+  type FigureRead,
+  type JobState,
+  type Stamp,
+} from './state.ts'
+import { decidingFigure, figureInBase, judgedOf, sumOf, workSum, type CellValue, type WorkedSum } from './sum-checks.ts'
 import { placeName } from './words.ts'
 
 /** A place still to be measured. */
@@ -301,12 +309,20 @@ interface Scene {
 }
 type Lookup = (check: string, moment: Moment) => CheckResult | null
 
+/** What was worked out of readings, kept with the map they lie in: that is another once anything of it is. */
+const REDUCED = new WeakMap<object, { check: Check; reduced: Reduced }>()
+const WORKED = new WeakMap<object, { check: Check; derived: string; worked: WorkedSum }>()
+
 function measured({ state }: Scene, check: Check, moment: Moment): CheckResult {
-  const cells = new Map(state.readings.get(readingKey(check.id, moment)))
+  const read = state.readings.get(readingKey(check.id, moment))
+  const cells = new Map(read)
   // Of a part renewed twice, what was read between is history too, and is owed again.
   if (atOf(check, moment).renewed) for (const [key, cell] of cells) if (isHistory(state, check, cell)) cells.delete(key)
   const taken = cellsOf(check).flatMap(({ station, plane }) => cells.get(cellKey(station, plane)) ?? [])
-  return finish(check, moment, taken.length ? reducerOf(check)(check, taken) : null, {
+  const known = read && cells.size === read.size ? REDUCED.get(read) : undefined
+  const reduced = known?.check === check ? known.reduced : taken.length ? reducerOf(check)(check, taken) : null
+  if (reduced && read && cells.size === read.size) REDUCED.set(read, { check, reduced })
+  return finish(check, moment, reduced, {
     missing: missingOf(check, cells),
     owed: isOwed(state, check, moment),
     history: taken.some(cell => isHistory(state, check, cell)),
@@ -474,12 +490,18 @@ const withSource = (answer: Answer, { source, low, high }: Check): Answer => ({
 
 function summed(scene: Scene, check: Check, moment: Moment): CheckResult {
   const { plan, state } = scene
-  const taken = [...(state.figures.get(readingKey(check.id, moment))?.entries() ?? [])].filter(
-    ([, one]) => !(atOf(check, moment).renewed && isHistory(state, check, one)),
-  )
+  const read = state.figures.get(readingKey(check.id, moment)) ?? NONE_READ
+  const taken = [...read.entries()].filter(([, one]) => !(atOf(check, moment).renewed && isHistory(state, check, one)))
   const { values, behind } = derivedFor(scene, check, moment)
-  const worked = workSum(sumOf(plan, check), check, values, new Map(taken.map(([key, one]) => [key, one.value])))
-  if (worked.answer?.ok) worked.answer = { ok: true, value: withSource(worked.answer.value, check) }
+  // Of what nobody has read yet, the check itself keeps what it comes to.
+  const keptBy = taken.length ? (taken.length === read.size ? read : null) : check
+  const derived = JSON.stringify(values)
+  const known = keptBy && WORKED.get(keptBy)
+  const worked =
+    known && known.check === check && known.derived === derived
+      ? known.worked
+      : workedOut(plan, check, values, new Map(taken.map(([key, one]) => [key, one.value])))
+  if (keptBy && known?.worked !== worked) WORKED.set(keptBy, { check, derived, worked })
   const { answer, missing, cells } = worked
   const reduced = answer?.ok ? reduceAnswer(check, answer.value) : null
   const open = answer?.ok ? judgedOf(answer.value).find(one => one.held!.verdict === 'Open') : undefined
@@ -495,13 +517,29 @@ function summed(scene: Scene, check: Check, moment: Moment): CheckResult {
   })
 }
 
+const NONE_READ: ReadonlyMap<string, FigureRead> = new Map()
+
+function workedOut(
+  plan: Plan,
+  check: Check,
+  values: Readonly<Record<string, number | null>>,
+  read: ReadonlyMap<string, CellValue>,
+): WorkedSum {
+  const worked = workSum(sumOf(plan, check), check, values, read)
+  return worked.answer?.ok ? { ...worked, answer: { ok: true, value: withSource(worked.answer.value, check) } } : worked
+}
+
 const atOf = (check: Check, moment: Moment) => check.at.find(one => one.moment === moment)!
 
-/** A check as it is at one moment, which may have limits of its own. */
-export const atMoment = (check: Check, moment: Moment): Check => {
-  const limits = atOf(check, moment).limits
-  return limits ? { ...check, limits } : check
+/** A check as it is at one moment, which may have limits of its own; made once, so that it is the same one every time. */
+export function atMoment(check: Check, moment: Moment): Check {
+  const at = atOf(check, moment)
+  if (!at.limits) return check
+  const made = LIMITED.get(at) ?? { ...check, limits: at.limits }
+  LIMITED.set(at, made)
+  return made
 }
+const LIMITED = new WeakMap<object, Check>()
 
 export const isOwed = (state: JobState, check: Check, moment: Moment): boolean =>
   !atOf(check, moment).renewed || renewedAt(state, check.of) > 0

@@ -53,8 +53,8 @@ export interface Voided extends Stamp {
   check: string
   moment: Moment
   cause: string
-  cells?: Map<string, CellReading>
-  figures?: Map<string, FigureRead>
+  cells?: ReadonlyMap<string, CellReading>
+  figures?: ReadonlyMap<string, FigureRead>
 }
 
 export type Observation = Stamp & Payloads['part.observed']
@@ -114,9 +114,9 @@ export interface JobState {
   /** Pieces counted, by what and which way. */
   counts: Map<string, Stamp & { n: number }>
   /** By check and moment, then by station and plane. */
-  readings: Map<string, Map<string, CellReading>>
+  readings: Map<string, ReadonlyMap<string, CellReading>>
   /** Figures of sums, by check and moment, then by field and place. */
-  figures: Map<string, Map<string, FigureRead>>
+  figures: Map<string, ReadonlyMap<string, FigureRead>>
   /** What was put in for the time being that the sheet does not know of, with the gate it was put in before. */
   aids: Map<string, Stamp & { n: number; gate: string | null }>
   /** Troubles met, by step and sign, with what they turned out to be. */
@@ -194,8 +194,9 @@ export function branchState(state: JobState): JobState {
     marks: new Map(state.marks),
     mates: new Map(state.mates),
     counts: new Map(state.counts),
-    readings: new Map([...state.readings].map(([key, cells]) => [key, new Map(cells)])),
-    figures: new Map([...state.figures].map(([key, cells]) => [key, new Map(cells)])),
+    // What was read of one check is another map once anything of it is: whoever works it out may keep what it came to.
+    readings: new Map(state.readings),
+    figures: new Map(state.figures),
     aids: new Map(state.aids),
     troubles: new Map(state.troubles),
     lubricants: new Map(state.lubricants),

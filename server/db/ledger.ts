@@ -8,12 +8,12 @@ import {
   extend,
   isKind,
   isSameCompetence,
-  refusalOf,
+  isSameGround,
   rolesWords,
   rootOf,
+  takeIn,
   type ActKind,
   type AnyEntry,
-  type Folded,
 } from '../../core/job/index.ts'
 import type { Database, Transaction } from './client.ts'
 import { everybody, isOnlyLead } from './people.ts'
@@ -77,14 +77,14 @@ export type Arrival = (one: SentEntry) => string
 const now: Arrival = () => new Date().toISOString()
 
 /** What of an entry can be refused before the ledger is asked: a role, or a replacement that does not fit its kind. */
-function checked(folded: Folded, one: SentEntry, by: Person): SentEntry {
+function checked(entries: () => readonly AnyEntry[], one: SentEntry, by: Person): SentEntry {
   const act = ACTS[one.kind]
   if (!act.by.includes(by.role))
     throw new Refused(403, `This is done by ${rolesWords(act.by)}. Ask one to do it.`, one.id)
   if (one.kind !== 'entry.corrected') return one
   const correction = one as SentEntry & { payload: { target: string; replacement?: unknown } }
   const { replacement } = correction.payload
-  const root = replacement ? rootOf(folded.entries, correction.payload.target) : undefined
+  const root = replacement ? rootOf(entries(), correction.payload.target) : undefined
   if (!replacement || !root) return one
   const fits = payloadFitting(root.kind, replacement)
   if ('why' in fits) throw new Refused(422, fits.why, one.id)
@@ -132,6 +132,19 @@ interface Written {
   kept: Kept | null
 }
 
+const rowOf = (jobId: string, one: AnyEntry): typeof entry.$inferInsert => ({
+  ...{ id: one.id, jobId, seq: one.seq!, kind: one.kind, payload: one.payload, act: one.act },
+  ...{ madeBy: one.madeBy, role: one.role, madeAt: one.madeAt, receivedAt: one.receivedAt! },
+  vouchedBy: one.vouchedBy ?? null,
+  corrects: isKind(one, 'entry.corrected') ? one.payload.target : null,
+})
+
+/** What of this was sent before, by its number. */
+function knownAmong(entries: readonly AnyEntry[], fresh: readonly SentEntry[]): Map<string, AnyEntry> {
+  const ids = new Set(fresh.map(one => one.id))
+  return new Map(entries.filter(one => ids.has(one.id)).map(one => [one.id, one]))
+}
+
 /** Appends entries inside a transaction; see {@link append}. */
 async function write(
   tx: Transaction,
@@ -146,62 +159,41 @@ async function write(
     throw new Refused(404, 'There is no such job. It may belong to another site; go back to the bench list.', null)
   const plan = await planOf(tx, row)
   const before = await jobs.at(row, plan, after => entriesAfter(tx, jobId, after))
-  let { folded, seq } = before
   const doerOf = await doersOf(tx, by, fresh)
   await checkClaims(tx, by, fresh)
-  const rows: (typeof entry.$inferInsert)[] = []
+  const known = knownAmong(before.folded.entries, fresh)
+  const candidates: AnyEntry[] = []
   const answers = fresh.map(sent => {
     const doer = doerOf(sent)
-    const one = checked(folded, sent, doer)
-    const first = folded.entries.findLast(known => known.id === one.id)
+    const one = checked(() => [...before.folded.entries, ...candidates], sent, doer)
+    const first = known.get(one.id)
     if (first) {
       if (first.kind !== one.kind || first.madeBy !== doer.id || !sameJson(first.payload, one.payload))
         throw new Refused(409, TAKEN, one.id)
       return { id: one.id, seq: first.seq!, receivedAt: first.receivedAt! }
     }
-    const receivedAt = arrival(one)
     const { id, kind, payload, act } = one
+    const [seq, receivedAt] = [before.seq + candidates.length + 1, arrival(one)]
     // As it will be read again from its row.
     const candidate = {
-      ...{
-        id,
-        kind,
-        payload,
-        act,
-        madeBy: doer.id,
-        role: doer.role,
-        madeAt: iso(one.madeAt),
-        receivedAt,
-        seq: seq + 1,
-      },
+      ...{ id, kind, payload, act, madeBy: doer.id, role: doer.role, madeAt: iso(one.madeAt), receivedAt, seq },
       ...(doer.id === by.id ? {} : { vouchedBy: by.id }),
     } as AnyEntry
-    const why = refusalOf(plan, folded, candidate)
-    if (why) throw new Refused(422, why, one.id)
-    seq += 1
-    folded = extend(plan, folded, [candidate])
-    rows.push({
-      id: one.id,
-      jobId,
-      seq,
-      kind: one.kind,
-      payload: one.payload,
-      act: one.act,
-      madeBy: doer.id,
-      role: doer.role,
-      madeAt: one.madeAt,
-      receivedAt,
-      vouchedBy: doer.id === by.id ? null : by.id,
-      corrects: isKind(candidate, 'entry.corrected') ? candidate.payload.target : null,
-    })
-    return { id: one.id, seq, receivedAt }
+    candidates.push(candidate)
+    known.set(id, candidate)
+    return { id, seq, receivedAt }
   })
+  const seq = before.seq + candidates.length
   const answer = { kept: true as const, entries: answers, lastSeq: seq }
-  if (!rows.length) return { answer, kept: before }
-  const after = { plan, folded, seq, projected: projectionOf({ plan, folded }) }
+  if (!candidates.length) return { answer, kept: before }
+  const taken = takeIn(plan, before.folded, candidates)
+  if (!taken.ok) throw new Refused(422, taken.why, taken.entry.id)
+  const { folded } = taken
+  const isSame = isSameGround(before.folded.state, folded.state)
+  const after = { plan, folded, seq, projected: (isSame && before.projected) || projectionOf({ plan, folded }) }
   // Sent together, one after the other on the wire.
   await Promise.all([
-    tx.insert(entry).values(rows),
+    tx.insert(entry).values(candidates.map(one => rowOf(jobId, one))),
     ...writeProjections(tx, row, before.projected, after.projected, { state: folded.state, seq }),
     tx.execute(sql`select pg_notify('job_changed', ${`${jobId} ${seq}`})`),
   ])

@@ -67,7 +67,7 @@ export const figuresTaken: ActKind<FiguresTaken> = {
     const { check: name, moment, figures } = entry.payload
     const check = plan.checks.get(name)!
     const key = readingKey(name, moment)
-    const taken = state.figures.get(key) ?? new Map()
+    const taken = new Map(state.figures.get(key))
     for (const figure of figures) {
       const { said, lengths = 'mm' } = figure
       const read = readCell(cellNamed(plan, check, figure)!, said, lengths)

@@ -44,7 +44,7 @@ export const readingTaken: ActKind<ReadingTaken> = {
   apply: (state, entry) => {
     const { check, moment, station, plane } = entry.payload
     const key = readingKey(check, moment)
-    const cells = state.readings.get(key) ?? new Map()
+    const cells = new Map(state.readings.get(key))
     cells.set(cellKey(station, plane), stamped(entry, state, entry.payload))
     state.readings.set(key, cells)
   },

@@ -20,7 +20,9 @@ export const wrongWays: Source = ({ plan, state }) =>
       {
         id: { kind: isOpen ? 'mate' : 'wrong way', mate: mate.id },
         station: 'build',
-        what: isOpen ? `How it stands: ${mate.title}` : `${title}: ${mate.title[0]!.toLowerCase()}${mate.title.slice(1)} not met`,
+        what: isOpen
+          ? `How it stands: ${mate.title}`
+          : `${title}: ${mate.title[0]!.toLowerCase()}${mate.title.slice(1)} not met`,
         why: mate.wrong,
         step: own ?? beforeCover(plan, settled[0]),
         settle: own ? { to: 'step', step: own } : { to: 'mate', mate: mate.id },
