@@ -11,10 +11,33 @@ export interface Connection {
   end: () => Promise<void>
 }
 
+/**
+ * The same client, its statements kept prepared on each connection: one way there and back each, not two. Drizzle asks for
+ * everything through `unsafe`, and says of each that it is not to be prepared.
+ */
+function preparing<C extends postgres.Sql | postgres.TransactionSql>(client: C): C {
+  return new Proxy(client, {
+    get(target, key) {
+      const value: unknown = Reflect.get(target, key)
+      if (key === 'unsafe')
+        return (query: string, parameters?: never[], options?: object) =>
+          target.unsafe(query, parameters, { ...options, prepare: true })
+      if (key === 'begin' || key === 'savepoint')
+        return (...given: unknown[]) => {
+          const act = given.pop() as (inner: postgres.TransactionSql) => unknown
+          return (value as (...all: unknown[]) => unknown).call(target, ...given, (inner: postgres.TransactionSql) =>
+            act(preparing(inner)),
+          )
+        }
+      return value
+    },
+  })
+}
+
 /** Opens a pool of connections to a database. */
 export function connectTo(url: string, max = 10): Connection {
   const sql = postgres(url, { max, onnotice: () => {} })
-  return { sql, db: drizzle(sql, { schema, casing: 'snake_case' }), end: () => sql.end({ timeout: 2 }) }
+  return { sql, db: drizzle(preparing(sql), { schema, casing: 'snake_case' }), end: () => sql.end({ timeout: 2 }) }
 }
 
 let connection: Connection | undefined

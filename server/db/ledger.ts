@@ -14,6 +14,7 @@ import {
   takeIn,
   type ActKind,
   type AnyEntry,
+  type JobState,
 } from '../../core/job/index.ts'
 import type { Database, Transaction } from './client.ts'
 import { everybody, isOnlyLead } from './people.ts'
@@ -132,12 +133,41 @@ interface Written {
   kept: Kept | null
 }
 
-const rowOf = (jobId: string, one: AnyEntry): typeof entry.$inferInsert => ({
-  ...{ id: one.id, jobId, seq: one.seq!, kind: one.kind, payload: one.payload, act: one.act },
-  ...{ madeBy: one.madeBy, role: one.role, madeAt: one.madeAt, receivedAt: one.receivedAt! },
-  vouchedBy: one.vouchedBy ?? null,
-  corrects: isKind(one, 'entry.corrected') ? one.payload.target : null,
-})
+/** What an append needs of its job, with the row locked until the end of the transaction. */
+async function lockedJob(tx: Transaction, id: string): Promise<LockedJob | undefined> {
+  const [row] = await tx.execute<LockedJob & Record<string, unknown>>(sql`
+    select id, equipment_tag as "equipmentTag", sheet_id as "sheetId", sheet_version as "sheetVersion", variants,
+           signed_at as "signedAt", cancelled_at as "cancelledAt", last_seq as "lastSeq"
+    from job where id = ${id} for update`)
+  return row
+}
+type LockedJob = Pick<
+  typeof job.$inferSelect,
+  'id' | 'equipmentTag' | 'sheetId' | 'sheetVersion' | 'variants' | 'signedAt' | 'cancelledAt' | 'lastSeq'
+>
+
+/** Adds entries to a ledger, moves its job on, and says so to whoever listens: one statement, one way there and back. */
+function addEntries(tx: Transaction, jobId: string, entries: readonly AnyEntry[], state: JobState) {
+  const rows = entries.map(one => ({
+    ...{ id: one.id, seq: one.seq, kind: one.kind, payload: one.payload, act: one.act, role: one.role },
+    ...{ made_by: one.madeBy, made_at: one.madeAt, received_at: one.receivedAt, vouched_by: one.vouchedBy ?? null },
+    corrects: isKind(one, 'entry.corrected') ? one.payload.target : null,
+  }))
+  const seq = entries.at(-1)!.seq!
+  return tx.execute(sql`
+    with added as (
+      insert into entry (job_id, id, seq, kind, payload, act, made_by, role, made_at, received_at, corrects, vouched_by)
+      select ${jobId}::uuid, id, seq, kind, payload, act, made_by, role, made_at, received_at, corrects, vouched_by
+      from jsonb_to_recordset(${JSON.stringify(rows)}::jsonb) as sent (
+        id uuid, seq integer, kind text, payload jsonb, act uuid, made_by uuid, role role, made_at timestamptz,
+        received_at timestamptz, corrects uuid, vouched_by uuid)
+    ), moved as (
+      update job set last_seq = ${seq}, signed_at = ${state.signed?.at ?? null}::timestamptz,
+                     cancelled_at = ${state.cancelled?.at ?? null}::timestamptz
+      where id = ${jobId}
+    )
+    select pg_notify('job_changed', ${`${jobId} ${seq}`})`)
+}
 
 /** What of this was sent before, by its number. */
 function knownAmong(entries: readonly AnyEntry[], fresh: readonly SentEntry[]): Map<string, AnyEntry> {
@@ -154,7 +184,7 @@ async function write(
   arrival: Arrival,
   jobs: FoldedJobs,
 ): Promise<Written> {
-  const [row] = await tx.select().from(job).where(eq(job.id, jobId)).for('update')
+  const row = await lockedJob(tx, jobId)
   if (!row)
     throw new Refused(404, 'There is no such job. It may belong to another site; go back to the bench list.', null)
   const plan = await planOf(tx, row)
@@ -193,9 +223,8 @@ async function write(
   const after = { plan, folded, seq, projected: (isSame && before.projected) || projectionOf({ plan, folded }) }
   // Sent together, one after the other on the wire.
   await Promise.all([
-    tx.insert(entry).values(candidates.map(one => rowOf(jobId, one))),
-    ...writeProjections(tx, row, before.projected, after.projected, { state: folded.state, seq }),
-    tx.execute(sql`select pg_notify('job_changed', ${`${jobId} ${seq}`})`),
+    addEntries(tx, jobId, candidates, folded.state),
+    ...writeProjections(tx, row, before.projected, after.projected),
   ])
   await writeEquipmentState(tx, row, before.projected, after.projected, folded.state)
   return { answer, kept: after }
@@ -267,7 +296,14 @@ export async function rebuildProjections(db: Database): Promise<{ jobs: number; 
       entries += ledger.length
       const folded = extend(plan, emptyFold(), ledger)
       const now = projectionOf({ plan, folded })
-      await Promise.all(writeProjections(tx, row!, null, now, { state: folded.state, seq: row!.lastSeq }))
+      const { signed, cancelled } = folded.state
+      await Promise.all([
+        tx
+          .update(job)
+          .set({ signedAt: signed?.at ?? null, cancelledAt: cancelled?.at ?? null })
+          .where(eq(job.id, id)),
+        ...writeProjections(tx, row!, null, now),
+      ])
       await writeEquipmentState(tx, row!, null, now, folded.state)
     })
   }

@@ -23,15 +23,14 @@ export function changesOf<T extends object>(
 const readingKey = (one: Projection['readings'][number]) => `${one.checkId} ${one.moment}`
 
 /**
- * Writes what changed of what the fleet asks of one job, its place in the ledger with it; all of it where it is not known
- * what the tables hold. To be awaited together, in the transaction that changes the ledger.
+ * Writes what changed of what the fleet asks of one job; all of it where it is not known what the tables hold. To be awaited
+ * together, in the transaction that changes the ledger.
  */
 export function writeProjections(
   tx: Transaction,
   row: Row,
   before: Projection | null,
   after: Projection,
-  { state, seq }: { state: JobState; seq: number },
 ): PromiseLike<unknown>[] {
   const mine = { jobId: row.id, equipmentTag: row.equipmentTag }
   const readings = changesOf(before?.readings ?? null, after.readings, readingKey)
@@ -39,10 +38,6 @@ export function writeProjections(
   const movements = changesOf(before?.movements ?? null, after.movements, one => one.entryId)
   const excluded = (column: string) => sql.raw(`excluded.${column}`)
   return [
-    tx
-      .update(job)
-      .set({ lastSeq: seq, signedAt: state.signed?.at ?? null, cancelledAt: state.cancelled?.at ?? null })
-      .where(eq(job.id, row.id)),
     ...(before
       ? []
       : [
