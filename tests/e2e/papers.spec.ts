@@ -48,7 +48,7 @@ test('a hold is signed on a paper that a lead wrote down, not by whoever leads',
   await changePerson(page, 'I. Vahl')
   await hold.click()
   await expect(hold).toHaveCount(0)
-  await expect(page.getByText('all sent', { exact: true })).toBeVisible()
+  await expect(page.locator('[data-test=sent]')).toContainText('all sent')
   await page.goto(`${bench}/record`)
   await expect(page.locator('article')).toContainText('competent for Taper fits, no. TF-7')
 })
