@@ -66,12 +66,6 @@ export class FoldedJobs {
     this.entries -= this.jobs.get(id)?.folded.entries.length ?? 0
     this.jobs.delete(id)
   }
-
-  /** Nothing is known any more: the database may be another one since. */
-  clear(): void {
-    this.jobs.clear()
-    this.entries = 0
-  }
 }
 
 /** What the fleet asks of a job as it stands. */

@@ -247,8 +247,6 @@ const isDoubled = (error: unknown): boolean => {
 
 /** The jobs of this process. */
 const OWN = new FoldedJobs()
-/** The database may be another one since: nothing that was known of it holds. */
-export const forgetJobs = () => OWN.clear()
 
 /** One after the other for each job: who waits for another holds no connection meanwhile. */
 const inTurn = turns()
