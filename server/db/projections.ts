@@ -11,6 +11,8 @@ export function changesOf<T extends object>(
   after: readonly T[],
   keyOf: (one: T) => string,
 ): { put: T[]; gone: string[] } {
+  // On the same ground it is the same list: nothing to look through.
+  if (before === after) return { put: [], gone: [] }
   const known = new Map((before ?? []).map(one => [keyOf(one), one]))
   const put = after.filter(one => {
     const old = known.get(keyOf(one))
