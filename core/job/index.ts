@@ -35,7 +35,7 @@ export {
   type WorkedSum,
 } from './sum-checks.ts'
 export { keyOf, obligations, owedWords, type Obligation, type OwedId, type Settle } from './owed/index.ts'
-export { answerText, choicesOf, markOf, markText, mateMet, missedBy } from './mates.ts'
+export { answerText, choicesOf, markOf, markText, mateMet, missedBy, readLabel } from './mates.ts'
 export {
   asksOf,
   confirmationOf,

@@ -130,7 +130,7 @@ async function checkClaims(tx: Transaction, by: SignedInPerson, fresh: SentEntry
 /** What an append came to, and the job as it stands by it once that is committed. */
 interface Written {
   answer: Extract<Appended, { kept: true }>
-  kept: Kept | null
+  kept: Kept
 }
 
 /** What an append needs of its job, with the row locked until the end of the transaction. */
@@ -272,7 +272,7 @@ export async function append(
         jobs.forget(jobId)
         return attempt()
       })
-      if (kept) jobs.remember(jobId, kept)
+      jobs.remember(jobId, kept)
       return answer
     } catch (error) {
       if (error instanceof Refused) return { kept: false, status: error.status, why: error.why, entry: error.entry }

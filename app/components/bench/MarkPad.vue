@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { markText } from '~~/core/job'
+import { markText, readLabel } from '~~/core/job'
 import { parseQuantity } from '~~/core/quantity'
 
 /** A match-mark made before two parts part: with what, where, and from which end or datum it was taken. */
@@ -24,8 +24,8 @@ const ends: [string, string] = [job.plan.sheet.ends.left, job.plan.sheet.ends.ri
 function where(): { deg: number } | { mm: number; text: string } | { label: string } | null {
   if (mate.rule.kind === 'label') {
     const label = text.value.trim()
-    why.value = label ? null : `Write what is read there, as in “${mate.rule.example}”.`
-    return label ? { label } : null
+    why.value = readLabel(mate, { label })
+    return why.value ? null : { label }
   }
   if (mate.rule.kind === 'distance') {
     const read = parseQuantity(text.value, {

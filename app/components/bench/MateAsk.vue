@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { answerText, choicesOf, markOf, markText, mateMet, missedBy, type MateAnswer } from '~~/core/job'
+import { answerText, choicesOf, markOf, markText, mateMet, missedBy, readLabel, type MateAnswer } from '~~/core/job'
 import { withinTurn } from '~~/core/marks'
 import { fixed, parseQuantity } from '~~/core/quantity'
 import type { Mate } from '~~/core/sheet'
@@ -61,8 +61,8 @@ function measure() {
 }
 function read() {
   const label = text.value.trim()
-  why.value = label ? null : 'Write what is read there now.'
-  if (label) emit('give', { label })
+  why.value = readLabel(props.mate, { label })
+  if (!why.value) emit('give', { label })
 }
 function again() {
   deg.value = null
