@@ -1,5 +1,5 @@
 import { defineCommand } from 'citty'
-import { rebuildProjections } from '../../server/db/ledger.ts'
+import { rebuildProjections } from '../../server/db/rebuild.ts'
 import { appUrl, contentsWords, databaseArg, filledDatabase, withDatabase } from '../place.ts'
 import { say } from '../plain.ts'
 

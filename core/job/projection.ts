@@ -2,7 +2,7 @@ import type { Moment, Plan, Ref } from '../sheet/index.ts'
 import type { Verdict } from '../verdict.ts'
 import { checkResults, newestOf } from './results.ts'
 import { timeOf } from './entry.ts'
-import type { JobState } from './state.ts'
+import { differsIn, type JobState } from './state.ts'
 
 /** What the fleet asks of one job, made from its ledger and nothing else. */
 export interface Projection {
@@ -58,20 +58,14 @@ export function projectJob(plan: Plan, state: JobState): Projection {
   }
 }
 
-const isSameMap = (one: ReadonlyMap<string, unknown>, other: ReadonlyMap<string, unknown>) =>
-  one.size === other.size && [...one].every(([key, value]) => other.get(key) === value)
-
 /**
  * Whether a job's projection rests on the same in two states of one ledger: then it need not be made again. What was read
  * of a check, and where a part is, is another thing once anything of it is; see `branchState`.
  */
 export const isSameGround = (before: JobState, after: JobState): boolean =>
-  before.plan === after.plan &&
-  before.opened === after.opened &&
-  before.renewals.length === after.renewals.length &&
-  isSameMap(before.readings, after.readings) &&
-  isSameMap(before.figures, after.figures) &&
-  isSameMap(before.parts, after.parts)
+  !differsIn(before, after).some(key => GROUND.has(key))
+
+const GROUND: ReadonlySet<keyof JobState> = new Set(['plan', 'opened', 'renewals', 'readings', 'figures', 'parts'])
 
 export interface LatestReading {
   checkId: string

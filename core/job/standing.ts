@@ -3,6 +3,7 @@ import { gateOf } from './gate.ts'
 import type { Folded } from './fold.ts'
 import { timeOf } from './entry.ts'
 import { owedNow } from './owed/index.ts'
+import { differsIn, type JobState } from './state.ts'
 import { hindrances, nextStep } from './steps.ts'
 
 /** Where a job stands, in one look: for the list of what is on the bench. */
@@ -19,12 +20,22 @@ export interface Standing {
   lastAt: string
 }
 
-export function standingOf(plan: Plan, { entries, state }: Folded): Standing {
+/** What may be written without anything becoming owed, or settled. */
+const OWES_NOTHING: ReadonlySet<keyof JobState> = new Set(['count', 'notes'])
+
+/** Where a job stands; `earlier` is where it stood at some earlier moment, used where nothing that matters has changed since. */
+export function standingOf(
+  plan: Plan,
+  { entries, state }: Folded,
+  earlier?: { state: JobState; stands: Standing },
+): Standing {
+  const last = entries.at(-1)!
+  if (earlier && differsIn(earlier.state, state).every(key => OWES_NOTHING.has(key)))
+    return { ...earlier.stands, lastBy: last.madeBy, lastAt: timeOf(last) }
   const owed = owedNow(plan, state)
   const next = nextStep(plan, state)
   // Reading a caution is done at the step; it keeps nobody waiting.
   const before = next ? hindrances(plan, state, owed, next).find(one => one.settle.to !== 'caution') : undefined
-  const last = entries.at(-1)!
   return {
     station: next?.station ?? STATIONS.at(-1)!,
     step: next?.title ?? null,

@@ -253,3 +253,19 @@ export const renewedAt = (state: JobState, refs: readonly Ref[]): number =>
 
 /** Nothing but an addendum follows once a job is signed or cancelled. */
 export const isClosed = (state: JobState) => state.signed !== null || state.cancelled !== null
+
+const isSameValue = (one: unknown, other: unknown): boolean => {
+  if (one === other) return true
+  if (one instanceof Map && other instanceof Map)
+    return one.size === other.size && [...one].every(([key, value]) => isSameValue(value, other.get(key)))
+  return (
+    Array.isArray(one) &&
+    Array.isArray(other) &&
+    one.length === other.length &&
+    one.every((each, i) => each === other[i])
+  )
+}
+
+/** In what two states of one ledger differ; what an act leaves alone is the same object in both. */
+export const differsIn = (before: JobState, after: JobState): (keyof JobState)[] =>
+  (Object.keys(after) as (keyof JobState)[]).filter(key => !isSameValue(before[key], after[key]))

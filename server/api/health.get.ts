@@ -1,8 +1,8 @@
-import { sql } from 'drizzle-orm'
-import { database } from '../db/client.ts'
+import { whichDatabase } from '../db/client.ts'
 import { route } from '../http/route.ts'
 
+/** Asked on a connection of its own: who writes or reads much does not make it late. */
 export default route('open', async () => {
-  await database().execute(sql`select 1`)
+  await whichDatabase()
   return { well: true, now: new Date().toISOString() }
 })

@@ -1,10 +1,13 @@
+import { setImmediate } from 'node:timers/promises'
 import { and, asc, count, desc, eq, inArray, isNotNull, isNull, ne, notExists, sql } from 'drizzle-orm'
 import { alias } from 'drizzle-orm/pg-core'
 import { v7 as uuid } from 'uuid'
-import { emptyFold, extend, planIn, standingOf, type Standing } from '../../core/job/index.ts'
+import { planIn, standingOf, type JobState, type Standing } from '../../core/job/index.ts'
 import type { JobAnswer, OpenJob, PastJob, SignedInPerson, WorkedAnswer } from '../../shared/answers.ts'
 import type { Database, Transaction } from './client.ts'
-import { appendIn, entriesAfter } from './ledger.ts'
+import { appendIn } from './append.ts'
+import { JOBS, type Kept } from './folded.ts'
+import { entriesAfter } from './ledger.ts'
 import { everybody } from './people.ts'
 import { entry, equipment, job, reading } from './schema.ts'
 import { newestSheet, planOf, sheetOf } from './sheets.ts'
@@ -47,28 +50,31 @@ async function lastFigures(db: Database | Transaction, { id, equipmentTag }: Job
 }
 
 export async function openJobs(db: Database): Promise<OpenJob[]> {
-  const rows = await db
-    .select({ job, name: equipment.name })
-    .from(job)
-    .innerJoin(equipment, eq(equipment.tag, job.equipmentTag))
-    .where(and(isNull(job.signedAt), isNull(job.cancelledAt)))
-    .orderBy(asc(job.number))
-  const names = new Map((await everybody(db)).map(one => [one.id, one.name]))
-  return Promise.all(
-    rows.map(async ({ job: row, name }) => {
-      const stands = await standingNow(db, row)
-      return {
-        id: row.id,
-        number: row.number,
-        tag: row.equipmentTag,
-        name,
-        complaint: row.complaint,
-        openedAt: row.openedAt,
-        entries: row.lastSeq,
-        stands: { ...stands, lastBy: names.get(stands.lastBy) ?? 'somebody no longer here' },
-      }
-    }),
-  )
+  const [rows, people] = await Promise.all([
+    db
+      .select({ job, name: equipment.name })
+      .from(job)
+      .innerJoin(equipment, eq(equipment.tag, job.equipmentTag))
+      .where(and(isNull(job.signedAt), isNull(job.cancelledAt)))
+      .orderBy(asc(job.number)),
+    everybody(db),
+  ])
+  const names = new Map(people.map(one => [one.id, one.name]))
+  const all: OpenJob[] = []
+  for (const { job: row, name } of rows) {
+    const stands = await standingNow(db, row)
+    all.push({
+      id: row.id,
+      number: row.number,
+      tag: row.equipmentTag,
+      name,
+      complaint: row.complaint,
+      openedAt: row.openedAt,
+      entries: row.lastSeq,
+      stands: { ...stands, lastBy: names.get(stands.lastBy) ?? 'somebody no longer here' },
+    })
+  }
+  return all
 }
 
 /** What freed, brought home or explained something on machines of the same sheet, oftenest first; what was taken back left out. */
@@ -94,20 +100,35 @@ export async function workedFor(db: Database, { id, sheetId }: JobRow): Promise<
     .limit(200)
 }
 
-/** Where jobs stood at a place in their ledger: it may be thrown away at any time, and never holds for a longer ledger. */
-const stood = new Map<string, { seq: number; stands: Standing }>()
-const MOST_KEPT = 500
+/** Where jobs stood when that was last asked: it may be thrown away at any time. */
+const stood = new Map<string, { state: JobState; stands: Standing }>()
+const MOST_STOOD = 2000
+
+/** A job as it stands by its row, of what this process knows of it and what came after. */
+export async function foldedNow(db: Database, row: JobRow): Promise<Kept> {
+  const known = JOBS.notBehind(row)
+  if (known) return known
+  const kept = await JOBS.at(row, await planOf(db, row), after => entriesAfter(db, row.id, after))
+  if (!JOBS.notBehind({ id: row.id, lastSeq: kept.seq })) JOBS.remember(row.id, kept)
+  return kept
+}
 
 async function standingNow(db: Database, row: JobRow): Promise<Standing> {
+  const { plan, folded } = await foldedNow(db, row)
+  const { state } = folded
   const known = stood.get(row.id)
-  if (known?.seq === row.lastSeq) return known.stands
-  const plan = await planOf(db, row)
-  const folded = extend(plan, emptyFold(), await entriesAfter(db, row.id, 0))
-  const stands = standingOf(planIn(plan, folded.state), folded)
-  if (stood.size >= MOST_KEPT) stood.clear()
-  stood.set(row.id, { seq: row.lastSeq, stands })
+  if (known?.state === state) return known.stands
+  // Others come in between: many jobs may have moved since this was last asked.
+  await setImmediate()
+  const stands = standingOf(planIn(plan, state), folded, known)
+  if (stood.size >= MOST_STOOD) stood.clear()
+  stood.set(row.id, { state, stands })
   return stands
 }
+
+/** The newest sequence numbers of some jobs. */
+export const lastSeqs = (db: Database, ids: string[]) =>
+  db.select({ id: job.id, lastSeq: job.lastSeq }).from(job).where(inArray(job.id, ids))
 
 export async function pastJobs(db: Database, tag: string): Promise<PastJob[]> {
   const rows = await db

@@ -1,4 +1,5 @@
 import {
+  bigint,
   boolean,
   doublePrecision,
   index,
@@ -79,7 +80,8 @@ export const apiKey = pgTable('api_key', {
 export const signInLimit = pgTable('sign_in_limit', {
   key: text().primaryKey(),
   points: integer().notNull(),
-  expire: timestamp({ withTimezone: true, mode: 'date' }),
+  /** Unix time, ms. */
+  expire: bigint({ mode: 'number' }),
 })
 
 export const area = pgTable('area', { id: text().primaryKey(), name: text().notNull(), position: integer().notNull() })

@@ -1,6 +1,6 @@
-import { and, eq, gt, isNull, sql } from 'drizzle-orm'
+import { and, eq, gt, inArray, isNull, sql } from 'drizzle-orm'
 import type { SignedInPerson } from '../../shared/answers.ts'
-import type { Database, Transaction } from './client.ts'
+import { onceFor, type Database, type Transaction } from './client.ts'
 import { person, session } from './schema.ts'
 
 /** A long shift; longer, and somebody signs in again. */
@@ -8,20 +8,26 @@ const LASTS = sql`interval '12 hours'`
 
 /** Who a session stands for now: null once it is ended, too old, or the person is taken out. Their role is today's. */
 export async function sessionPerson(db: Database, id: string): Promise<SignedInPerson | null> {
-  const [row] = await db
+  const [row] = await whose(db).execute({ id })
+  return row ?? null
+}
+
+/** Asked at every request, so it is put together once. */
+const whose = onceFor((db: Database) =>
+  db
     .select({ id: person.id, name: person.name, role: person.role, competences: person.competences })
     .from(session)
     .innerJoin(person, eq(person.id, session.personId))
     .where(
       and(
-        eq(session.id, id),
+        eq(session.id, sql.placeholder('id')),
         isNull(session.endedAt),
         eq(person.active, true),
         gt(session.startedAt, sql`now() - ${LASTS}`),
       ),
     )
-  return row ?? null
-}
+    .prepare('whose_session'),
+)
 
 export async function startSession(db: Database, id: string, personId: string): Promise<void> {
   await db.insert(session).values({ id, personId })
@@ -46,3 +52,13 @@ export async function endSessionsOf(db: Database | Transaction, personId: string
 }
 
 const tellEnded = (db: Database | Transaction, id: string) => db.execute(sql`select pg_notify('session_ended', ${id})`)
+
+/** Which of some sessions are over. */
+export async function endedAmong(db: Database, ids: string[]): Promise<string[]> {
+  const going = await db
+    .select({ id: session.id })
+    .from(session)
+    .where(and(inArray(session.id, ids), isNull(session.endedAt)))
+  const known = new Set(going.map(one => one.id))
+  return ids.filter(id => !known.has(id))
+}

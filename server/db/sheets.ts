@@ -1,4 +1,4 @@
-import { and, eq } from 'drizzle-orm'
+import { and, eq, max } from 'drizzle-orm'
 import { SUMS_BY_NAME } from '../../core/sums/index.ts'
 import { planFor, type Plan, type Sheet, type Variants } from '../../core/sheet/index.ts'
 import type { Database, Transaction } from './client.ts'
@@ -9,21 +9,50 @@ export async function shelve(db: Database, sheet: Sheet): Promise<void> {
   await db.insert(buildSheet).values({ id: sheet.id, version: sheet.version, body: sheet }).onConflictDoNothing()
 }
 
-export async function newestSheet(db: Database | Transaction, id: string): Promise<Sheet | null> {
-  const rows = await db
-    .select({ body: buildSheet.body, version: buildSheet.version })
-    .from(buildSheet)
-    .where(eq(buildSheet.id, id))
-  return rows.sort((a, b) => b.version - a.version)[0]?.body ?? null
+/** Sheets by name and version: a version never changes, so what was read once stays good. */
+const bodies = new Map<string, Promise<Sheet>>()
+
+export function sheetOf(db: Database | Transaction, id: string, version: number): Promise<Sheet> {
+  const key = `${id} ${version}`
+  const known = bodies.get(key)
+  if (known) return known
+  const asked = bodyOf(db, id, version)
+  bodies.set(key, asked)
+  asked.catch(() => bodies.delete(key))
+  return asked
 }
 
-export async function sheetOf(db: Database | Transaction, id: string, version: number): Promise<Sheet> {
+async function bodyOf(db: Database | Transaction, id: string, version: number): Promise<Sheet> {
   const [row] = await db
     .select({ body: buildSheet.body })
     .from(buildSheet)
     .where(and(eq(buildSheet.id, id), eq(buildSheet.version, version)))
   if (!row) throw new Error(`Build sheet ${id} version ${version} is missing from the shelf.`)
   return row.body
+}
+
+/** The newest version of every sheet on the shelf, by name. */
+export async function newestSheets(db: Database | Transaction): Promise<Map<string, Sheet>> {
+  const rows = await db
+    .select({ id: buildSheet.id, version: max(buildSheet.version) })
+    .from(buildSheet)
+    .groupBy(buildSheet.id)
+  return new Map(await Promise.all(rows.map(async ({ id, version }) => [id, await sheetOf(db, id, version!)] as const)))
+}
+
+/** The newest version of one sheet; null when it is not on the shelf. */
+export async function newestSheet(db: Database | Transaction, id: string): Promise<Sheet | null> {
+  const [row] = await db
+    .select({ version: max(buildSheet.version) })
+    .from(buildSheet)
+    .where(eq(buildSheet.id, id))
+  return row?.version == null ? null : sheetOf(db, id, row.version)
+}
+
+/** Nothing that was known of a database holds any more. */
+export function forgetSheets(): void {
+  bodies.clear()
+  plans.clear()
 }
 
 const plans = new Map<string, Plan>()

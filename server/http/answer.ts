@@ -23,6 +23,8 @@ const STATUS_WORDS: Record<number, string> = {
   422: 'Unprocessable Content',
   429: 'Too Many Requests',
   500: 'Internal Server Error',
+  503: 'Service Unavailable',
+  507: 'Insufficient Storage',
 }
 
 /** A value held against its schema; 400 with what is wrong when it does not fit. */

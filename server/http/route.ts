@@ -2,10 +2,14 @@ import { defineEventHandler, getHeader, isError, type EventHandler, type H3Event
 import { rolesWords, type Role } from '../../core/job/index.ts'
 import type { SignedInPerson } from '../../shared/answers.ts'
 import { database } from '../db/client.ts'
+import { diskWords } from '../db/disk.ts'
+import { AWAY, faultWords } from '../db/faults.ts'
 import { isKnownKey } from '../db/keys.ts'
+import { pulse } from '../live/pulse.ts'
 import { refusal } from './answer.ts'
 import { checkOrigin, checkSize, isWrite } from './door.ts'
 import { log, plainError } from './log.ts'
+import { atOnce, type Queue } from './queues.ts'
 import { requestOf } from './requests.ts'
 import { personOf } from './session.ts'
 
@@ -15,23 +19,47 @@ export type Door = 'open' | 'signed in' | readonly Role[] | 'signed in or key'
 type Answer<P> = (event: H3Event, person: P) => unknown
 
 /** Every route is made by this: it says who may come in, and refuses everybody else before anything is read. */
-export function route(door: 'open' | 'signed in or key', answer: Answer<SignedInPerson | null>): EventHandler
-export function route(door: 'signed in' | readonly Role[], answer: Answer<SignedInPerson>): EventHandler
-export function route(door: Door, answer: Answer<SignedInPerson> | Answer<SignedInPerson | null>): EventHandler {
+export function route(
+  door: 'open' | 'signed in or key',
+  answer: Answer<SignedInPerson | null>,
+  queue?: Queue,
+): EventHandler
+export function route(door: 'signed in' | readonly Role[], answer: Answer<SignedInPerson>, queue?: Queue): EventHandler
+export function route(
+  door: Door,
+  answer: Answer<SignedInPerson> | Answer<SignedInPerson | null>,
+  queue = atOnce,
+): EventHandler {
   return defineEventHandler(async event => {
     try {
       if (isWrite(event)) checkSize(event)
-      return await (answer as Answer<SignedInPerson | null>)(event, await admitted(event, door))
+      return await queue(event, async () => {
+        if (pulse().isAway) throw await away()
+        return (answer as Answer<SignedInPerson | null>)(event, await admitted(event, door))
+      })
     } catch (error) {
-      throw isError(error) ? error : fault(event, error)
+      throw isError(error) ? error : await fault(event, error)
     }
   })
 }
 
-/** A fault of ours: the log has it under the request's number, the caller a sentence without it. */
-function fault(event: H3Event, error: unknown) {
+/** That the database is not there, or why. */
+async function away() {
+  const full = await diskWords(false)
+  return full ? refusal(507, full) : refusal(503, AWAY)
+}
+
+/** The database's fault is said as what it is; one of ours stands in the log under the request's number, and the caller gets that. */
+async function fault(event: H3Event, error: unknown) {
   const request = requestOf(event)
-  log().error({ request, route: event.context.matchedRoute?.path, err: plainError(error) }, 'a request failed')
+  const about = { request, route: event.context.matchedRoute?.path, err: plainError(error) }
+  const known = await faultWords(error)
+  if (known) {
+    log().warn(about, 'the database did not do it')
+    void pulse().look()
+    return refusal(known.status, known.why)
+  }
+  log().error(about, 'a request failed')
   return refusal(500, `That did not work here. Try again; if it stays, tell the office this number: ${request}.`)
 }
 

@@ -1,20 +1,46 @@
 import { EventEmitter } from 'node:events'
-import { connect } from '../db/client.ts'
+import { database, hear } from '../db/client.ts'
+import { lastSeqs } from '../db/jobs.ts'
+import { endedAmong } from '../db/sessions.ts'
+import { pulse } from './pulse.ts'
 
 /** Passes what happened from the database to the screens of this process. One listening connection serves them all. */
 const heard = new EventEmitter().setMaxListeners(0)
 let listening: Promise<unknown> | undefined
 
-function listen(): Promise<unknown> {
-  const { sql } = connect()
-  return Promise.all([
-    sql.listen('job_changed', message => {
-      const [job, seq] = message.split(' ')
-      heard.emit(`job ${job}`, Number(seq))
-    }),
-    sql.listen('session_ended', id => heard.emit(`session ${id}`)),
+const heardFor = (what: string) =>
+  heard.eventNames().flatMap(name => (String(name).startsWith(`${what} `) ? [String(name).slice(what.length + 1)] : []))
+
+/** What was said while nobody listened is asked for. */
+async function catchUp(): Promise<void> {
+  const [jobs, ended] = await Promise.all([
+    lastSeqs(database(), heardFor('job')),
+    endedAmong(database(), heardFor('session')),
   ])
+  for (const { id, lastSeq } of jobs) heard.emit(`job ${id}`, lastSeq)
+  for (const id of ended) heard.emit(`session ${id}`)
 }
+
+const listen = (): Promise<unknown> =>
+  hear(
+    {
+      job_changed: message => {
+        const [job, seq] = message.split(' ')
+        heard.emit(`job ${job}`, Number(seq))
+      },
+      session_ended: id => heard.emit(`session ${id}`),
+    },
+    // A fault here is the database's, and noticed by its pulse.
+    () => void catchUp().catch(() => {}),
+  )
+
+/** A database that went took the listening with it. */
+pulse().onChange(how => {
+  listening = how === 'back' && heard.eventNames().length ? listen() : undefined
+  listening?.catch(() => {
+    listening = undefined
+  })
+})
 
 async function on<T>(event: string, back: (value: T) => void): Promise<() => void> {
   listening ??= listen()
@@ -33,3 +59,6 @@ export const onJobChanged = (jobId: string, back: (seq: number) => void) => on(`
 
 /** Calls back when a session is over: signed out, taken out, demoted, or given another PIN. */
 export const onSessionEnded = (id: string, back: () => void) => on(`session ${id}`, back)
+
+/** Calls back when the database goes and when it comes. */
+export const onDatabase = (back: (how: 'away' | 'back') => void) => pulse().onChange(back)

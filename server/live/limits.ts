@@ -1,13 +1,15 @@
-import { RateLimiterDrizzle, RateLimiterRes } from 'rate-limiter-flexible'
-import { database } from '../db/client.ts'
-import { signInLimit } from '../db/schema.ts'
+import { RateLimiterPostgres, RateLimiterRes } from 'rate-limiter-flexible'
+import { query } from '../db/client.ts'
 
-/** Counted in the database, for every process alike. */
+/** Counted in the database in one statement, for every process alike: a burst gains nothing. */
 const limiter = (keyPrefix: string, points: number, duration: number) =>
-  new RateLimiterDrizzle({ storeClient: database(), schema: signInLimit, keyPrefix, points, duration })
+  new RateLimiterPostgres({
+    ...{ storeClient: { query }, storeType: 'client', tableName: 'sign_in_limit', tableCreated: true },
+    ...{ keyPrefix, points, duration },
+  })
 
 const QUARTER = 900
-let made: { person: RateLimiterDrizzle; address: RateLimiterDrizzle; sums: RateLimiterDrizzle } | undefined
+let made: { person: RateLimiterPostgres; address: RateLimiterPostgres; sums: RateLimiterPostgres } | undefined
 const limits = () =>
   (made ??= {
     person: limiter('person', 5, QUARTER),
@@ -17,7 +19,7 @@ const limits = () =>
   })
 
 /** Takes a point; how many seconds to wait when none is left. A fault of the database is a fault, not a full count. */
-async function consumed(from: RateLimiterDrizzle, key: string): Promise<number | null> {
+async function consumed(from: RateLimiterPostgres, key: string): Promise<number | null> {
   try {
     await from.consume(key)
     return null

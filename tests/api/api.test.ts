@@ -5,7 +5,7 @@ import { promisify } from 'node:util'
 import { v7 as uuid } from 'uuid'
 import { database, disconnect } from '../../server/db/client.ts'
 import { addKey, takeKeyBack } from '../../server/db/keys.ts'
-import { rebuildProjections } from '../../server/db/ledger.ts'
+import { rebuildProjections } from '../../server/db/rebuild.ts'
 import { fillDatabase, owner, signIn, startServer, type RunningServer, type SignedIn } from './server.ts'
 
 let server: RunningServer

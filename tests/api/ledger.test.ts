@@ -2,7 +2,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { v7 as uuid } from 'uuid'
 import { sql } from 'drizzle-orm'
 import { database, disconnect } from '../../server/db/client.ts'
-import { rebuildProjections } from '../../server/db/ledger.ts'
+import { rebuildProjections } from '../../server/db/rebuild.ts'
 import { fillDatabase, signIn, startServer, type RunningServer, type SignedIn } from './server.ts'
 
 let server: RunningServer

@@ -99,6 +99,7 @@ export async function signIn(url: string, name: string, pin = PEOPLE.find(one =>
     })
   return {
     id,
+    url,
     cookie,
     setCookie: answer.headers.getSetCookie().find(one => one.startsWith('needler=')) ?? '',
     get: (path: string, more: RequestInit = {}) => fetch(url + path, { ...more, headers: { cookie } }),

@@ -1,5 +1,5 @@
 import { openingSchema } from '#shared/schemas'
-import { database } from '../../db/client.ts'
+import { ledgerDatabase } from '../../db/client.ts'
 import { OPENERS } from '../../../core/job/index.ts'
 import { openJob } from '../../db/jobs.ts'
 import { bodyFitting, refusal } from '../../http/answer.ts'
@@ -7,7 +7,7 @@ import { route } from '../../http/route.ts'
 
 export default route(OPENERS, async (event, by) => {
   const { equipment, complaint } = await bodyFitting(event, openingSchema)
-  const opening = await openJob(database(), equipment, complaint, by, new Date().toISOString())
+  const opening = await openJob(ledgerDatabase(), equipment, complaint, by, new Date().toISOString())
   if (!opening.ok) throw refusal(opening.status, opening.why, { job: opening.job })
   return { id: opening.id, number: opening.number }
 })

@@ -1,0 +1,22 @@
+import type { H3Event } from 'h3'
+import { quickFirst, room, turns } from '../live/turns.ts'
+
+/** Lets a request in when its turn has come, before anything is asked or read for it. */
+export type Queue = <T>(event: H3Event, act: () => Promise<T>) => Promise<T>
+
+/** An append may wait this long for those who read, ms. */
+const LONGEST_WAIT = 25
+const reads = quickFirst(LONGEST_WAIT)
+
+const jobTurns = turns()
+/** Few at once: more would gain nothing, and whoever reads would wait behind them all. */
+const few = room(4, reads.quiet)
+
+/** What most requests go by: in at once. */
+export const atOnce: Queue = (_, act) => reads.counted(act)
+
+/** What stays open: nobody waits for its end. */
+export const staysOpen: Queue = (_, act) => act()
+
+/** What is written into a job: one after the other for each job, few at once over all, and those who read go first. */
+export const intoJob: Queue = (event, act) => jobTurns(event.context.params?.id ?? '', () => few(act))

@@ -1,0 +1,62 @@
+/** Lets those who come for one thing at it one after the other, in the order they came; those for another do not wait. */
+export function turns() {
+  const last = new Map<string, Promise<unknown>>()
+  return <T>(name: string, act: () => Promise<T>): Promise<T> => {
+    const mine = (last.get(name) ?? Promise.resolve()).then(act, act)
+    const done = mine.catch(() => {})
+    last.set(name, done)
+    void done.then(() => {
+      if (last.get(name) === done) last.delete(name)
+    })
+    return mine
+  }
+}
+
+/** Lets so many in at once; the others wait in the order they came. `ready` is waited for before each. */
+export function room(most: number, ready: () => Promise<void> = () => Promise.resolve()) {
+  let free = most
+  const waiting: (() => void)[] = []
+  return async <T>(act: () => Promise<T>): Promise<T> => {
+    if (free > 0) free--
+    else await new Promise<void>(resolve => waiting.push(resolve))
+    try {
+      await ready()
+      return await act()
+    } finally {
+      const next = waiting.shift()
+      if (next) next()
+      else free++
+    }
+  }
+}
+
+/**
+ * Those who are quick go first: `counted` says that one of them is at work, `quiet` waits until none is, or so long, ms,
+ * so that those who wait for them come in however many there are.
+ */
+export function quickFirst(longestMs: number) {
+  let working = 0
+  let waiting: (() => void)[] = []
+  const counted = async <T>(act: () => Promise<T>): Promise<T> => {
+    working++
+    try {
+      return await act()
+    } finally {
+      if (--working === 0) {
+        const all = waiting
+        waiting = []
+        for (const one of all) one()
+      }
+    }
+  }
+  const quiet = async (): Promise<void> => {
+    if (!working) return
+    let timer: ReturnType<typeof setTimeout> | undefined
+    await new Promise<void>(resolve => {
+      timer = setTimeout(resolve, longestMs)
+      waiting.push(resolve)
+    })
+    clearTimeout(timer)
+  }
+  return { counted, quiet }
+}
