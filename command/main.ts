@@ -19,6 +19,7 @@ const main = defineCommand({
     'restore': lazy(() => import('./verbs/restore.ts')),
     'rebuild': lazy(() => import('./verbs/rebuild.ts')),
     'bench': lazy(() => import('./verbs/bench.ts')),
+    'faults': lazy(() => import('./verbs/faults.ts')),
     'load-demo': lazy(() => import('./verbs/load-demo.ts')),
   },
 })

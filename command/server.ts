@@ -78,7 +78,8 @@ export async function serveUntilStopped(
       DATABASE_URL: appUrl(database),
       ...tls,
     },
-    stdio: ['ignore', 'inherit', 'inherit'],
+    // The server notices by the channel when this process is gone, however it went, and stops.
+    stdio: ['ignore', 'inherit', 'inherit', 'ipc'],
   })
   const ended = new Promise<number | null>(resolve => child.once('exit', resolve))
   let isStopped = false

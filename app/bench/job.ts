@@ -20,7 +20,12 @@ import type { Batch, Outbox } from './outbox'
 import { askJob, keepEntries } from '~/device/jobs'
 import { keptOutbox } from '~/device/outbox'
 import { deviceClock } from './clock'
+import { isUnreached } from '~/device/answers'
+import { pauseAfter } from './pauses'
 import { listenTo } from './stream'
+
+const DATABASE_AWAY =
+  'The server does not reach its database just now. What you do is kept on this device and goes out by itself once that is over.'
 
 /** The address, the plate and the names of a job. */
 export type JobAbout = Omit<JobAnswer, 'entries' | 'sheet'>
@@ -48,6 +53,13 @@ export function createJob(
     if (now !== outbox.value) void box.keep(now)
   }
   const reached = ref(isReached)
+  /** What the server said why it cannot take anything just now. */
+  const trouble = ref<string | null>(null)
+  function reachedNow(isThere: boolean) {
+    reached.value = isThere
+    if (isThere) trouble.value = null
+  }
+  let failures = 0
   /** Whether all that is known of the job lies on this device, too: it can be reloaded without the network then. */
   const copy = ref<'keeping' | 'kept' | 'none'>('keeping')
   let copying: Promise<void> = Promise.resolve()
@@ -137,7 +149,8 @@ export function createJob(
       ...vouched,
     }))
     const { entries } = await $fetch<AppendAnswer>(`/api/jobs/${id}/entries`, { method: 'POST', body })
-    reached.value = true
+    reachedNow(true)
+    failures = 0
     const given = new Map(entries.map(one => [one.id, one]))
     const more = batch.vouched ? { vouchedBy: batch.vouched } : {}
     const kept = batch.entries.map(one => ({ ...one, ...more, ...given.get(one.id)! }))
@@ -175,10 +188,11 @@ export function createJob(
         keep(boxes.refuse(outbox.value, batch.act, sayWhy(error)))
         await catchUp().catch(() => {})
       } else {
-        reached.value = false
-        session.reached = status !== undefined
+        reachedNow(false)
+        session.reached = status !== undefined && !isUnreached(error)
+        if (status !== undefined && isUnreached(error)) trouble.value = sayWhy(error)
         if (status === 401) session.changing = true
-        else setTimeout(() => void flush(), 3000)
+        else setTimeout(() => void flush(), pauseAfter(++failures, Math.random()))
       }
     } finally {
       isSending = false
@@ -190,12 +204,16 @@ export function createJob(
     grown: seq => {
       if (seq > lastSeq())
         void catchUp().catch(() => {
-          reached.value = false
+          reachedNow(false)
         })
     },
     reached: isThere => {
-      reached.value = isThere
+      reachedNow(isThere)
       if (isThere) void flush()
+    },
+    databaseAway: () => {
+      reachedNow(false)
+      trouble.value = DATABASE_AWAY
     },
   })
   const stopWatching = watch(
@@ -222,6 +240,7 @@ export function createJob(
     keeps,
     copy,
     reached,
+    trouble,
     isClosed: computed(() => isClosed(state.value)),
     act,
     undo,

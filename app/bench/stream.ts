@@ -1,24 +1,36 @@
-/** Long enough not to knock at a server that is starting again. */
-const AGAIN_MS = 3000
+import { pauseAfter } from './pauses'
 
-/** Listens to the ledger of a job: says when it has grown, and whether the server is there. Returns what stops it. */
-export function listenTo(
-  job: string,
-  hears: { grown: (seq: number) => void; reached: (isThere: boolean) => void },
-): () => void {
+export interface Hears {
+  grown: (seq: number) => void
+  reached: (isThere: boolean) => void
+  /** The server is there and its database is not. */
+  databaseAway: () => void
+}
+
+/**
+ * Listens to the ledger of a job: says when it has grown, and whether the server and its database are there. After an
+ * error, whatever it is, it tries again after pauses that grow; each time it is told the newest number, so nothing said
+ * meanwhile is missed. Returns what stops it.
+ */
+export function listenTo(job: string, hears: Hears, Stream: typeof EventSource = EventSource): () => void {
   let stream: EventSource
   let again: ReturnType<typeof setTimeout> | undefined
+  let failures = 0
   function listen() {
-    stream = new EventSource(`/api/jobs/${job}/stream`)
+    stream = new Stream(`/api/jobs/${job}/stream`)
     stream.onmessage = ({ data }) => {
+      failures = 0
       hears.reached(true)
       hears.grown(Number(data))
     }
-    stream.onopen = () => hears.reached(true)
+    stream.addEventListener('database', ({ data }) => {
+      if (data === 'away') hears.databaseAway()
+      else hears.reached(true)
+    })
     stream.onerror = () => {
+      stream.close()
       hears.reached(false)
-      // A refused stream ends for good; a lost one comes back by itself.
-      if (stream.readyState === EventSource.CLOSED) again = setTimeout(listen, AGAIN_MS)
+      again = setTimeout(listen, pauseAfter(++failures, Math.random()))
     }
   }
   listen()

@@ -6,8 +6,14 @@ export interface Answered<T> {
   keptAt: string | null
 }
 
-/** Whether a request failed because nothing answered it: not refused, not broken. */
-export const isUnreached = (error: unknown): boolean => !(error as { statusCode?: number }).statusCode
+/** A proxy that does not reach the server, or the server its database: as good as no network. */
+const NOT_THERE = new Set([502, 503, 504, 507])
+
+/** Whether a request failed because nobody was there to answer it: not refused, not broken. */
+export function isUnreached(error: unknown): boolean {
+  const { statusCode } = error as { statusCode?: number }
+  return !statusCode || NOT_THERE.has(statusCode)
+}
 
 /** Asks the server, and keeps its answer; without the network, what it answered last. Throws when there is neither. */
 export async function askOrKept<T>(path: string): Promise<Answered<T>> {

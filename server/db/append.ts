@@ -6,7 +6,7 @@ import { FoldedJobs, JOBS, projectionOf, type Kept } from './folded.ts'
 import { addEntries, addIfLastIs, entriesAfter, iso, lockedJob } from './ledger.ts'
 import { writeEquipmentState, writeProjections } from './projections.ts'
 import { planOf } from './sheets.ts'
-import { turns } from '../live/turns.ts'
+import { turns, within } from '../live/turns.ts'
 
 export type Appended =
   ({ kept: true } & AppendAnswer) | { kept: false; status: RefusalStatus; why: string; entry: string | null }
@@ -157,6 +157,9 @@ const isLedgerAlone = ({ before, fresh, after }: Judged): boolean => {
   )
 }
 
+/** Longer than any statement may take: nobody's turn is kept from the others for ever. */
+const LONGEST_MS = 20_000
+
 /** One after the other for each job: who waits for another holds no connection meanwhile. */
 const inTurn = turns()
 
@@ -172,7 +175,8 @@ export async function append(
   arrival: Arrival = now,
   jobs = JOBS,
 ): Promise<Appended> {
-  const attempt = async () => {
+  const attempt = () => within(LONGEST_MS, once())
+  const once = async () => {
     const ahead = judgedAhead(jobs, jobId, by, sent, arrival)
     if (
       ahead &&

@@ -102,7 +102,7 @@ class Pool {
   }
 
   end(): Promise<void> {
-    return this.current.end({ timeout: 2 })
+    return this.current.end({ timeout: 0.5 })
   }
 }
 

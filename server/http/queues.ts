@@ -1,5 +1,5 @@
 import type { H3Event } from 'h3'
-import { quickFirst, room, turns } from '../live/turns.ts'
+import { quickFirst, room, turns, within } from '../live/turns.ts'
 
 /** Lets a request in when its turn has come, before anything is asked or read for it. */
 export type Queue = <T>(event: H3Event, act: () => Promise<T>) => Promise<T>
@@ -12,8 +12,11 @@ const jobTurns = turns()
 /** Few at once: more would gain nothing, and whoever reads would wait behind them all. */
 const few = room(4, reads.quiet)
 
+/** Longer than any statement may take, ms. */
+const LONGEST_MS = 20_000
+
 /** What most requests go by: in at once. */
-export const atOnce: Queue = (_, act) => reads.counted(act)
+export const atOnce: Queue = (_, act) => reads.counted(() => within(LONGEST_MS, act()))
 
 /** What stays open: nobody waits for its end. */
 export const staysOpen: Queue = (_, act) => act()

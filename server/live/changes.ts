@@ -6,7 +6,7 @@ import { pulse } from './pulse.ts'
 
 /** Passes what happened from the database to the screens of this process. One listening connection serves them all. */
 const heard = new EventEmitter().setMaxListeners(0)
-let listening: Promise<unknown> | undefined
+let hearing: Promise<unknown> | undefined
 
 const heardFor = (what: string) =>
   heard.eventNames().flatMap(name => (String(name).startsWith(`${what} `) ? [String(name).slice(what.length + 1)] : []))
@@ -36,22 +36,24 @@ const listen = (): Promise<unknown> =>
 
 /** A database that went took the listening with it. */
 pulse().onChange(how => {
-  listening = how === 'back' && heard.eventNames().length ? listen() : undefined
-  listening?.catch(() => {
-    listening = undefined
+  hearing = how === 'back' && heard.eventNames().length ? listen() : undefined
+  hearing?.catch(() => {
+    hearing = undefined
   })
 })
 
-async function on<T>(event: string, back: (value: T) => void): Promise<() => void> {
-  listening ??= listen()
-  await listening.catch(error => {
-    listening = undefined
+/** Listens to the database, if nobody does yet. Throws when it cannot be reached: then nothing would be heard. */
+export async function listening(): Promise<void> {
+  hearing ??= listen()
+  await hearing.catch(error => {
+    hearing = undefined
     throw error
   })
+}
+
+function on<T>(event: string, back: (value: T) => void): () => void {
   heard.on(event, back)
-  return () => {
-    heard.off(event, back)
-  }
+  return () => void heard.off(event, back)
 }
 
 /** Calls back with the newest sequence number whenever the job's ledger grows, in whichever process it did. */
@@ -62,3 +64,10 @@ export const onSessionEnded = (id: string, back: () => void) => on(`session ${id
 
 /** Calls back when the database goes and when it comes. */
 export const onDatabase = (back: (how: 'away' | 'back') => void) => pulse().onChange(back)
+
+const STOPPING = 'stopping'
+/** Ends every stream of this process: a page comes back by itself to whoever serves then. */
+export const endStreams = () => void heard.emit(STOPPING)
+
+/** Calls back when the streams are to end. */
+export const onStopping = (back: () => void) => on(STOPPING, back)

@@ -46,13 +46,13 @@ export class Pulse {
     return (this.asking ??= this.once().finally(() => {
       this.asking = undefined
       if (this.isStopped) return
-      this.timer = setTimeout(() => void this.look(), this.isAway ? 300 : (this.ways.everyMs ?? 1000))
+      this.timer = setTimeout(() => void this.look(), this.isAway ? 300 : (this.ways.everyMs ?? 750))
       this.timer.unref?.()
     }))
   }
 
   private async once(): Promise<void> {
-    const which = await inTime(this.ways.ask, this.ways.deadlineMs ?? 1500)
+    const which = await inTime(this.ways.ask, this.ways.deadlineMs ?? 1250)
     if (this.isStopped) return
     const was = this.isAway
     this.isAway = which === null

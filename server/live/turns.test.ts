@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { quickFirst, room, turns } from './turns.ts'
+import { quickFirst, room, turns, within } from './turns.ts'
 
 const after = (ms: number) => new Promise(resolve => setTimeout(resolve, ms))
 
@@ -56,4 +56,17 @@ describe('a room', () => {
     await Promise.all([few(async () => seen.push('not for ever')), long])
     expect(seen.slice(2)).toEqual(['not for ever', 'long'])
   })
+})
+
+describe('within', () => {
+  it('passes on what comes in time, and what fails', async () => {
+    expect(
+      await within(
+        50,
+        after(1).then(() => 'yes'),
+      ),
+    ).toBe('yes')
+    await expect(within(50, Promise.reject(new Error('no')))).rejects.toThrow('no')
+  })
+  it('does not wait for ever', () => expect(within(5, new Promise(() => {}))).rejects.toMatchObject({ code: '57014' }))
 })

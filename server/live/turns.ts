@@ -60,3 +60,15 @@ export function quickFirst(longestMs: number) {
   }
   return { counted, quiet }
 }
+
+/**
+ * An answer, or after so long a fault that says it took too long (`query_canceled`): a connection that was cut at the wrong
+ * moment may leave a question without one.
+ */
+export async function within<T>(longestMs: number, answer: Promise<T>): Promise<T> {
+  let timer: ReturnType<typeof setTimeout> | undefined
+  const late = new Promise<never>((_, reject) => {
+    timer = setTimeout(() => reject(Object.assign(new Error('no answer in time'), { code: '57014' })), longestMs)
+  })
+  return Promise.race([answer, late]).finally(() => clearTimeout(timer))
+}

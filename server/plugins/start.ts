@@ -1,7 +1,8 @@
 import { config } from '../config.ts'
-import { database } from '../db/client.ts'
+import { database, disconnect } from '../db/client.ts'
 import { readiness } from '../db/migrate.ts'
 import { log } from '../http/log.ts'
+import { pulse } from '../live/pulse.ts'
 
 /** Nothing is served before the configuration is sound and the database is one that this version reads. */
 export default defineNitroPlugin(nitro => {
@@ -22,4 +23,10 @@ export default defineNitroPlugin(nitro => {
     },
   )
   nitro.hooks.hook('request', () => ready.then(() => {}))
+  void ready.then(() => pulse().start())
+  pulse().onChange(how => log().warn(how === 'away' ? 'the database is away' : 'the database is back'))
+  nitro.hooks.hook('close', async () => {
+    pulse().stop()
+    await disconnect()
+  })
 })

@@ -8,10 +8,18 @@ import { PEOPLE } from '../../demo/thornmere.ts'
 /** The built server on a free port of this machine, over the test database. */
 export interface RunningServer {
   url: string
-  stop: () => Promise<void>
+  /** Tells it to stop, or kills it; resolves when it has ended. */
+  stop: (signal?: NodeJS.Signals) => Promise<void>
 }
 
-const freePort = () =>
+/** What a server is started with beside the environment of the tests. */
+interface Started {
+  databaseUrl?: string
+  port?: number
+  env?: Record<string, string>
+}
+
+export const freePort = () =>
   new Promise<number>(resolve => {
     const probe = createServer().listen(0, '127.0.0.1', () => {
       const { port } = probe.address() as { port: number }
@@ -19,8 +27,8 @@ const freePort = () =>
     })
   })
 
-export async function startServer(): Promise<RunningServer> {
-  const port = await freePort()
+export async function startServer({ databaseUrl, env = {}, ...at }: Started = {}): Promise<RunningServer> {
+  const port = at.port ?? (await freePort())
   const child: ChildProcess = spawn('node', ['.output/server/index.mjs'], {
     env: {
       ...process.env,
@@ -29,11 +37,13 @@ export async function startServer(): Promise<RunningServer> {
       NITRO_PORT: String(port),
       NITRO_HOST: '127.0.0.1',
       NUXT_SESSION_PASSWORD: process.env.NUXT_SESSION_PASSWORD ?? 'x'.repeat(40),
+      ...(databaseUrl ? { DATABASE_URL: databaseUrl } : {}),
+      ...env,
     },
     stdio: 'inherit',
   })
   const url = `http://127.0.0.1:${port}`
-  for (let i = 0; i < 150; i++) {
+  for (let i = 0; i < 300; i++) {
     if (
       await fetch(`${url}/api/health`).then(
         answer => answer.ok,
@@ -42,13 +52,14 @@ export async function startServer(): Promise<RunningServer> {
     )
       return {
         url,
-        stop: () =>
+        stop: signal =>
           new Promise(resolve => {
+            if (child.exitCode !== null || child.signalCode !== null) return resolve()
             child.once('exit', () => resolve())
-            child.kill()
+            child.kill(signal)
           }),
       }
-    await new Promise(resolve => setTimeout(resolve, 200))
+    await new Promise(resolve => setTimeout(resolve, 100))
   }
   child.kill()
   throw new Error('The server did not come up within 30 s.')
@@ -108,3 +119,37 @@ export async function signIn(url: string, name: string, pin = PEOPLE.find(one =>
   }
 }
 export type SignedIn = Awaited<ReturnType<typeof signIn>>
+
+/** A stream of a job as a page hears it: everything said so far, and a wait for what is wanted. */
+export async function listenTo(by: SignedIn, job: string) {
+  const stop = new AbortController()
+  const answer = await by.get(`/api/jobs/${job}/stream`, { signal: stop.signal })
+  if (!answer.ok) throw new Error(`stream: ${answer.status}`)
+  let said = ''
+  let isOver = false
+  const reader = answer.body!.pipeThrough(new TextDecoderStream()).getReader()
+  const read = async () => {
+    for (;;) {
+      const { done, value } = await reader.read()
+      if (done) break
+      said += value
+    }
+  }
+  void read()
+    .catch(() => {})
+    .finally(() => (isOver = true))
+  return {
+    said: () => said,
+    isOver: () => isOver,
+    stop: () => stop.abort(),
+    /** Ms until it was said. Throws when it is not, in time. */
+    async hears(what: string | RegExp, withinMs = 10_000): Promise<number> {
+      const from = Date.now()
+      while (!said.match(what)) {
+        if (Date.now() - from > withinMs) throw new Error(`not heard within ${withinMs} ms: ${what}; heard: ${said}`)
+        await new Promise(resolve => setTimeout(resolve, 20))
+      }
+      return Date.now() - from
+    },
+  }
+}

@@ -9,6 +9,7 @@ const canReopen = window.isSecureContext
 
 const device = computed(() =>
   [
+    job.trouble,
     job.damaged &&
       'What waited on this device to be sent could not be read. It is set aside, not lost: tell the office before the browser’s data is cleared.',
     !job.keeps &&

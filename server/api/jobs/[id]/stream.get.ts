@@ -5,7 +5,7 @@ import { jobIdOf, noSuchJob } from '../../../http/answer.ts'
 import { staysOpen } from '../../../http/queues.ts'
 import { route } from '../../../http/route.ts'
 import { sessionIdOf } from '../../../http/session.ts'
-import { onDatabase, onJobChanged, onSessionEnded } from '../../../live/changes.ts'
+import { listening, onDatabase, onJobChanged, onSessionEnded, onStopping } from '../../../live/changes.ts'
 
 /** Says the newest sequence number whenever the ledger grows, and once at the start; that the database went or came; ends with the session. */
 export default route(
@@ -14,11 +14,14 @@ export default route(
     const id = jobIdOf(event)
     const job = await findJob(database(), id)
     if (!job) throw noSuchJob()
+    await listening()
+    const session = await sessionIdOf(event)
     const stream = createEventStream(event)
     const stops = [
-      await onJobChanged(id, seq => void stream.push(String(seq))),
+      onJobChanged(id, seq => void stream.push(String(seq))),
+      onStopping(() => void stream.close()),
       onDatabase(how => void stream.push({ event: 'database', data: how })),
-      await onSessionEnded((await sessionIdOf(event))!, () => void stream.close()),
+      onSessionEnded(session!, () => void stream.close()),
     ]
     const beat = setInterval(() => void stream.push({ event: 'beat', data: '' }), 20_000)
     stream.onClosed(async () => {
