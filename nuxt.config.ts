@@ -1,3 +1,21 @@
+import { join } from 'node:path'
+import { build } from 'esbuild'
+
+/** Worker threads of the server are a file of their own beside it: Nitro makes none. */
+const buildWorkers = (folder: string) =>
+  build({
+    entryPoints: ['server/heavy/worker.ts'],
+    outfile: join(folder, 'heavy.mjs'),
+    bundle: true,
+    platform: 'node',
+    format: 'esm',
+    target: 'node20',
+    // What is still written the old way asks for the system's own modules by require, and where it lies.
+    banner: {
+      js: "import { createRequire as requireOf } from 'node:module'; const require = requireOf(import.meta.url); const __dirname = import.meta.dirname;",
+    },
+  })
+
 /** The core is checked whole, used by a screen or not. */
 const checkedRooms = ['../core/**/*.ts']
 const tsConfig = {
@@ -70,6 +88,9 @@ export default defineNuxtConfig({
     nodeTsConfig: tsConfig,
   },
   hooks: {
+    'nitro:init': nitro => {
+      nitro.hooks.hook('compiled', async () => void (await buildWorkers(nitro.options.output.serverDir)))
+    },
     // The Gauge room is a house of its own: its page and its sums (which the finder takes only when it opens) come when
     // they are asked for, not with the first page.
     'build:manifest': manifest => {

@@ -86,7 +86,12 @@ export interface Budget {
 }
 
 /** Holds an input against a sum's fields and works it out. Never throws for what a caller can cause. */
-export function answerOne(sum: AnySum, input: unknown, budget: Budget = { left: MOST_WORK }): WireAnswer {
+export function answerOne(
+  sum: AnySum,
+  input: unknown,
+  budget: Budget = { left: MOST_WORK },
+  tell?: (share: number) => void,
+): WireAnswer {
   const { error, value } = schemaOf(sum).validate(input, { convert: false })
   if (error) return { refused: true, why: sentence(sum, error.details[0]!) }
   const cost = costOf(sum, value)
@@ -96,19 +101,28 @@ export function answerOne(sum: AnySum, input: unknown, budget: Budget = { left: 
       why: 'That is more work than one request may ask for. Ask for fewer at a time, or work it out in the Gauge room.',
     }
   budget.left -= cost
-  const answer = runSum(sum, value)
+  const answer = runSum(sum, value, tell)
   return answer.ok ? toWire(answer.value) : { refused: true, why: answer.why }
 }
 
 export type Answered =
   { ok: true; value: WireAnswer | WireAnswer[]; work: number } | { ok: false; status: 404 | 400; why: string }
 
+/** Whether a request may take long enough to hold others up: a sum with a cost, or a long list. */
+export const isLong = (name: string, body: unknown): boolean =>
+  sumNamed(name)?.cost !== undefined || (Array.isArray(body) && body.length > 20)
+
 /**
  * One object or an array of them; the answer has the same shape and order.
  * @param most elementary steps that may be spent on it
+ * @param tell hears how much is done, from 0 to 1
  * Refused: no such sum, too many inputs.
  */
-export function answerSum(name: string, body: unknown, most = MOST_WORK): Answered {
+export function answerSum(
+  name: string,
+  body: unknown,
+  { most = MOST_WORK, tell }: { most?: number; tell?: (share: number) => void } = {},
+): Answered {
   const sum = sumNamed(name)
   if (!sum)
     return {
@@ -121,7 +135,14 @@ export function answerSum(name: string, body: unknown, most = MOST_WORK): Answer
   if (Array.isArray(body) && body.length > MOST_INPUTS)
     return { ok: false, status: 400, why: `Send at most ${MOST_INPUTS} inputs at a time.` }
   const budget = { left: most }
-  const value = Array.isArray(body) ? body.map(one => answerOne(sum, one, budget)) : answerOne(sum, body, budget)
+  const value = Array.isArray(body)
+    ? body.map((one, i) => {
+        const within = (share: number) => tell?.((i + share) / body.length)
+        const answer = answerOne(sum, one, budget, within)
+        within(1)
+        return answer
+      })
+    : answerOne(sum, body, budget, tell)
   return { ok: true, value, work: most - budget.left }
 }
 

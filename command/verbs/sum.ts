@@ -20,7 +20,7 @@ export default defineCommand({
         `What came in is not JSON (${(error as Error).message}). Send one object, or an array of objects: ./needler sum ${name} < input.json`,
       )
     }
-    const answer = answerSum(name, body, Number.MAX_SAFE_INTEGER)
+    const answer = answerSum(name, body, { most: Number.MAX_SAFE_INTEGER })
     if (!answer.ok) throw new Plain(answer.why)
     process.stdout.write(`${JSON.stringify(answer.value, null, 2)}\n`)
   },

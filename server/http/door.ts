@@ -1,4 +1,4 @@
-import { getHeader, getMethod, type H3Event } from 'h3'
+import { getHeader, getMethod, setResponseHeader, type H3Event } from 'h3'
 import { config } from '../config.ts'
 import { refusal } from './answer.ts'
 
@@ -11,10 +11,16 @@ export const isWrite = (event: H3Event) => !READS.includes(getMethod(event))
 /** A write says how long it is before it is read, and is of a modest size. */
 export function checkSize(event: H3Event): void {
   const length = getHeader(event, 'content-length')
+  const refused = (status: number, why: string) => {
+    // What is still to come is not read: the connection ends with the answer.
+    setResponseHeader(event, 'connection', 'close')
+    event.node.res.once('finish', () => event.node.req.socket.destroySoon())
+    return refusal(status, why)
+  }
   if (getHeader(event, 'transfer-encoding') || (length === undefined && getMethod(event) !== 'DELETE'))
-    throw refusal(411, 'Say how long the request is.')
+    throw refused(411, 'Say how long the request is.')
   if (Number(length) > MOST_BYTES)
-    throw refusal(413, 'That is more than one request may hold (256 kB). Send less at a time.')
+    throw refused(413, 'That is more than one request may hold (256 kB). Send less at a time.')
 }
 
 /** A write that rides on a session comes from our own pages: same scheme, same host. */

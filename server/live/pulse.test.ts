@@ -33,7 +33,7 @@ describe('the pulse of a database', () => {
     const { pulse, seen, now } = watched()
     await pass(100)
     now('fails')
-    await pass(1000)
+    await pass(700)
     expect([seen, pulse.isAway]).toEqual([['lost', 'away'], true])
     now('a')
     await pass(400)

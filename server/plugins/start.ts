@@ -1,6 +1,7 @@
 import { config } from '../config.ts'
 import { database, disconnect } from '../db/client.ts'
 import { readiness } from '../db/migrate.ts'
+import { closeDesks } from '../heavy/desk.ts'
 import { log } from '../http/log.ts'
 import { pulse } from '../live/pulse.ts'
 
@@ -27,6 +28,6 @@ export default defineNitroPlugin(nitro => {
   pulse().onChange(how => log().warn(how === 'away' ? 'the database is away' : 'the database is back'))
   nitro.hooks.hook('close', async () => {
     pulse().stop()
-    await disconnect()
+    await Promise.all([disconnect(), closeDesks()])
   })
 })

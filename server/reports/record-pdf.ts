@@ -3,11 +3,20 @@ import pdfmake from 'pdfmake'
 import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces'
 import { recordTables, type JobRecord, type RecordTable, type Signed } from '../../core/job/index.ts'
 
+export interface Machine {
+  tag: string
+  name: string
+  line: string
+}
+
 export interface RecordSheet {
   record: JobRecord
   number: number
-  machine: { tag: string; name: string; line: string }
+  machine: Machine
 }
+
+/** Font files, by the names they are built with. */
+export type Fonts = Record<string, Uint8Array>
 
 const FONT_FILES = {
   words: 'barlow-latin-400-normal.woff',
@@ -18,25 +27,28 @@ const FONT_FILES = {
 /** The package's own files in memory; its types leave them out. */
 const { virtualfs } = pdfmake as unknown as { virtualfs: { writeFileSync: (name: string, bytes: Buffer) => void } }
 
-let ready: Promise<void> | undefined
+/** What is told of every line that is drawn between two rows. */
+type Lines = (row: number, node: { table: { body: unknown[] } }) => number
 
-/** Fonts come from the build, nothing from disk or network. */
-async function prepare(): Promise<void> {
-  const fonts = useStorage('assets:server')
-  for (const file of Object.values(FONT_FILES)) {
-    const bytes = await fonts.getItemRaw(`fonts:${file}`)
-    virtualfs.writeFileSync(file, Buffer.from(bytes as Uint8Array))
-  }
+/** Fonts are given, nothing comes from disk or network. `drawn` hears of every row as it is laid out. */
+function prepare(fonts: Fonts, drawn: () => void): void {
+  for (const file of Object.values(FONT_FILES)) virtualfs.writeFileSync(file, Buffer.from(fonts[file]!))
   pdfmake.setUrlAccessPolicy(() => false)
   pdfmake.setLocalAccessPolicy(() => false)
-  const rules = {
-    hLineWidth: (i: number) => (i < 2 ? 0.8 : 0.3),
+  const rules = (first: Lines) => ({
+    hLineWidth: ((row, node) => {
+      drawn()
+      return first(row, node)
+    }) satisfies Lines,
     vLineWidth: () => 0,
     hLineColor: () => '#8d9996',
     paddingTop: () => 2,
     paddingBottom: () => 2,
-  }
-  pdfmake.setTableLayouts({ rules, more: { ...rules, hLineWidth: (i: number) => (i === 0 ? 0 : 0.3) } })
+  })
+  pdfmake.setTableLayouts({
+    rules: rules(row => (row < 2 ? 0.8 : 0.3)),
+    more: rules(row => (row === 0 ? 0 : 0.3)),
+  })
   const { words, bold, figures } = FONT_FILES
   pdfmake.setFonts({
     Barlow: { normal: words, bold, italics: words, bolditalics: bold },
@@ -130,10 +142,21 @@ function contents({ record, number, machine }: RecordSheet): Content[] {
   ]
 }
 
-/** The record of a job as a PDF, A4, with who and when beside every line. */
-export async function recordPdf(sheet: RecordSheet): Promise<Buffer> {
-  ready ??= prepare()
-  await ready
+/** A row asks about its lines some times while it is laid out and drawn; about so many. */
+const ASKED_PER_ROW = 3
+
+/**
+ * The record of a job as a PDF, A4, with who and when beside every line.
+ * @param tell hears about how much is done, from 0 to 1
+ */
+export async function recordPdf(
+  sheet: RecordSheet,
+  fonts: Fonts,
+  tell: (share: number) => void = () => {},
+): Promise<Buffer> {
+  const rows = recordTables(sheet.record).reduce((sum, table) => sum + table.rows.length + 1, 0)
+  let asked = 0
+  prepare(fonts, () => tell(Math.min(0.95, ++asked / (rows * ASKED_PER_ROW))))
   const definition: TDocumentDefinitions = {
     pageSize: 'A4',
     pageMargins: [36, 40, 36, 44],

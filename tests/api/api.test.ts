@@ -389,11 +389,39 @@ describe('sums over the wire', () => {
     expect(answers[0]).toMatchObject({ samples: 2_000_000 })
     expect(answers.at(-1)).toMatchObject({ refused: true, why: expect.stringMatching(/Gauge room/) })
   })
+  it('that run long are worked out beside, and tell how far they are', async () => {
+    const trial = { links: [{ sign: 'opens', nominalMm: 10 }], samples: 2_000_000 }
+    const answer = await ask('stack-trial', [trial, trial, {}], { accept: 'text/event-stream' })
+    const said = await answer.text()
+    expect(said).toMatch(/event: progress\ndata: {"share":0\.\d+}/)
+    expect(JSON.parse(said.match(/event: done\ndata: (.*)/)![1]!)).toMatchObject([
+      { samples: 2_000_000 },
+      { samples: 2_000_000 },
+      { refused: true },
+    ])
+    expect(await (await ask('stack-trial', 'x', { accept: 'text/event-stream' })).text()).toMatch(
+      /event: refused\ndata: .*Send one object/,
+    )
+  })
+  it('are refused by their length before anything of them is read', async () => {
+    const { connect } = await import('node:net')
+    const { host, hostname, port } = new URL(server.url)
+    const socket = connect(Number(port), hostname)
+    let said = ''
+    socket.on('data', part => (said += part))
+    socket.write(`POST /api/sums/gear-mesh HTTP/1.1\r\nhost: ${host}\r\nauthorization: Bearer ${key}\r\n`)
+    socket.write('content-type: application/json\r\ncontent-length: 1000000000\r\n\r\n[')
+    // Nothing more is sent: the answer does not wait for it, and the connection ends.
+    await new Promise(resolve => socket.once('close', resolve))
+    expect(said).toMatch(/^HTTP\/1.1 413 /)
+  })
   it('take no more than a request may hold', async () =>
     expect((await ask('gear-mesh', `[${'{},'.repeat(100_000)}{}]`)).status).toBe(413))
 })
 
 describe('the record', () => {
+  const heardFrom = (path: string, signal?: AbortSignal) =>
+    fetch(server.url + path, { signal, headers: { cookie: fitter.cookie, accept: 'text/event-stream' } })
   it('comes as a PDF with the notice on it', async () => {
     const machine = (await (await fitter.get('/api/machines/P-214B')).json()) as { past: { id: string }[] }
     const answer = await fitter.get(`/api/jobs/${machine.past[0]!.id}/record.pdf`)
@@ -411,6 +439,34 @@ describe('the record', () => {
       'new, from',
     ])
       expect(text).toContain(words)
+  })
+  it('tells how far it is to who listens, and ends with the same file', async () => {
+    const machine = (await (await fitter.get('/api/machines/P-214B')).json()) as { past: { id: string }[] }
+    const path = `/api/jobs/${machine.past[0]!.id}/record.pdf`
+    const said = await (await heardFrom(path)).text()
+    const shares = [...said.matchAll(/event: progress\ndata: {"share":([\d.]+)}/g)].map(one => Number(one[1]))
+    expect(shares[0]).toBe(0)
+    expect(shares).toEqual(shares.toSorted((a, b) => a - b))
+    const bytes = Buffer.from(JSON.parse(said.match(/event: done\ndata: (.*)/)![1]!) as string, 'base64')
+    expect(bytes.subarray(0, 5).toString()).toBe('%PDF-')
+    const plain = Buffer.from(await (await fitter.get(path)).arrayBuffer())
+    expect(Math.abs(bytes.length - plain.length)).toBeLessThan(20)
+  })
+  it('waits behind others, is told how many, and is ended with who asked for it', async () => {
+    const machine = (await (await fitter.get('/api/machines/P-214B')).json()) as { past: { id: string }[] }
+    const path = `/api/jobs/${machine.past[0]!.id}/record.pdf`
+    const stop = new AbortController()
+    const left = Array.from({ length: 3 }, () =>
+      heardFrom(path, stop.signal).then(one => one.text().catch(() => 'left')),
+    )
+    await new Promise(resolve => setTimeout(resolve, 60))
+    const last = heardFrom(path).then(one => one.text())
+    await new Promise(resolve => setTimeout(resolve, 60))
+    stop.abort()
+    const names = [...(await last).matchAll(/event: (\w+)\ndata: (.{0,30})/g)].map(one => `${one[1]} ${one[2]}`)
+    expect(names[0]).toMatch(/progress {"before":\d}/)
+    expect(names.at(-1)).toMatch(/^done/)
+    await Promise.allSettled(left)
   })
   it('has no page with one row on it', async () => {
     const jobs = await Promise.all(

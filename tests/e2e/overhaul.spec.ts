@@ -62,7 +62,7 @@ test('a pump goes from make safe to a signed record', async ({ page }) => {
   await expect(page.getByText('Signed by O. Hallam')).toBeVisible()
   await expect(page.getByRole('row', { name: /End float/ }).first()).toContainText('0.12')
   const download = page.waitForEvent('download')
-  await page.getByRole('link', { name: 'Download PDF' }).click()
+  await page.getByRole('button', { name: 'Download PDF' }).click()
   const { text } = await extractText(new Uint8Array(readFileSync(await (await download).path())), { mergePages: true })
   for (const words of [
     'P-214A',

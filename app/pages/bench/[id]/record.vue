@@ -15,7 +15,10 @@ const by = (one: Signed) => `${one.who}, ${one.role}, ${siteTime(one.when)}`
     <nav class="no-print acts">
       <NuxtLink class="btn" :to="`/bench/${about.job.id}`">To the bench</NuxtLink>
       <el-button @click="print">Print</el-button>
-      <a class="btn now" :href="`/api/jobs/${about.job.id}/record.pdf?lengths=${system}`" download>Download PDF</a>
+      <PdfButton
+        :path="`/api/jobs/${about.job.id}/record.pdf?lengths=${system}`"
+        :name="`record-${about.equipment.tag}-${about.job.number}.pdf`"
+      />
     </nav>
     <header>
       <h1>
