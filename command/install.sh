@@ -24,12 +24,21 @@ need_postgres() {
   [ -x "$PG_BIN/initdb" ] || fail "PostgreSQL is installed but its initdb is not under /usr/lib/postgresql. Reinstall the package postgresql."
 }
 
+# Two that start at once on this checkout take turns at fetching, installing and building: the second finds it done. The
+# lock is held in the checkout, whatever state folder each was given.
+one_at_a_time() {
+  exec 7>.needler-lock
+  flock -n 7 || { step "another start is at work here; waiting for it"; flock -w 1800 7 || fail "Another start on this checkout does not come to its end. Stop it, then start again."; }
+}
+next_one() { flock -u 7; exec 7>&-; }
+
 need_chromium() { [ -x /usr/bin/chromium ] || apt_install chromium; }
 
 need_packages() {
   node_is_right || fail "Node 20.19 or newer is needed; this is $(node --version 2>/dev/null || echo 'no Node at all'). Install it and start again."
   local sum; sum=$(sha256sum package-lock.json | cut -d' ' -f1)
   [ -d node_modules ] && [ "$(cat node_modules/.needler-lock 2>/dev/null)" = "$sum" ] && return
+  rm -f node_modules/.needler-lock
   step "fetching packages (npm ci), a minute or two"
   NUXT_TELEMETRY_DISABLED=1 npm ci --no-audit --no-fund >"$STATE/npm.log" 2>&1 || fail "npm ci did not work; its last words are in $STATE/npm.log. Check the network to the npm registry and the free space ($(free_space)), then start again."
   printf '%s' "$sum" >node_modules/.needler-lock
@@ -47,6 +56,8 @@ source_sum() { git ls-files -coX .gitignore app core server shared public nuxt.c
 need_build() {
   local sum; sum=$(source_sum)
   [ -f .output/server/index.mjs ] && [ "$(cat .output/.needler-sources 2>/dev/null)" = "$sum" ] && return
+  # What is half built counts for nothing, though the sources be what they were.
+  rm -f .output/.needler-sources
   step "building the application, about a minute"
   NUXT_TELEMETRY_DISABLED=1 npx nuxt build >"$STATE/build.log" 2>&1 || fail "The build did not work; its last words are in $STATE/build.log."
   printf '%s' "$sum" >.output/.needler-sources

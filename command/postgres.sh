@@ -14,7 +14,8 @@ pg_prepare() {
   PG_DATA="$PG_HOME/data"
   PG_SOCKETS="$PG_HOME/s"
   mkdir -p "$PG_HOME"
-  export NEEDLER_STATE="$STATE" NEEDLER_PG_BIN="$PG_BIN"
+  pg_match
+  export NEEDLER_STATE="$STATE" NEEDLER_PG_BIN="$PG_BIN" NEEDLER_DATA="$PG_DATA"
   # The owner makes databases and tables; the application's own user is no superuser and makes neither.
   export NEEDLER_OWNER_PASSWORD NEEDLER_APP_PASSWORD NUXT_SESSION_PASSWORD
   NEEDLER_OWNER_PASSWORD=$(secret secret)
@@ -25,13 +26,25 @@ pg_prepare() {
   if [ "$(id -u)" = 0 ]; then chown postgres "$PG_HOME" "$PG_SOCKETS"; fi
 }
 
+# A cluster is read only by the major version that made it: that one is used where it is there, and asked for where not.
+pg_match() {
+  [ -f "$PG_DATA/PG_VERSION" ] || return 0
+  local made; made=$(cat "$PG_DATA/PG_VERSION")
+  [ -x "/usr/lib/postgresql/$made/bin/postgres" ] \
+    || fail "The database in $PG_DATA was made by PostgreSQL $made, and this machine has another. Nothing was changed. Install postgresql-$made beside it; then back up with ./needler backup, and restore into a new place (docs/operations.md)."
+  PG_BIN="/usr/lib/postgresql/$made/bin"
+}
+
+# It is made beside its place and put there when it is whole: a start that is killed on the way leaves nothing to trip over.
 pg_init() {
   [ -f "$PG_DATA/PG_VERSION" ] && return
+  local made="$PG_HOME/being-made"; rm -rf "$made"
   step "making a database of our own in $PG_DATA"
   local pw="$PG_HOME/pw"; (umask 077; printf '%s' "$NEEDLER_OWNER_PASSWORD" >"$pw"); [ "$(id -u)" = 0 ] && chown postgres "$pw"
-  pg_run "$PG_BIN/initdb" -D "$PG_DATA" -U needler --pwfile="$pw" --auth-host=scram-sha-256 --auth-local=scram-sha-256 -E UTF8 --locale=C.UTF-8 >"$STATE/initdb.log" 2>&1 </dev/null \
-    || { rm -f "$pw"; fail "The database could not be made; see $STATE/initdb.log. Most often the disk is full ($(free_space) free)."; }
+  pg_run "$PG_BIN/initdb" -D "$made" -U needler --pwfile="$pw" --auth-host=scram-sha-256 --auth-local=scram-sha-256 -E UTF8 --locale=C.UTF-8 >"$STATE/initdb.log" 2>&1 </dev/null \
+    || { rm -rf "$pw" "$made"; fail "The database could not be made; see $STATE/initdb.log. Most often the disk is full ($(free_space) free)."; }
   rm -f "$pw"
+  mv "$made" "$PG_DATA"
 }
 
 pg_alive() { [ -f "$PG_HOME/port" ] && "$PG_BIN/pg_isready" -q -h 127.0.0.1 -p "$(cat "$PG_HOME/port")" 2>/dev/null; }
@@ -57,11 +70,35 @@ pg_start() {
   flock -u 9
 }
 
+# The port it had before, so that a server which is up finds it again; another one only where that is taken.
+pg_port() {
+  if [ "$1" = 1 ] && [ -s "$PG_HOME/port" ] && port_is_free "$(cat "$PG_HOME/port")"; then cat "$PG_HOME/port"; else free_port; fi
+}
+port_is_free() { node -e 'const s=require("net").createServer();s.once("error",()=>process.exit(1));s.listen(+process.argv[1],"127.0.0.1",()=>s.close())' "$1"; }
+
+# Starts it again where it has died, on the port the server knows. It ends with the shell that watches.
+pg_watch() {
+  trap 'exit 0' TERM
+  local parent=$$
+  exec 8>&- 9>&-
+  while sleep 2 & wait $!; kill -0 "$parent" 2>/dev/null; do
+    pg_alive && continue
+    exec 9>"$PG_HOME/lock"; flock -w 30 9 || continue
+    if ! pg_alive; then
+      step "the database had stopped; starting it again"
+      pg_clear_stale
+      pg_run "$PG_BIN/pg_ctl" -D "$PG_DATA" -w -t 60 -l "$PG_HOME/server.log" -o "-p $(cat "$PG_HOME/port") -c listen_addresses=127.0.0.1 -c unix_socket_directories=$PG_SOCKETS" start >"$STATE/pg_ctl.log" 2>&1 </dev/null 9>&- \
+        || say "✕ It does not start; its last words are in $PG_HOME/server.log. If the disk is full ($(free_space) free), make room: it is tried again."
+    fi
+    flock -u 9; exec 9>&-
+  done
+}
+
 pg_launch() {
   pg_clear_stale
   local try
   for try in 1 2 3 4 5; do
-    NEEDLER_PG_PORT=$(free_port)
+    NEEDLER_PG_PORT=$(pg_port "$try")
     if pg_run "$PG_BIN/pg_ctl" -D "$PG_DATA" -w -t 30 -l "$PG_HOME/server.log" -o "-p $NEEDLER_PG_PORT -c listen_addresses=127.0.0.1 -c unix_socket_directories=$PG_SOCKETS $1" start >"$STATE/pg_ctl.log" 2>&1 </dev/null 9>&- 8>&-; then
       printf '%s' "$NEEDLER_PG_PORT" >"$PG_HOME/port"; return
     fi
@@ -80,6 +117,7 @@ SQL
 
 # Stops the cluster when nobody else uses it.
 pg_leave() {
+  [ -n "${WATCHES:-}" ] && kill "$WATCHES" 2>/dev/null
   flock -w 60 9 2>/dev/null || return 0
   flock -u 8 2>/dev/null
   if flock -n -x 8 2>/dev/null; then pg_run "$PG_BIN/pg_ctl" -D "$PG_DATA" -m fast -w stop >/dev/null 2>&1 </dev/null 9>&- 8>&-; fi

@@ -5,6 +5,23 @@ import { addPerson, peopleWhoSign } from '../server/db/people.ts'
 import { APP_USER, appUrl, createDatabase, ownerUrl, withDatabase } from './place.ts'
 import { Plain, say } from './plain.ts'
 
+/** Anything: what it is is the same number for every start on a cluster. */
+const STARTING = 7_031_842
+
+/** Starts on one cluster take turns at making and filling databases: the second finds it done. */
+export async function alone<T>(act: () => Promise<T>): Promise<T> {
+  return withDatabase(ownerUrl('postgres'), async (_, { sql: client }) => {
+    const held = await client.reserve()
+    try {
+      await held`select pg_advisory_lock(${STARTING})`
+      return await act()
+    } finally {
+      await held`select pg_advisory_unlock(${STARTING})`
+      held.release()
+    }
+  })
+}
+
 /** Makes a database ready to be served: there, at the newest migration, with the shipped sheets on its shelf. */
 export async function prepare(name: string): Promise<void> {
   await createDatabase(name)

@@ -83,11 +83,14 @@ export async function serveUntilStopped(
   })
   const ended = new Promise<number | null>(resolve => child.once('exit', resolve))
   let isStopped = false
-  for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'] as const)
-    process.on(signal, () => {
-      isStopped = true
-      child.kill('SIGTERM')
-    })
+  const stop = () => {
+    isStopped = true
+    child.kill('SIGTERM')
+  }
+  for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'] as const) process.on(signal, stop)
+  // The shell that started this was killed: nothing is left that would keep the port from the next start.
+  const shell = process.ppid
+  const watching = setInterval(() => process.ppid !== shell && stop(), 500)
   // On every address, a person looks for it on this one.
   const url = `${'NITRO_SSL_CERT' in tls ? 'https' : 'http'}://${host === '0.0.0.0' || host === '::' ? '127.0.0.1' : host}:${port}`
   for (let i = 0; i < 150 && child.exitCode === null; i++) {
@@ -103,6 +106,7 @@ export async function serveUntilStopped(
     await new Promise(resolve => setTimeout(resolve, 200))
   }
   await ended
+  clearInterval(watching)
   if (!isStopped) throw new Plain('The server stopped by itself. Its words stand above.')
   say('\nStopped.')
 }

@@ -9,7 +9,7 @@ STATE=$NEEDLER_STATE
 . command/install.sh
 . command/postgres.sh
 need_postgres; pg_prepare cluster; pg_start
-trap 'pg_leave; rm -rf "$WORK" "$NEEDLER_STATE"' EXIT
+trap 'pg_leave; rm -rf "$WORK" "$NEEDLER_STATE" "$NEEDLER_STATE-two"' EXIT
 wrong=0
 check() { local what=$1; shift; if "$@"; then say "  ok: $what"; else say "  ✕ $what"; wrong=1; fi; }
 says() { local words=$1 out; shift; out=$("$@" 2>&1); grep -q "$words" <<<"$out" || { say "    said: $out"; false; }; }
@@ -85,6 +85,43 @@ check "stopped in words" grep -q 'Stopped' "$WORK/serve"
 sql postgres 'create database needler_old' >/dev/null; sql needler_old 'create table entry (id uuid)' >/dev/null
 check "a database of another version is refused in words" refuses 'made by another version of Needler' ./needler serve --database needler_old
 check "and left as it was" test "$(sql needler_old "select count(*) from information_schema.tables where table_schema = 'public'")" = 1
+
+# Starts and stops, whatever happens on the way: a state folder of their own.
+TWO="$NEEDLER_STATE-two"; rm -rf "$TWO"; mkdir -p "$TWO"
+two() { NEEDLER_STATE="$TWO" PORT=$1 HOST=127.0.0.1 bash -c 'exec ./needler serve' >"$WORK/two-$1" 2>&1 & }
+up() { for _ in $(seq 400); do grep -q 'Needler is at' "$WORK/two-$1" && return; sleep 0.2; done; cat "$WORK/two-$1"; return 1; }
+down() { for _ in $(seq 50); do curl -s -o /dev/null "http://127.0.0.1:$1/api/health" || return 0; sleep 0.1; done; return 1; }
+two 38131 & two 38132
+check "two first starts at once: one is up" up 38131
+check "and so is the other" up 38132
+check "and one of them made the first lead" test "$(cat "$WORK"/two-3813? | grep -c 'the PIN is')" = 1
+shell_of() { pgrep -f "^bash ./needler serve" | while read -r pid; do tr '\0' '\n' <"/proc/$pid/environ" 2>/dev/null | grep -q "^PORT=$1$" && echo "$pid"; done | head -n 1; }
+kill -HUP "$(shell_of 38132)"
+check "a terminal that is closed stops it" down 38132
+PORT_BEFORE=$(cat "$TWO/cluster/port")
+kill -KILL "$(shell_of 38131)"
+check "one that is killed takes its server along" down 38131
+two 38133
+check "and the next start takes over what it left" up 38133
+check "on the port the database had" test "$(cat "$TWO/cluster/port")" = "$PORT_BEFORE"
+kill -KILL "$(head -n 1 "$TWO/cluster/data/postmaster.pid")"
+well() { for _ in $(seq 150); do curl -sf -o /dev/null "http://127.0.0.1:$1/api/health" && return 0; sleep 0.1; done; return 1; }
+sleep 1
+check "a database that is killed is started again, and the server goes on" well 38133
+kill -TERM "$(shell_of 38133)"
+check "it stops" down 38133
+
+# An upgrade in place: a database at an older migration, with data in it.
+mkdir -p "$WORK/older"; cp -r server/db/migrations/. "$WORK/older"
+node -e 'const f=process.argv[1]+"/meta/_journal.json",fs=require("fs"),j=JSON.parse(fs.readFileSync(f));j.entries=j.entries.slice(0,5);fs.writeFileSync(f,JSON.stringify(j))' "$WORK/older"
+check "an older database" says 'Loaded into needler_up' env NEEDLER_MIGRATIONS="$WORK/older" ./needler load-demo --database needler_up
+BEFORE=$(count needler_up)
+check "is brought up to date" says 'holds data already' ./needler load-demo --database needler_up
+check "by every migration there is" test "$(sql needler_up 'select count(*) from drizzle.__drizzle_migrations')" = "$(ls server/db/migrations/*.sql | wc -l)"
+check "and its ledger is what it was" test "$(count needler_up)" = "$BEFORE"
+sql needler_up 'update site set ledger_format = 1' >/dev/null
+check "one that cannot be is refused in words" refuses 'made by another version of Needler' ./needler load-demo --database needler_up
+check "and left as it was, too" test "$(count needler_up)" = "$BEFORE"
 
 # https, so that tablets may keep the pages.
 openssl req -x509 -newkey rsa:2048 -nodes -days 2 -subj /CN=localhost -keyout "$WORK/key.pem" -out "$WORK/cert.pem" 2>/dev/null

@@ -11,8 +11,19 @@ const text = useLocalStorage('needler-yard-filter', '')
 const only = useLocalStorage<'all' | 'due'>('needler-yard-only', 'all')
 const worstFirst = useLocalStorage('needler-yard-worst', false)
 const route = useRoute()
-const chosen = computed(() => (typeof route.query.machine === 'string' ? route.query.machine : null))
-const choose = (tag: string) => navigateTo({ query: { machine: tag } })
+/** The machine whose plate is open; the address follows, and leads. */
+const chosen = ref<string | null>(null)
+watch(
+  () => route.query.machine,
+  asked => {
+    chosen.value = typeof asked === 'string' ? asked : null
+  },
+  { immediate: true },
+)
+function choose(tag: string) {
+  chosen.value = tag
+  return navigateTo({ query: { machine: tag } })
+}
 
 async function load() {
   try {
@@ -34,25 +45,43 @@ onMounted(load)
 
 /** A plate has no room beside the yard on a narrow screen: it lies over it. */
 const isNarrow = useMediaQuery('(max-width: 1000px)')
-const leave = () => navigateTo({ query: {} })
+function leave() {
+  chosen.value = null
+  return navigateTo({ query: {} })
+}
 const all = computed(() => areas.value.flatMap(area => area.machines))
 const plated = computed(() => all.value.find(one => one.tag === chosen.value))
+/** What a machine is found by, put together once. */
+const words = computed(
+  () =>
+    new Map(
+      areas.value.flatMap(area =>
+        area.machines.map(one => [one, `${one.tag} ${one.name} ${one.line} ${one.family} ${area.name}`.toLowerCase()]),
+      ),
+    ),
+)
 const used = (one: YardArea['machines'][number]) => (one.worst?.verdict === 'Out' ? 2 : (one.worst?.share ?? -1))
-const shown = computed(() =>
-  areas.value
+/** By tag as it is read: P-2 before P-10. */
+const byTag = new Intl.Collator('en', { numeric: true }).compare
+const ordered = computed(() =>
+  areas.value.map(area => ({
+    ...area,
+    machines: area.machines.toSorted((a, b) => (worstFirst.value ? used(b) - used(a) : byTag(a.tag, b.tag))),
+  })),
+)
+const shown = computed(() => {
+  const sought = text.value.trim().toLowerCase()
+  return ordered.value
     .map(area => ({
       ...area,
-      machines: area.machines
-        .filter(one =>
-          `${one.tag} ${one.name} ${one.line} ${one.family} ${area.name}`
-            .toLowerCase()
-            .includes(text.value.trim().toLowerCase()),
-        )
-        .filter(one => only.value === 'all' || (one.next !== null && one.next.weeks <= 8))
-        .toSorted((a, b) => (worstFirst.value ? used(b) - used(a) : a.tag.localeCompare(b.tag))),
+      machines: area.machines.filter(
+        one =>
+          words.value.get(one)!.includes(sought) &&
+          (only.value === 'all' || (one.next !== null && one.next.weeks <= 8)),
+      ),
     }))
-    .filter(area => area.machines.length),
-)
+    .filter(area => area.machines.length)
+})
 const summary = computed(() => {
   const open = all.value.filter(one => one.openJob).length
   const near = all.value.filter(one => one.worst && one.worst.verdict !== 'Holds').length
@@ -91,18 +120,7 @@ function showAll() {
     <p v-else-if="!shown.length" class="say">
       Nothing in the yard fits that. <el-button @click="showAll">Show all</el-button>
     </p>
-    <div class="ground">
-      <section v-for="area in shown" :key="area.id" :aria-label="area.name">
-        <h2>
-          {{ area.name }}<small class="soft">{{ counted(area.machines.length, 'machine') }}</small>
-        </h2>
-        <ul>
-          <li v-for="one in area.machines" :key="one.tag">
-            <MachineStand :machine="one" :chosen="one.tag === chosen" @choose="choose(one.tag)" />
-          </li>
-        </ul>
-      </section>
-    </div>
+    <YardGround class="ground" :areas="shown" :chosen="chosen" @choose="choose" />
     <el-drawer
       v-if="isNarrow"
       :model-value="chosen !== null"
@@ -114,7 +132,7 @@ function showAll() {
       <LazyMachinePlate v-if="chosen" :key="chosen" :tag="chosen" :machine="plated" @close="leave" />
     </el-drawer>
     <LazyMachinePlate v-else-if="chosen" :key="chosen" :tag="chosen" :machine="plated" @close="leave" />
-    <YardNext v-else-if="all.length" :machines="all" @choose="choose" />
+    <YardNext v-else-if="all.length" :machines="all" @choose="choose" @worst="worstFirst = true" />
   </div>
 </template>
 
@@ -149,29 +167,6 @@ header > :deep(.el-input) {
   grid-column: 1;
   grid-row: 3;
 }
-section {
-  display: grid;
-  grid-template-columns: 116px 1fr;
-  border-bottom: 1px solid var(--line);
-  padding: 10px 16px;
-}
-h2 {
-  font-size: 20px;
-  padding-top: 4px;
-}
-h2 small {
-  display: block;
-  font: 400 15px var(--words);
-  margin-top: 4px;
-}
-ul {
-  display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(138px, 1fr));
-  gap: 10px;
-}
-li {
-  max-width: 210px;
-}
 @media (max-width: 1000px) {
   .yard {
     grid-template-columns: 1fr;
@@ -180,14 +175,6 @@ li {
     grid-column: 1;
     grid-row: 2;
     border: 0;
-  }
-  section {
-    grid-template-columns: 1fr;
-    gap: 8px;
-  }
-  h2 small {
-    display: inline;
-    margin-left: 10px;
   }
   header > :deep(.el-input) {
     margin-left: 0;

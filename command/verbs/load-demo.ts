@@ -2,14 +2,16 @@ import { defineCommand } from 'citty'
 import { loadThornmere } from '../../demo/load.ts'
 import { appUrl, DEMO, withDatabase } from '../place.ts'
 import { say } from '../plain.ts'
-import { prepare } from '../prepare.ts'
+import { alone, prepare } from '../prepare.ts'
 
 export default defineCommand({
   meta: { name: 'load-demo', description: 'load the demo data into a database and serve nothing', hidden: true },
   args: { database: { type: 'string', description: 'which database', default: DEMO } },
   async run({ args }) {
-    await prepare(args.database)
-    const isNew = await withDatabase(appUrl(args.database), loadThornmere)
+    const isNew = await alone(async () => {
+      await prepare(args.database)
+      return withDatabase(appUrl(args.database), loadThornmere)
+    })
     say(isNew ? `Loaded into ${args.database}.` : `${args.database} holds data already; nothing was loaded.`)
   },
 })

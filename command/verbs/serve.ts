@@ -1,7 +1,7 @@
 import { defineCommand } from 'citty'
 import { keepNightly } from '../backups.ts'
 import { databaseArg } from '../place.ts'
-import { prepare, welcome } from '../prepare.ts'
+import { alone, prepare, welcome } from '../prepare.ts'
 import { serveUntilStopped } from '../server.ts'
 
 export default defineCommand({
@@ -12,8 +12,10 @@ export default defineCommand({
     key: { type: 'string', description: 'its key, a PEM file' },
   },
   async run({ args }) {
-    await prepare(args.database)
-    await welcome(args.database)
+    await alone(async () => {
+      await prepare(args.database)
+      await welcome(args.database)
+    })
     const stop = keepNightly(args.database)
     await serveUntilStopped(args.database, 'serve', () => {}, args).finally(stop)
   },

@@ -1,4 +1,4 @@
-import { asc, desc, eq, sql } from 'drizzle-orm'
+import { and, asc, desc, eq, sql } from 'drizzle-orm'
 import type { MachineAnswer, YardArea } from '../../shared/answers.ts'
 import { accept, refuse, type Result } from '../../core/result.ts'
 import { fullVariants, type Moment } from '../../core/sheet/index.ts'
@@ -78,7 +78,7 @@ export async function machine(db: Database, tag: string): Promise<MachineAnswer 
       })
       .from(reading)
       .innerJoin(job, eq(job.id, reading.jobId))
-      .where(eq(reading.equipmentTag, tag))
+      .where(and(eq(reading.equipmentTag, tag), eq(job.equipmentTag, tag)))
       .orderBy(asc(reading.takenAt)),
     db
       .select({

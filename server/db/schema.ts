@@ -1,3 +1,4 @@
+import { sql } from 'drizzle-orm'
 import {
   bigint,
   boolean,
@@ -127,7 +128,13 @@ export const job = pgTable(
     cancelledAt: moment(),
     lastSeq: integer().notNull().default(0),
   },
-  table => [index().on(table.equipmentTag)],
+  table => [
+    index().on(table.equipmentTag),
+    // What is on the bench is few of all the jobs there ever were.
+    index('job_open_index')
+      .on(table.number)
+      .where(sql`${table.signedAt} is null and ${table.cancelledAt} is null`),
+  ],
 )
 
 /** The ledger. Rows are only ever added; the database itself refuses the rest. */

@@ -2,7 +2,7 @@ import { spawnSync } from 'node:child_process'
 import { readFileSync } from 'node:fs'
 import { gzipSync } from 'node:zlib'
 import { v7 as uuid } from 'uuid'
-import { chromium } from '@playwright/test'
+import { chromium, type Browser } from '@playwright/test'
 import { fold, viewJob, type AnyEntry } from '../../core/job/index.ts'
 import { examineSheet, planFor } from '../../core/sheet/index.ts'
 import { SUMS_BY_NAME } from '../../core/sums/index.ts'
@@ -15,12 +15,15 @@ import { librarySheets } from '../../server/db/library.ts'
 import { worker } from '../sheets.ts'
 import { largeSheet } from '../sheets/random.ts'
 import { peopleAt, signIn, startServer } from '../api/server.ts'
+import { crowd } from './crowd.ts'
+import { largeFleet, loadFleet } from './fleet.ts'
+import { heavyWork } from './heavy.ts'
+import { costOfAppends } from './ledger.ts'
+import { median, say } from './say.ts'
 import { interactionOf64, shimsOutOf40, trialInTheWorker } from './sums.ts'
 
 /** Speed and size, measured and printed; nothing here passes or fails. */
-const median = (times: number[]) => times.toSorted((a, b) => a - b)[Math.floor(times.length / 2)]!
-const line = (what: string, value: string, goal = '') =>
-  console.log(`${what.padEnd(52)} ${value.padStart(12)}  ${goal}`)
+const line = say
 
 function foldOfTenThousand() {
   let n = 0
@@ -96,7 +99,7 @@ async function appendRoundTrip(url: string) {
   line('append round trip, slowest of 60', `${Math.max(...times).toFixed(1)} ms`)
 }
 
-async function firstLoad(url: string) {
+async function withBrowser(act: (browser: Browser) => Promise<void>) {
   const browser = await chromium.launch({
     executablePath: '/usr/bin/chromium',
     args: [
@@ -110,6 +113,14 @@ async function firstLoad(url: string) {
     ],
   })
   try {
+    await act(browser)
+  } finally {
+    await browser.close()
+  }
+}
+
+const firstLoad = (url: string) =>
+  withBrowser(async browser => {
     for (const [name, path] of [
       ['yard', '/'],
       ['bench', '/bench'],
@@ -148,21 +159,23 @@ async function firstLoad(url: string) {
       await context.close()
     }
     await trialInTheWorker(browser, url, line)
-  } finally {
-    await browser.close()
-  }
-}
+  })
 
 foldOfTenThousand()
 sheetsAndView()
 interactionOf64(line)
 shimsOutOf40(line)
 await loadThornmere(database())
+await costOfAppends(line)
 await disconnect()
 const server = await startServer()
 try {
   await appendRoundTrip(server.url)
   await firstLoad(server.url)
+  await crowd(server.url, line)
+  await heavyWork(server.url, line)
+  await loadFleet(process.env.NEEDLER_OWNER_URL!)
+  await withBrowser(browser => largeFleet(browser, server.url, line))
 } finally {
   await server.stop()
 }

@@ -3,10 +3,9 @@ import { interact, JOINT_STIFFNESS, PATTERNS } from '../../core/joints/index.ts'
 import { chooseShims } from '../../core/stacks/index.ts'
 import { PEOPLE } from '../../demo/thornmere.ts'
 import { peopleAt } from '../api/server.ts'
+import type { Say } from './say.ts'
 
 /** The long sums: how long they take, and whether the page goes on drawing meanwhile. */
-export type Say = (what: string, value: string, goal?: string) => void
-
 const timed = (work: () => unknown) => {
   const from = performance.now()
   work()

@@ -3,7 +3,9 @@ import type { YardMachine } from '~~/shared/answers'
 
 /** What the yard wants next, while no machine is chosen: jobs to go on with, checks at their limit, what is due first. */
 const props = defineProps<{ machines: YardMachine[] }>()
-const emit = defineEmits<{ choose: [tag: string] }>()
+const emit = defineEmits<{ choose: [tag: string]; worst: [] }>()
+/** So many of each are shown; the others are a press away. */
+const SHOWN = 8
 const open = computed(() => props.machines.filter(one => one.openJob))
 const worn = computed(() =>
   props.machines
@@ -23,7 +25,7 @@ const due = computed(() =>
     <section v-if="open.length">
       <h2>On the bench</h2>
       <NuxtLink
-        v-for="one in open"
+        v-for="one in open.slice(0, SHOWN)"
         :key="one.tag"
         class="btn now go"
         :to="`/bench/${one.openJob!.id}`"
@@ -33,14 +35,16 @@ const due = computed(() =>
         <span class="what">{{ one.name }}</span>
         <span>job {{ one.openJob!.number }}</span>
       </NuxtLink>
+      <NuxtLink v-if="open.length > SHOWN" class="btn" to="/bench">All {{ open.length }} on the bench</NuxtLink>
     </section>
     <section v-if="worn.length">
       <h2>At or past a limit</h2>
-      <el-button v-for="one in worn" :key="one.tag" class="opens" @click="emit('choose', one.tag)">
+      <el-button v-for="one in worn.slice(0, SHOWN)" :key="one.tag" class="opens" @click="emit('choose', one.tag)">
         <span class="figures tag">{{ one.tag }}</span>
         <span class="what">{{ one.worst!.check }}</span>
         <VerdictMark :verdict="one.worst!.verdict" />
       </el-button>
+      <el-button v-if="worn.length > SHOWN" @click="emit('worst')">All {{ worn.length }}: worst first</el-button>
     </section>
     <section v-if="due.length">
       <h2>Due first</h2>

@@ -1,0 +1,1 @@
+CREATE INDEX "job_open_index" ON "job" USING btree ("number") WHERE "job"."signed_at" is null and "job"."cancelled_at" is null;
