@@ -88,18 +88,18 @@ check "and left as it was" test "$(sql needler_old "select count(*) from informa
 
 # Starts and stops, whatever happens on the way: a state folder of their own.
 TWO="$NEEDLER_STATE-two"; rm -rf "$TWO"; mkdir -p "$TWO"
-two() { NEEDLER_STATE="$TWO" PORT=$1 HOST=127.0.0.1 bash -c 'exec ./needler serve' >"$WORK/two-$1" 2>&1 & }
+declare -A SHELLS
+two() { NEEDLER_STATE="$TWO" PORT=$1 HOST=127.0.0.1 ./needler serve >"$WORK/two-$1" 2>&1 & SHELLS[$1]=$!; }
 up() { for _ in $(seq 400); do grep -q 'Needler is at' "$WORK/two-$1" && return; sleep 0.2; done; cat "$WORK/two-$1"; return 1; }
 down() { for _ in $(seq 50); do curl -s -o /dev/null "http://127.0.0.1:$1/api/health" || return 0; sleep 0.1; done; return 1; }
-two 38131 & two 38132
+two 38131; two 38132
 check "two first starts at once: one is up" up 38131
 check "and so is the other" up 38132
 check "and one of them made the first lead" test "$(cat "$WORK"/two-3813? | grep -c 'the PIN is')" = 1
-shell_of() { pgrep -f "^bash ./needler serve" | while read -r pid; do tr '\0' '\n' <"/proc/$pid/environ" 2>/dev/null | grep -q "^PORT=$1$" && echo "$pid"; done | head -n 1; }
-kill -HUP "$(shell_of 38132)"
+kill -HUP "${SHELLS[38132]}"
 check "a terminal that is closed stops it" down 38132
 PORT_BEFORE=$(cat "$TWO/cluster/port")
-kill -KILL "$(shell_of 38131)"
+kill -KILL "${SHELLS[38131]}"
 check "one that is killed takes its server along" down 38131
 two 38133
 check "and the next start takes over what it left" up 38133
@@ -108,7 +108,7 @@ kill -KILL "$(head -n 1 "$TWO/cluster/data/postmaster.pid")"
 well() { for _ in $(seq 150); do curl -sf -o /dev/null "http://127.0.0.1:$1/api/health" && return 0; sleep 0.1; done; return 1; }
 sleep 1
 check "a database that is killed is started again, and the server goes on" well 38133
-kill -TERM "$(shell_of 38133)"
+kill -TERM "${SHELLS[38133]}"
 check "it stops" down 38133
 
 # An upgrade in place: a database at an older migration, with data in it.
