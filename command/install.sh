@@ -27,10 +27,12 @@ need_postgres() {
 # Two that start at once on this checkout take turns at fetching, installing and building: the second finds it done. The
 # lock is held in the checkout, whatever state folder each was given.
 one_at_a_time() {
+  # Where nothing may be written, there is nothing to take turns at.
+  [ -w . ] || return 0
   exec 7>.needler-lock
   flock -n 7 || { step "another start is at work here; waiting for it"; flock -w 1800 7 || fail "Another start on this checkout does not come to its end. Stop it, then start again."; }
 }
-next_one() { flock -u 7; exec 7>&-; }
+next_one() { flock -u 7 2>/dev/null; exec 7>&-; }
 
 need_chromium() { [ -x /usr/bin/chromium ] || apt_install chromium; }
 
