@@ -15,13 +15,23 @@ export function isUnreached(error: unknown): boolean {
   return !statusCode || NOT_THERE.has(statusCode)
 }
 
+/** Calls back when the page has nothing better to do, and soon in any case. */
+function afterShown(act: () => void): void {
+  if ('requestIdleCallback' in window) requestIdleCallback(act, { timeout: 1000 })
+  else setTimeout(act, 200)
+}
+
 /** Asks the server, and keeps its answer; without the network, what it answered last. Throws when there is neither. */
 export async function askOrKept<T>(path: string): Promise<Answered<T>> {
   try {
     const value = await $fetch<T>(path)
-    void deviceDatabase()
-      .then(db => db.put('answers', { path, value, keptAt: new Date().toISOString() }))
-      .catch(() => {})
+    const keptAt = new Date().toISOString()
+    // First it is shown, then it is kept: a large answer takes its time to copy.
+    afterShown(() => {
+      void deviceDatabase()
+        .then(db => db.put('answers', { path, value, keptAt }))
+        .catch(() => {})
+    })
     return { value, keptAt: null }
   } catch (error) {
     const look = () => deviceDatabase().then(db => db.get('answers', path))

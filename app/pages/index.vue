@@ -178,7 +178,7 @@ header > :deep(.el-input) {
   }
   header > :deep(.el-input) {
     margin-left: 0;
-    flex: 1;
+    flex: 1 0 220px;
   }
 }
 </style>
