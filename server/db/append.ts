@@ -6,7 +6,7 @@ import { FoldedJobs, JOBS, projectionOf, type Kept } from './folded.ts'
 import { addEntries, addIfLastIs, entriesAfter, iso, lockedJob } from './ledger.ts'
 import { writeEquipmentState, writeProjections } from './projections.ts'
 import { planOf } from './sheets.ts'
-import { turns, within } from '../live/turns.ts'
+import { within } from '../live/turns.ts'
 
 export type Appended =
   ({ kept: true } & AppendAnswer) | { kept: false; status: RefusalStatus; why: string; entry: string | null }
@@ -160,9 +160,6 @@ const isLedgerAlone = ({ before, fresh, after }: Judged): boolean => {
 /** Longer than any statement may take: nobody's turn is kept from the others for ever. */
 const LONGEST_MS = 20_000
 
-/** One after the other for each job: who waits for another holds no connection meanwhile. */
-const inTurn = turns()
-
 /**
  * Appends one or many entries to a job's ledger, all or none, in one transaction with the projections.
  * An entry sent again by the same person is answered as the first time and not added twice.
@@ -186,20 +183,18 @@ export async function append(
       return ahead
     return db.transaction(tx => write(tx, jobId, by, sent, arrival, jobs, ahead))
   }
-  return inTurn(jobId, async () => {
-    try {
-      // Sent to two jobs at once, the same number may be written by the other while this one looked.
-      const { answer, after } = await attempt().catch(async error => {
-        if (!isDoubled(error)) throw error
-        jobs.forget(jobId)
-        return attempt()
-      })
-      jobs.remember(jobId, after)
-      return answer
-    } catch (error) {
-      if (error instanceof Refused) return { kept: false, status: error.status, why: error.why, entry: error.entry }
-      if (isDoubled(error)) return { kept: false, status: 409, why: TAKEN, entry: null }
-      throw error
-    }
-  })
+  try {
+    // Sent to two jobs at once, the same number may be written by the other while this one looked.
+    const { answer, after } = await attempt().catch(async error => {
+      if (!isDoubled(error)) throw error
+      jobs.forget(jobId)
+      return attempt()
+    })
+    jobs.remember(jobId, after)
+    return answer
+  } catch (error) {
+    if (error instanceof Refused) return { kept: false, status: error.status, why: error.why, entry: error.entry }
+    if (isDoubled(error)) return { kept: false, status: 409, why: TAKEN, entry: null }
+    throw error
+  }
 }

@@ -54,7 +54,7 @@ export async function answerHeavily<T extends keyof Tasks, A>(
   const stream = createEventStream(event)
   let isGone = false
   const say = async ({ event: name, data }: Said) => {
-    if (!isGone) await stream.push({ event: name, data: JSON.stringify(data) })
+    if (!isGone) await stream.push({ event: name, data: JSON.stringify(data) }).catch(() => {})
   }
   const work = async () => {
     try {
@@ -62,7 +62,7 @@ export async function answerHeavily<T extends keyof Tasks, A>(
       await say({ event: 'done', data: wired(await answered(got)) })
     } catch (error) {
       const why = (error as { data?: { why?: string } }).data?.why ?? 'That did not work here. Try again.'
-      await say({ event: 'refused', data: { why } }).catch(() => {})
+      await say({ event: 'refused', data: { why } })
     } finally {
       await stream.close().catch(() => {})
     }

@@ -36,7 +36,9 @@ const listen = (): Promise<unknown> =>
 
 /** A database that went took the listening with it. */
 pulse().onChange(how => {
-  hearing = how === 'back' && heard.eventNames().length ? listen() : undefined
+  // Another start of it that was not missed is listened to already.
+  if (how === 'away') hearing = undefined
+  else if (heard.eventNames().length) hearing ??= listen()
   hearing?.catch(() => {
     hearing = undefined
   })

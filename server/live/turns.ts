@@ -36,28 +36,27 @@ export function room(most: number, ready: () => Promise<void> = () => Promise.re
  */
 export function quickFirst(longestMs: number) {
   let working = 0
-  let waiting: (() => void)[] = []
+  const waiting = new Set<() => void>()
   const counted = async <T>(act: () => Promise<T>): Promise<T> => {
     working++
     try {
       return await act()
     } finally {
-      if (--working === 0) {
-        const all = waiting
-        waiting = []
-        for (const one of all) one()
-      }
+      if (--working === 0) for (const one of [...waiting]) one()
     }
   }
-  const quiet = async (): Promise<void> => {
-    if (!working) return
-    let timer: ReturnType<typeof setTimeout> | undefined
-    await new Promise<void>(resolve => {
-      timer = setTimeout(resolve, longestMs)
-      waiting.push(resolve)
-    })
-    clearTimeout(timer)
-  }
+  const quiet = (): Promise<void> =>
+    working
+      ? new Promise(resolve => {
+          const go = () => {
+            clearTimeout(timer)
+            waiting.delete(go)
+            resolve()
+          }
+          const timer = setTimeout(go, longestMs)
+          waiting.add(go)
+        })
+      : Promise.resolve()
   return { counted, quiet }
 }
 
