@@ -149,3 +149,12 @@ export interface AppendAnswer {
   entries: { id: string; seq: number; receivedAt: string }[]
   lastSeq: number
 }
+
+/** How far work that runs long is: how many go before it, or the share of it that is done. */
+export type WorkProgress = { before: number } | { share: number }
+
+/** What is heard of it by whoever asks for it as a stream of events: progress, then the end. */
+export type WorkSaid =
+  | { event: 'progress'; data: WorkProgress }
+  | { event: 'done'; data: unknown }
+  | { event: 'refused'; data: { why: string } }

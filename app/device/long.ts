@@ -1,18 +1,14 @@
-/** How far work on the server is: how many go before it, or the share of it that is done. */
-export type Progress = { before: number } | { share: number }
-
-type Said =
-  { event: 'progress'; data: Progress } | { event: 'done'; data: unknown } | { event: 'refused'; data: { why: string } }
+import type { WorkProgress, WorkSaid } from '~~/shared/answers'
 
 /** The events in a text, and what of it is not a whole one yet. */
-export function eventsIn(text: string): { events: Said[]; rest: string } {
+export function eventsIn(text: string): { events: WorkSaid[]; rest: string } {
   const blocks = text.split('\n\n')
   const rest = blocks.pop()!
   const events = blocks.flatMap(block => {
     const lines = block.split('\n')
     const at = (name: string) => lines.find(line => line.startsWith(`${name}: `))?.slice(name.length + 2)
     const [event, data] = [at('event'), at('data')]
-    return event && data ? [{ event, data: JSON.parse(data) } as Said] : []
+    return event && data ? [{ event, data: JSON.parse(data) } as WorkSaid] : []
   })
   return { events, rest }
 }
@@ -27,7 +23,11 @@ class Refusal extends Error {
 }
 
 /** Asks for something that takes long, and hears how far it is. Throws the server's refusal, or that it was not reached. */
-export async function askLong<T>(path: string, onProgress: (now: Progress) => void, stopped: AbortSignal): Promise<T> {
+export async function askLong<T>(
+  path: string,
+  onProgress: (now: WorkProgress) => void,
+  stopped: AbortSignal,
+): Promise<T> {
   const answer = await fetch(path, { headers: { accept: 'text/event-stream' }, signal: stopped })
   if (!answer.ok)
     throw Object.assign(new Refusal(((await answer.json()) as { data?: { why?: string } }).data?.why ?? ''), {

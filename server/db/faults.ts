@@ -8,7 +8,7 @@ export interface DatabaseFault {
 
 const KEPT = 'What you typed is kept on this device and goes out by itself once that is over.'
 
-export const AWAY = `The server does not reach its database just now. ${KEPT}`
+const AWAY = `The server does not reach its database just now. ${KEPT}`
 const SLOW = `The database takes too long to answer just now. ${KEPT}`
 
 /** By the codes of PostgreSQL (appendix A of its manual), of its client and of the system. */
@@ -42,6 +42,13 @@ export function databaseFault(error: unknown): 'away' | 'slow' | 'full' | null {
 export async function faultWords(error: unknown): Promise<DatabaseFault | null> {
   const kind = databaseFault(error)
   if (!kind) return null
+  return inWords(kind)
+}
+
+async function inWords(kind: 'away' | 'slow' | 'full'): Promise<DatabaseFault> {
   const full = await diskWords(kind === 'full')
   return full ? { status: 507, why: `${full} ${KEPT}` } : { status: 503, why: kind === 'slow' ? SLOW : AWAY }
 }
+
+/** That the database is not there, or that its disk is full. */
+export const awayWords = (): Promise<DatabaseFault> => inWords('away')

@@ -1,11 +1,9 @@
 import { availableParallelism } from 'node:os'
 import { fileURLToPath } from 'node:url'
 import workerpool, { type Pool } from 'workerpool'
-import type { Fonts } from '../reports/record-pdf.ts'
+import type { WorkProgress } from '../../shared/answers.ts'
+import { FONT_FILES, type Fonts } from '../reports/fonts.ts'
 import type { Tasks } from './tasks.ts'
-
-/** How far a piece of work is: how many go before it, or the share of it that is done. */
-export type Progress = { before: number } | { share: number }
 
 /** There are so many pieces of work waiting already that one more is not taken. */
 export class TooMuch extends Error {}
@@ -22,12 +20,10 @@ const MOST_WAITING = 24
 /** A piece of work that takes longer is ended, ms. */
 const LONGEST_MS = 120_000
 
-const FONT_FILES = ['barlow-latin-400-normal.woff', 'barlow-latin-600-normal.woff', 'dm-mono-latin-400-normal.woff']
-
 async function fontsOf(): Promise<Fonts> {
   const kept = useStorage('assets:server')
   const read = async (file: string) => [file, Uint8Array.from((await kept.getItemRaw(`fonts:${file}`)) as Buffer)]
-  return Object.fromEntries(await Promise.all(FONT_FILES.map(read))) as Fonts
+  return Object.fromEntries(await Promise.all(Object.values(FONT_FILES).map(read))) as Fonts
 }
 
 const desks = new Map<keyof Tasks, Promise<Desk>>()
@@ -53,7 +49,7 @@ const deskFor = (task: keyof Tasks) => desks.get(task) ?? desks.set(task, open(t
 export async function heavily<T extends keyof Tasks>(
   task: T,
   given: Parameters<Tasks[T]>[0],
-  onProgress: (now: Progress) => void = () => {},
+  onProgress: (now: WorkProgress) => void = () => {},
   stopped?: AbortSignal,
 ): Promise<Awaited<ReturnType<Tasks[T]>>> {
   const { pool, waiting } = await deskFor(task)

@@ -2,7 +2,8 @@ import { recordOf, type AnyEntry } from '../../core/job/index.ts'
 import { planFor, type Sheet, type Variants } from '../../core/sheet/index.ts'
 import { SUMS_BY_NAME } from '../../core/sums/index.ts'
 import { answerSum, type Answered } from '../../shared/sums.ts'
-import { recordPdf, type Fonts, type Machine } from '../reports/record-pdf.ts'
+import type { Fonts } from '../reports/fonts.ts'
+import { recordPdf, type Machine } from '../reports/record-pdf.ts'
 
 /** Tells how much of the work is done, from 0 to 1. */
 export type Tell = (share: number) => void

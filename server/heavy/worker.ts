@@ -1,7 +1,7 @@
 import { setPriority } from 'node:os'
 import { workerData } from 'node:worker_threads'
 import workerpool from 'workerpool'
-import type { Fonts } from '../reports/record-pdf.ts'
+import type { Fonts } from '../reports/fonts.ts'
 import { TASKS } from './tasks.ts'
 
 /** A worker thread of the server, built into a file of its own (`nuxt.config.ts`). It gives way to whoever answers requests. */

@@ -1,11 +1,8 @@
 import { createEventStream, getHeader, type H3Event } from 'h3'
-import { heavily, TooMuch, type Progress } from '../heavy/desk.ts'
+import type { WorkProgress, WorkSaid } from '../../shared/answers.ts'
+import { heavily, TooMuch } from '../heavy/desk.ts'
 import type { Tasks } from '../heavy/tasks.ts'
 import { refusal } from './answer.ts'
-
-/** What is heard of work that runs long, by whoever asks for it as a stream of events: progress, then the end. */
-type Said =
-  { event: 'progress'; data: Progress } | { event: 'done'; data: unknown } | { event: 'refused'; data: { why: string } }
 
 const TOO_MUCH = 'Too much of that is asked for at this moment. Try again in a minute.'
 const STOPPED = 'That took too long and was ended. Ask for less at a time.'
@@ -22,7 +19,7 @@ async function worked<T extends keyof Tasks>(
   event: H3Event,
   task: T,
   given: Parameters<Tasks[T]>[0],
-  onProgress?: (now: Progress) => void,
+  onProgress?: (now: WorkProgress) => void,
 ): Promise<Awaited<ReturnType<Tasks[T]>>> {
   const gone = new AbortController()
   const { res } = event.node
@@ -53,7 +50,7 @@ export async function answerHeavily<T extends keyof Tasks, A>(
   if (!getHeader(event, 'accept')?.includes('text/event-stream')) return answered(await worked(event, task, given))
   const stream = createEventStream(event)
   let isGone = false
-  const say = async ({ event: name, data }: Said) => {
+  const say = async ({ event: name, data }: WorkSaid) => {
     if (!isGone) await stream.push({ event: name, data: JSON.stringify(data) }).catch(() => {})
   }
   const work = async () => {

@@ -2,8 +2,7 @@ import { defineEventHandler, getHeader, isError, type EventHandler, type H3Event
 import { rolesWords, type Role } from '../../core/job/index.ts'
 import type { SignedInPerson } from '../../shared/answers.ts'
 import { database } from '../db/client.ts'
-import { diskWords } from '../db/disk.ts'
-import { AWAY, faultWords } from '../db/faults.ts'
+import { faultWords } from '../db/faults.ts'
 import { isKnownKey } from '../db/keys.ts'
 import { pulse } from '../live/pulse.ts'
 import { refusal } from './answer.ts'
@@ -12,6 +11,7 @@ import { log, plainError } from './log.ts'
 import { atOnce, type Queue } from './queues.ts'
 import { requestOf } from './requests.ts'
 import { personOf } from './session.ts'
+import { checkThere } from './there.ts'
 
 /** Who may come in by a route: everybody, who is signed in, who is signed in with one of these roles, or a script with a key. */
 export type Door = 'open' | 'signed in' | readonly Role[] | 'signed in or key'
@@ -34,19 +34,13 @@ export function route(
     try {
       if (isWrite(event)) checkSize(event)
       return await queue(event, async () => {
-        if (pulse().isAway) throw await away()
+        await checkThere()
         return (answer as Answer<SignedInPerson | null>)(event, await admitted(event, door))
       })
     } catch (error) {
       throw isError(error) ? error : await fault(event, error)
     }
   })
-}
-
-/** That the database is not there, or why. */
-async function away() {
-  const full = await diskWords(false)
-  return full ? refusal(507, full) : refusal(503, AWAY)
 }
 
 /** The database's fault is said as what it is; one of ours stands in the log under the request's number, and the caller gets that. */

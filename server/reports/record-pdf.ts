@@ -1,5 +1,6 @@
 import dayjs from 'dayjs'
 import pdfmake from 'pdfmake'
+import { FONT_FILES, type Fonts } from './fonts.ts'
 import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces'
 import { recordTables, type JobRecord, type RecordTable, type Signed } from '../../core/job/index.ts'
 
@@ -13,15 +14,6 @@ export interface RecordSheet {
   record: JobRecord
   number: number
   machine: Machine
-}
-
-/** Font files, by the names they are built with. */
-export type Fonts = Record<string, Uint8Array>
-
-const FONT_FILES = {
-  words: 'barlow-latin-400-normal.woff',
-  bold: 'barlow-latin-600-normal.woff',
-  figures: 'dm-mono-latin-400-normal.woff',
 }
 
 /** The package's own files in memory; its types leave them out. */

@@ -282,6 +282,26 @@ describe('the live stream', () => {
   })
 })
 
+describe('a body that comes slowly', () => {
+  it('keeps nobody else from the job', async () => {
+    const job = await openOn('P-531')
+    const { connect } = await import('node:net')
+    const { host, hostname, port } = new URL(server.url)
+    const slow = Array.from({ length: 6 }, () => {
+      const socket = connect(Number(port), hostname)
+      socket.on('error', () => {})
+      socket.write(
+        `POST /api/jobs/${job}/entries HTTP/1.1\r\nhost: ${host}\r\norigin: ${server.url}\r\ncookie: ${fitter.cookie}\r\n` +
+          'content-type: application/json\r\ncontent-length: 500\r\n\r\n{',
+      )
+      return socket
+    })
+    await new Promise(resolve => setTimeout(resolve, 300))
+    expect((await post(job, entry('note.written', { text: 'meanwhile' }))).status).toBe(200)
+    slow.forEach(one => one.destroy())
+  }, 10_000)
+})
+
 describe('sums over the wire', () => {
   const ask = (name: string, body: unknown, headers: Record<string, string> = {}) =>
     fetch(`${server.url}/api/sums/${name}`, {

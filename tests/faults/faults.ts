@@ -1,4 +1,4 @@
-import { rmSync, statfsSync, writeFileSync } from 'node:fs'
+import { mkdirSync, rmSync, statfsSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { spawnSync } from 'node:child_process'
 import { setTimeout } from 'node:timers/promises'
@@ -36,8 +36,8 @@ function held(what: string, value: number, unit: string, most: number): void {
 }
 
 const disk = join(FOLDER, 'disk')
-const mounted =
-  spawnSync('mount', ['-t', 'tmpfs', '-o', 'size=400m', 'tmpfs', (spawnSync('mkdir', ['-p', disk]), disk)]).status === 0
+mkdirSync(disk, { recursive: true })
+const mounted = spawnSync('mount', ['-t', 'tmpfs', '-o', 'size=400m', 'tmpfs', disk]).status === 0
 const cluster = await Cluster.make(mounted ? join(disk, 'pg') : join(FOLDER, 'pg'), BIN)
 let server: RunningServer | undefined
 const port = await freePort()

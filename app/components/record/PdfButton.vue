@@ -1,9 +1,10 @@
 <script setup lang="ts">
-import { askLong, type Progress } from '~/device/long'
+import type { WorkProgress } from '~~/shared/answers'
+import { askLong } from '~/device/long'
 
 /** The record as a file: how far it is while it is made, and a way to leave it. */
 const props = defineProps<{ path: string; name: string }>()
-const now = ref<Progress | null>(null)
+const now = ref<WorkProgress | null>(null)
 const why = ref<string | null>(null)
 let stop: AbortController | null = null
 const percent = computed(() => (now.value && 'share' in now.value ? Math.round(now.value.share * 100) : 0))
