@@ -23,6 +23,7 @@ export default defineConfig({
             'app/composables/**/*.test.ts',
             'app/say/**/*.test.ts',
             'app/bench/**/*.test.ts',
+            'app/device/**/*.test.ts',
             'command/**/*.test.ts',
             'server/**/*.test.ts',
             'tests/lint/**/*.test.ts',

@@ -21,10 +21,26 @@ function afterShown(act: () => void): void {
   else setTimeout(act, 200)
 }
 
+let ahead = new Map<string, Promise<unknown>>()
+
+/** Asks for what a page shows while the page itself is still fetched and put together. What nobody took is let go. */
+export function askAhead(paths: readonly string[]): void {
+  ahead = new Map(paths.map(path => [path, $fetch(path)]))
+  // Whether it failed is for who takes it; nobody may.
+  for (const answer of ahead.values()) answer.catch(() => {})
+}
+
+/** What was asked ahead, once; who asks again wants what is so by then. */
+function taken<T>(path: string): Promise<T> | undefined {
+  const answer = ahead.get(path)
+  ahead.delete(path)
+  return answer as Promise<T> | undefined
+}
+
 /** Asks the server, and keeps its answer; without the network, what it answered last. Throws when there is neither. */
 export async function askOrKept<T>(path: string): Promise<Answered<T>> {
   try {
-    const value = await $fetch<T>(path)
+    const value = await (taken<T>(path) ?? $fetch<T>(path))
     const keptAt = new Date().toISOString()
     // First it is shown, then it is kept: a large answer takes its time to copy.
     afterShown(() => {

@@ -2,6 +2,8 @@
 import type { SiteSettings, YardArea } from '~~/shared/answers'
 import { askOrKept } from '~/device/answers'
 
+definePageMeta({ asks: ['/api/yard', '/api/site'] })
+
 const areas = shallowRef<YardArea[]>([])
 const site = ref('Yard')
 const why = ref<string | null>(null)

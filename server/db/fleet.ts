@@ -13,43 +13,58 @@ export async function yard(db: Database, now: string): Promise<YardArea[]> {
   const [areas, machines, sheets] = await Promise.all([
     db.select().from(area).orderBy(asc(area.position)),
     db
-      .select()
+      .select({
+        areaId: equipment.areaId,
+        tag: equipment.tag,
+        name: equipment.name,
+        line: equipment.line,
+        sheetId: equipment.sheetId,
+        hoursRun: equipment.hoursRun,
+        hoursPerWeek: equipment.hoursPerWeek,
+        lastOverhaulHours: equipmentState.lastOverhaulHours,
+        lastOverhaulAt: equipmentState.lastOverhaulAt,
+        openJobId: equipmentState.openJobId,
+        openJobNumber: equipmentState.openJobNumber,
+        worstCheck: equipmentState.worstCheck,
+        worstVerdict: equipmentState.worstVerdict,
+        worstShare: equipmentState.worstShare,
+      })
       .from(equipment)
       .leftJoin(equipmentState, eq(equipmentState.equipmentTag, equipment.tag))
       .orderBy(asc(equipment.tag)),
     newestSheets(db),
   ])
   const standing = new Map(areas.map(({ id }) => [id, [] as typeof machines]))
-  for (const row of machines) standing.get(row.equipment.areaId)!.push(row)
+  for (const row of machines) standing.get(row.areaId)!.push(row)
   return areas.map(({ id, name }) => ({
     id,
     name,
-    machines: standing.get(id)!.map(({ equipment: machine, equipment_state: state }) => {
-      const sheet = sheets.get(machine.sheetId)!
-      const hoursSince = state?.lastOverhaulHours == null ? null : machine.hoursRun - state.lastOverhaulHours
+    machines: standing.get(id)!.map(one => {
+      const sheet = sheets.get(one.sheetId)!
+      const hoursSince = one.lastOverhaulHours === null ? null : one.hoursRun - one.lastOverhaulHours
       return {
-        tag: machine.tag,
-        name: machine.name,
-        line: machine.line,
+        tag: one.tag,
+        name: one.name,
+        line: one.line,
         family: sheet.title,
-        hoursRun: machine.hoursRun,
+        hoursRun: one.hoursRun,
         hoursSince,
-        lastOverhaulAt: state?.lastOverhaulAt ?? null,
-        openJob: state?.openJobId ? { id: state.openJobId, number: state.openJobNumber! } : null,
-        worst: state?.worstVerdict
+        lastOverhaulAt: one.lastOverhaulAt,
+        openJob: one.openJobId ? { id: one.openJobId, number: one.openJobNumber! } : null,
+        worst: one.worstVerdict
           ? {
-              check: sheet.checks.find(one => one.id === state.worstCheck)?.title ?? '',
-              verdict: state.worstVerdict,
-              share: state.worstShare,
+              check: sheet.checks.find(check => check.id === one.worstCheck)?.title ?? '',
+              verdict: one.worstVerdict,
+              share: one.worstShare,
             }
           : null,
         next:
-          hoursSince === null || !state?.lastOverhaulAt
+          hoursSince === null || !one.lastOverhaulAt
             ? null
             : whatIsNext({
                 hoursSince,
-                hoursPerWeek: machine.hoursPerWeek,
-                lastOverhaulAt: state.lastOverhaulAt,
+                hoursPerWeek: one.hoursPerWeek,
+                lastOverhaulAt: one.lastOverhaulAt,
                 service: sheet.service,
                 now,
               }),

@@ -132,6 +132,28 @@ test('undo takes back a whole act: lifted, bagged and done together', async ({ p
   await expect(page.getByLabel('Tray and gate')).toContainText('0bags')
 })
 
+test('a plate opened asks for its machine alone, and leaves the style of the page as it is', async ({ page }) => {
+  await signIn(page)
+  const asked: string[] = []
+  page.on('request', request => {
+    const { pathname } = new URL(request.url())
+    if (/^\/api\/(yard|site|machines)/.test(pathname)) asked.push(pathname)
+  })
+  await page.goto('/')
+  await page.locator('.stand', { hasText: 'P-310' }).click()
+  await expect(page.getByRole('tab', { name: 'Build' })).toBeVisible()
+  expect(asked.toSorted()).toEqual(['/api/machines/P-310', '/api/site', '/api/yard'])
+  await page.evaluate(() => {
+    new MutationObserver(changes => {
+      for (const added of changes.flatMap(change => [...change.addedNodes]))
+        if (added instanceof HTMLStyleElement) document.body.dataset['restyled'] = added.textContent
+    }).observe(document.head, { childList: true })
+  })
+  await page.locator('.stand', { hasText: 'P-221' }).click()
+  await expect(page.getByRole('complementary', { name: 'Machine P-221' }).getByRole('tab').first()).toBeVisible()
+  expect(await page.evaluate(() => document.body.dataset['restyled'])).toBeUndefined()
+})
+
 test('what comes after the last key was typed is found, too', async ({ page }) => {
   await signIn(page)
   let tell = () => {}

@@ -3,6 +3,8 @@ import { STATION_WORDS } from '~~/core/job/words'
 import type { OpenJob } from '~~/shared/answers'
 import { askOrKept } from '~/device/answers'
 
+definePageMeta({ asks: ['/api/jobs'] })
+
 const jobs = shallowRef<OpenJob[] | null>(null)
 const keptAt = ref<string | null>(null)
 const why = ref<string | null>(null)
