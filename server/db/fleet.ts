@@ -1,11 +1,11 @@
-import { and, asc, desc, eq, sql } from 'drizzle-orm'
+import { and, asc, desc, eq, max, sql } from 'drizzle-orm'
 import type { MachineAnswer, YardArea } from '../../shared/answers.ts'
 import { accept, refuse, type Result } from '../../core/result.ts'
 import { fullVariants, type Moment } from '../../core/sheet/index.ts'
 import type { Database } from './client.ts'
 import { pastJobs } from './jobs.ts'
 import { area, buildSheet, equipment, equipmentState, fittedPart, job, reading } from './schema.ts'
-import { newestSheet, newestSheets } from './sheets.ts'
+import { newestSheet, newestSheets, sheetOf } from './sheets.ts'
 import { whatIsNext } from '../../core/wear/next.ts'
 
 /** The yard: areas with their machines, how each stands and what is next. */
@@ -75,10 +75,13 @@ export async function yard(db: Database, now: string): Promise<YardArea[]> {
 
 /** One machine: its newest readings, what sits in every place and since when, and its past jobs. */
 export async function machine(db: Database, tag: string): Promise<MachineAnswer | null> {
-  const [row] = await db.select().from(equipment).where(eq(equipment.tag, tag))
-  if (!row) return null
-  const [sheet, readings, fitted, past] = await Promise.all([
-    newestSheet(db, row.sheetId),
+  const [[row], readings, fitted, past] = await Promise.all([
+    db
+      .select({ equipment, version: max(buildSheet.version) })
+      .from(equipment)
+      .innerJoin(buildSheet, eq(buildSheet.id, equipment.sheetId))
+      .where(eq(equipment.tag, tag))
+      .groupBy(equipment.tag),
     db
       .select({
         checkId: reading.checkId,
@@ -108,7 +111,14 @@ export async function machine(db: Database, tag: string): Promise<MachineAnswer 
       .orderBy(desc(fittedPart.fittedAt)),
     pastJobs(db, tag),
   ])
-  return { equipment: row, sheet: sheet!, readings, fitted, past }
+  if (!row) return null
+  return {
+    equipment: row.equipment,
+    sheet: await sheetOf(db, row.equipment.sheetId, row.version!),
+    readings,
+    fitted,
+    past,
+  }
 }
 
 export const areas = (db: Database) => db.select().from(area).orderBy(asc(area.position))

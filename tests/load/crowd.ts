@@ -75,12 +75,16 @@ export async function jobsToWorkOn(url: string, by: SignedIn, count: number): Pr
   return (await openJobsOf(by)).slice(0, count)
 }
 
-/** Fifty clients over thirteen jobs: appends a second, and how long everybody else waits meanwhile. */
-export async function crowd(url: string, say: Say, clients = 50, ms = 8000): Promise<void> {
+/** Between one question and the next of somebody who reads, ms. */
+const PAUSE_MS = 100
+
+/**
+ * Fifty clients over thirteen jobs: appends a second, and how long everybody else waits meanwhile. The first seconds of a
+ * server just started, when it has yet to read every job and the engine to compile, are not counted.
+ */
+export async function crowd(url: string, say: Say, clients = 50, ms = 8000, warmMs = 3000): Promise<void> {
   const fitter = await signIn(url, PEOPLE[0]!.name)
   const jobs = await jobsToWorkOn(url, fitter, 13)
-  const until = performance.now() + ms
-  const isOver = () => performance.now() > until
   const { id, tag, entries } = jobs[0]!
   let seq = entries
   const reads: [string, (last: string) => string][] = [
@@ -96,11 +100,17 @@ export async function crowd(url: string, say: Say, clients = 50, ms = 8000): Pro
       },
     ],
   ]
-  const [written, ...read] = await Promise.all([
-    Promise.all(Array.from({ length: clients }, (_, i) => writtenUntil(fitter, jobs[i % jobs.length]!.id, isOver))),
-    ...reads.map(([, path]) => askedUntil(fitter, path, 200, isOver)),
-  ])
-  const appends = written!.flat() as number[]
+  const together = async (forMs: number) => {
+    const until = performance.now() + forMs
+    const isOver = () => performance.now() > until
+    return Promise.all([
+      Promise.all(Array.from({ length: clients }, (_, i) => writtenUntil(fitter, jobs[i % jobs.length]!.id, isOver))),
+      Promise.all(reads.map(([, path]) => askedUntil(fitter, path, PAUSE_MS, isOver))),
+    ])
+  }
+  await together(warmMs)
+  const [written, read] = await together(ms)
+  const appends = written.flat()
   say(
     `${clients} clients over ${jobs.length} jobs, appends a second`,
     `${((appends.length / ms) * 1000).toFixed(0)}`,
@@ -108,6 +118,6 @@ export async function crowd(url: string, say: Say, clients = 50, ms = 8000): Pro
   )
   say('  an append meanwhile, 95 of 100', `${percentile(appends, 0.95).toFixed(0)} ms`)
   reads.forEach(([name], i) => {
-    say(`  ${name} meanwhile, 95 of 100`, `${percentile(read[i] as number[], 0.95).toFixed(0)} ms`, 'goal 50 ms')
+    say(`  ${name} meanwhile, 95 of 100`, `${percentile(read[i]!, 0.95).toFixed(0)} ms`, 'goal 50 ms')
   })
 }
