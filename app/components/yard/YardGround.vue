@@ -11,7 +11,7 @@ const GAP = 10
 /** About how high a row is before it has been measured, px. */
 const ROW_HEIGHT = 124
 /** Rows beside those in sight: a hand that scrolls meets no empty ground. */
-const BESIDE = 4
+const BESIDE = 2
 
 const ground = useTemplateRef<HTMLElement>('ground')
 const places = useTemplateRef<HTMLElement>('places')
