@@ -1,5 +1,6 @@
 import { drizzle, type PostgresJsDatabase } from 'drizzle-orm/postgres-js'
 import postgres from 'postgres'
+import { codesOf } from './faults.ts'
 import * as schema from './schema.ts'
 
 export type Database = PostgresJsDatabase<typeof schema>
@@ -12,6 +13,25 @@ export interface Connection {
   db: Database
   end: () => Promise<void>
 }
+
+/** How the client and the system say that a connection is no more. */
+const HUNG_UP = /^(CONNECTION_|ECONN|EPIPE|ETIMEDOUT)/
+
+/**
+ * What is done in a transaction, with nothing said of an end of its connection: the transaction fails by that itself. Told
+ * of it, the client would send its rollback into the dead connection, where it stays and spoils whatever is asked of that
+ * one next. A transaction asks nothing of other connections, so that an end is always that of its own.
+ */
+const untilHungUp =
+  <T>(act: (inner: postgres.TransactionSql) => T | Promise<T>) =>
+  async (inner: postgres.TransactionSql): Promise<T> => {
+    try {
+      return await act(inner)
+    } catch (error) {
+      if (codesOf(error).some(code => HUNG_UP.test(code))) return new Promise(() => {})
+      throw error
+    }
+  }
 
 /**
  * The client that is in use at each moment, its statements kept prepared on each connection: one way there and back each,
@@ -28,8 +48,10 @@ function preparing<C extends Client>(client: () => C): C {
       if (key === 'begin' || key === 'savepoint')
         return (...given: unknown[]) => {
           const act = given.pop() as (inner: postgres.TransactionSql) => unknown
-          return (value as (...all: unknown[]) => unknown).call(target, ...given, (inner: postgres.TransactionSql) =>
-            act(preparing(() => inner)),
+          return (value as (...all: unknown[]) => unknown).call(
+            target,
+            ...given,
+            untilHungUp(inner => act(preparing(() => inner))),
           )
         }
       return value
@@ -37,8 +59,9 @@ function preparing<C extends Client>(client: () => C): C {
   })
 }
 
+/** No column holds an array: nothing is asked of their types, at each connection and with nobody to hear that it failed. */
 const open = (url: string, options: postgres.Options<Record<string, postgres.PostgresType>>) =>
-  postgres(url, { onnotice: () => {}, ...options })
+  postgres(url, { onnotice: () => {}, fetch_types: false, ...options })
 
 const databaseOn = (client: () => postgres.Sql): Database =>
   drizzle(preparing(client), { schema, casing: 'snake_case' })

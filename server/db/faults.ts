@@ -22,7 +22,7 @@ const MEANS: [RegExp, 'away' | 'slow' | 'full'][] = [
 ]
 
 /** The codes of an error and of what caused it, outermost first. */
-function codesOf(error: unknown): string[] {
+export function codesOf(error: unknown): string[] {
   if (!error || typeof error !== 'object') return []
   const { code, cause, message } = error as { code?: unknown; cause?: unknown; message?: unknown }
   const said = typeof message === 'string' && message.includes('No space left on device') ? ['53100'] : []

@@ -1,5 +1,6 @@
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest'
-import { disconnect, database } from '../../server/db/client.ts'
+import { sql } from 'drizzle-orm'
+import { connectTo, disconnect, database, type Transaction } from '../../server/db/client.ts'
 import { peopleWhoSign } from '../../server/db/people.ts'
 import { append } from '../../server/db/append.ts'
 import type { OpenJob } from '../../shared/answers.ts'
@@ -67,6 +68,25 @@ describe('a database that goes and comes', () => {
     expect((await post(waiting)).status).toBe(200)
     const ledger = (await (await fitter.get(`/api/jobs/${job.id}/entries?after=0`)).json()) as { id: string }[]
     expect(ledger.filter(one => one.id === waiting.id)).toHaveLength(1)
+  })
+
+  it('cut in the middle of a transaction: the transaction fails, and who asks next on that connection is answered', async () => {
+    const over = new URL(process.env.DATABASE_URL!)
+    over.port = String(way.port)
+    const one = connectTo(over.href, 1)
+    const cutOff = (nested: boolean) =>
+      one.db.transaction(async outer => {
+        const sleep = (tx: Transaction) => tx.execute(sql`select pg_sleep(20)`)
+        await outer.execute(sql`select 1`)
+        await (nested ? outer.transaction(sleep) : sleep(outer))
+      })
+    for (const nested of [false, true, false]) {
+      await one.db.execute(sql`select 1`)
+      setTimeout(way.shake, 200)
+      await expect(cutOff(nested)).rejects.toThrow()
+      expect(await one.db.execute(sql`select 2 as two`)).toEqual([{ two: 2 }])
+    }
+    await one.end()
   })
 
   it('the stream tells that it went and came, and what was written meanwhile by another process', async () => {

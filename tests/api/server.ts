@@ -17,6 +17,8 @@ interface Started {
   databaseUrl?: string
   port?: number
   env?: Record<string, string>
+  /** What it says of errors. */
+  hears?: (text: string) => void
 }
 
 export const freePort = () =>
@@ -27,7 +29,7 @@ export const freePort = () =>
     })
   })
 
-export async function startServer({ databaseUrl, env = {}, ...at }: Started = {}): Promise<RunningServer> {
+export async function startServer({ databaseUrl, env = {}, hears, ...at }: Started = {}): Promise<RunningServer> {
   const port = at.port ?? (await freePort())
   const child: ChildProcess = spawn('node', ['.output/server/index.mjs'], {
     env: {
@@ -40,7 +42,11 @@ export async function startServer({ databaseUrl, env = {}, ...at }: Started = {}
       ...(databaseUrl ? { DATABASE_URL: databaseUrl } : {}),
       ...env,
     },
-    stdio: 'inherit',
+    stdio: ['inherit', 'inherit', hears ? 'pipe' : 'inherit'],
+  })
+  child.stderr?.on('data', part => {
+    process.stderr.write(part as Buffer)
+    hears?.(String(part))
   })
   const url = `http://127.0.0.1:${port}`
   for (let i = 0; i < 300; i++) {

@@ -42,8 +42,11 @@ const cluster = await Cluster.make(mounted ? join(disk, 'pg') : join(FOLDER, 'pg
 let server: RunningServer | undefined
 const port = await freePort()
 process.env.NUXT_SESSION_PASSWORD ??= 'x'.repeat(40)
+/** Errors that nobody in the server waited for. */
+let unexpected = 0
 const begin = async () => {
   server = await startServer({
+    hears: text => (unexpected += text.match(/uncaughtException|unhandledRejection/g)?.length ?? 0),
     port,
     databaseUrl: cluster.url('faults', 'needler_app'),
     env: { NEEDLER_DATA: cluster.data, NEEDLER_LOG: 'silent' },
@@ -294,6 +297,7 @@ try {
   held('  lost', found.lost, '', 0)
   held('  doubled', found.doubled, '', 0)
   held('  ledgers with gaps', found.gaps, '', 0)
+  held('  errors the server did not expect', unexpected, '', 0)
   if (found.projections !== 'equal a rebuild') wrong++
   say('  projections', '', found.projections)
   say('took', `${((performance.now() - from) / 1000).toFixed(0)} s`)
