@@ -59,9 +59,8 @@ function preparing<C extends Client>(client: () => C): C {
   })
 }
 
-/** No column holds an array: nothing is asked of their types, at each connection and with nobody to hear that it failed. */
 const open = (url: string, options: postgres.Options<Record<string, postgres.PostgresType>>) =>
-  postgres(url, { onnotice: () => {}, fetch_types: false, ...options })
+  postgres(url, { onnotice: () => {}, ...options })
 
 const databaseOn = (client: () => postgres.Sql): Database =>
   drizzle(preparing(client), { schema, casing: 'snake_case' })
@@ -100,6 +99,9 @@ class Pool {
   private made(): postgres.Sql {
     return open(this.url, {
       max: this.max,
+      // No column holds an array. Asked of their types at each connection, nobody would hear that it failed. (Without it the
+      // client's `reserve` waits for ever: commands, which use that, ask.)
+      fetch_types: false,
       connect_timeout: PATIENCE.connect,
       backoff: 0.2 as never,
       connection: {
