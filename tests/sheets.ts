@@ -1,4 +1,4 @@
-import { readFileSync } from 'node:fs'
+import { readdirSync, readFileSync } from 'node:fs'
 import { parse } from 'yaml'
 import { figuresPerTry } from '../core/job/index.ts'
 import { exampleFigure } from '../demo/findings.ts'
@@ -15,6 +15,10 @@ export const sheetNamed = (name: string): Sheet => read(`./sheets/${name}.yaml`)
 
 /** A sheet of the library, written out. */
 export const librarySheet = (name: string): Sheet => read(`../library/${name}.yaml`)
+
+/** Every sheet of the library, by the name of its file. */
+export const librarySheetNames = (): string[] =>
+  readdirSync(new URL('../library/', import.meta.url)).flatMap(file => /^(.*)\.yaml$/.exec(file)?.[1] ?? [])
 
 /** What is read of a machine. What is not named is read as the sheet would best have it. */
 export type Read = Figures

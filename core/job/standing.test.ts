@@ -1,13 +1,12 @@
 import { describe, expect, it } from 'vitest'
-import { worker } from '../../tests/sheets.ts'
-import { librarySheets } from '../../server/db/library.ts'
+import { librarySheet, librarySheetNames, worker } from '../../tests/sheets.ts'
 import { extend, emptyFold, planIn, standingOf } from './index.ts'
 
 describe('where a job stands', () => {
-  it.each(librarySheets().map(one => [one.id, one] as const))(
+  it.each(librarySheetNames())(
     '%s: is the same from where it stood before as from nothing, after every act',
-    (_, sheet) => {
-      const { folded, opened } = worked(sheet)
+    name => {
+      const { folded, opened } = worked(name)
       let now = emptyFold()
       let earlier: { state: typeof now.state; stands: ReturnType<typeof standingOf> } | undefined
       folded.entries.forEach((entry, i) => {
@@ -24,8 +23,8 @@ describe('where a job stands', () => {
   )
 })
 
-function worked(sheet: ReturnType<typeof librarySheets>[number]) {
-  const one = worker(sheet)
+function worked(name: string) {
+  const one = worker(librarySheet(name))
   one.workUntil()
   one.act('note.written', { text: 'owes nothing' })
   return one

@@ -1,6 +1,6 @@
 import { drizzle, type PostgresJsDatabase } from 'drizzle-orm/postgres-js'
 import postgres from 'postgres'
-import { codesOf } from './faults.ts'
+import { isHungUp } from './faults.ts'
 import * as schema from './schema.ts'
 
 export type Database = PostgresJsDatabase<typeof schema>
@@ -14,9 +14,6 @@ export interface Connection {
   end: () => Promise<void>
 }
 
-/** How the client and the system say that a connection is no more. */
-const HUNG_UP = /^(CONNECTION_|ECONN|EPIPE|ETIMEDOUT)/
-
 /**
  * What is done in a transaction, with nothing said of an end of its connection: the transaction fails by that itself. Told
  * of it, the client would send its rollback into the dead connection, where it stays and spoils whatever is asked of that
@@ -28,7 +25,7 @@ const untilHungUp =
     try {
       return await act(inner)
     } catch (error) {
-      if (codesOf(error).some(code => HUNG_UP.test(code))) return new Promise(() => {})
+      if (isHungUp(error)) return new Promise(() => {})
       throw error
     }
   }

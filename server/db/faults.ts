@@ -22,12 +22,16 @@ const MEANS: [RegExp, 'away' | 'slow' | 'full'][] = [
 ]
 
 /** The codes of an error and of what caused it, outermost first. */
-export function codesOf(error: unknown): string[] {
+function codesOf(error: unknown): string[] {
   if (!error || typeof error !== 'object') return []
   const { code, cause, message } = error as { code?: unknown; cause?: unknown; message?: unknown }
   const said = typeof message === 'string' && message.includes('No space left on device') ? ['53100'] : []
   return [...said, ...(typeof code === 'string' ? [code] : []), ...codesOf(cause)]
 }
+
+/** How the client and the system say that a connection which stood is no more. */
+const HUNG_UP = /^(CONNECTION_|ECONN|EPIPE|ETIMEDOUT)/
+export const isHungUp = (error: unknown): boolean => codesOf(error).some(code => HUNG_UP.test(code))
 
 /** What kind of fault of the database an error is; null when it is none of these. */
 export function databaseFault(error: unknown): 'away' | 'slow' | 'full' | null {
