@@ -1,6 +1,6 @@
 import { v7 as uuid } from 'uuid'
 import { SUMS_BY_NAME } from '../core/sums/index.ts'
-import { planFor, type Sheet } from '../core/sheet/index.ts'
+import { planFor, type ShelfSheet } from '../core/sheet/index.ts'
 import type { SignedInPerson } from '../shared/answers.ts'
 import type { Database, Transaction } from '../server/db/client.ts'
 import { takeLabels } from '../server/db/labels.ts'
@@ -36,7 +36,7 @@ function workingClock(from: string) {
 async function overhaul(
   db: Transaction,
   machine: DemoMachine,
-  sheet: Sheet,
+  sheet: ShelfSheet,
   one: Overhaul,
   fitter: SignedInPerson,
   lead: SignedInPerson,

@@ -9,7 +9,7 @@ import {
   type AnyEntry,
   type Role,
 } from '../core/job/index.ts'
-import { coupledVariants, everyVariant, type Sheet, type Variants } from '../core/sheet/index.ts'
+import { coupledVariants, everyVariant, type ShelfSheet, type Variants } from '../core/sheet/index.ts'
 import { Technician } from '../demo/technician.ts'
 import { findingsOf, librarySheet, worker } from '../tests/sheets.ts'
 import { WALKS } from '../tests/walks/index.ts'
@@ -33,7 +33,7 @@ const named = (variants: Variants) => Object.values(variants).join(', ') || 'the
 
 /** Every machine family gone through from make-safe to a signed record, with figures that were written without its sheet. */
 describe.each(WALKS)('$sheet', ({ sheet: name, figures, machine }) => {
-  const sheet: Sheet = librarySheet(name)
+  const sheet: ShelfSheet = librarySheet(name)
   // Choices that hang together in every combination, each of the others once.
   const known = coupledVariants({ ...sheet, axes: sheet.axes.filter(axis => !axis.decided) }).map(
     variants => [named(variants), variants, {}] as const,

@@ -1,5 +1,5 @@
 import type { AnyEntry, Competence, EntryKind, Role, Standing } from '../core/job/index.ts'
-import type { Moment, Sheet, Variants } from '../core/sheet/index.ts'
+import type { Moment, ShelfSheet, Variants } from '../core/sheet/index.ts'
 import type { NextOverhaul } from '../core/wear/next.ts'
 import type { Verdict } from '../core/verdict.ts'
 
@@ -67,7 +67,7 @@ export interface YardArea {
 
 export interface MachineAnswer {
   equipment: { tag: string; name: string; line: string; hoursRun: number; variants: Variants }
-  sheet: Sheet
+  sheet: ShelfSheet
   readings: {
     checkId: string
     moment: Moment
@@ -108,7 +108,7 @@ export interface OpenJob {
 export interface JobAnswer {
   job: { id: string; number: number; equipmentTag: string; signedAt: string | null; cancelledAt: string | null }
   equipment: { tag: string; name: string; line: string; hoursRun: number }
-  sheet: Sheet
+  sheet: ShelfSheet
   entries: AnyEntry[]
   people: Person[]
   /** What earlier overhauls of this machine found last, by check; base units. */

@@ -5,16 +5,16 @@ import { exampleFigure } from '../demo/findings.ts'
 import { finderOf, namesOf, type Figures } from '../demo/figures.ts'
 import { Technician, type Findings } from '../demo/technician.ts'
 import { SUMS_BY_NAME } from '../core/sums/index.ts'
-import { planFor, readSheet, type Check, type Moment, type Sheet, type Variants } from '../core/sheet/index.ts'
+import { planFor, readSheet, type Check, type Moment, type ShelfSheet, type Variants } from '../core/sheet/index.ts'
 import { people } from './pump.ts'
 
-const read = (path: string): Sheet => readSheet(parse(readFileSync(new URL(path, import.meta.url), 'utf8')))
+const read = (path: string): ShelfSheet => readSheet(parse(readFileSync(new URL(path, import.meta.url), 'utf8')))
 
 /** A small sheet made for tests, written out. */
-export const sheetNamed = (name: string): Sheet => read(`./sheets/${name}.yaml`)
+export const sheetNamed = (name: string): ShelfSheet => read(`./sheets/${name}.yaml`)
 
 /** A sheet of the library, written out. */
-export const librarySheet = (name: string): Sheet => read(`../library/${name}.yaml`)
+export const librarySheet = (name: string): ShelfSheet => read(`../library/${name}.yaml`)
 
 /** Every sheet of the library, by the name of its file. */
 export const librarySheetNames = (): string[] =>
@@ -62,7 +62,7 @@ export function findingsOf(figures: Read, isWhole = false): Findings {
 
 /** Somebody who works a sheet and finds what the test says. */
 export function worker(
-  sheet: Sheet,
+  sheet: ShelfSheet,
   figures: Read | Findings = {},
   variants: Variants = {},
   Who: typeof Technician = Technician,

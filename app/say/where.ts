@@ -1,5 +1,5 @@
 import type { PartState } from '~~/core/job'
-import type { Part, Sheet } from '~~/core/sheet'
+import type { Part } from '~~/core/sheet'
 
 /** Where a part is, said the one way everywhere; `along`: the part it is off the machine with. */
 export function whereIs(part: Pick<Part, 'keep' | 'renewal'>, now: PartState, along?: string): string {
@@ -14,7 +14,3 @@ export function whereIs(part: Pick<Part, 'keep' | 'renewal'>, now: PartState, al
   if (part.keep === 'lay') return 'laid out'
   return part.renewal === 'always' ? 'scrap' : `no ${part.keep} yet`
 }
-
-/** Where a new one comes from: its kit by name, or stock. */
-export const kitName = (sheet: Pick<Sheet, 'kits'>, kit: string | undefined): string =>
-  sheet.kits.find(one => one.id === kit)?.name.toLowerCase() ?? 'stock'

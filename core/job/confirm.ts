@@ -129,15 +129,16 @@ export function lubricantFault(one: Lubrication, said: string | undefined): stri
 }
 
 /** Everything a sheet puts on faces, and dry, to choose from: the right one stands among the others. */
-export const mediumsOf = ({ source }: Plan): string[] =>
+export const mediumsOf = ({ whole }: Plan): string[] =>
   [
     ...new Set([
-      ...source.steps.flatMap(step => (step.lubricants ?? []).flatMap(one => [one.medium, one.never] as unknown[])),
+      ...whole.steps.flatMap(step => (step.lubricants ?? []).flatMap(one => [one.medium, one.never])),
       'dry',
       'grease',
+      'oil',
     ]),
   ]
-    .filter(one => typeof one === 'string')
+    .filter(one => one !== undefined)
     .sort()
 
 /** What is still to be said before a step is confirmed, and what contradicts itself, as sentences. Empty: it may be. */

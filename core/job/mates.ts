@@ -1,6 +1,6 @@
 import { clockText, missOf } from '../marks/index.ts'
 import { fixed, parseQuantity } from '../quantity/index.ts'
-import type { Mate, Plan, Ref, Step } from '../sheet/index.ts'
+import { viewWords, type Mate, type Plan, type Ref, type Step } from '../sheet/index.ts'
 import { partState, type JobState, type Mark, type MateAnswer } from './state.ts'
 
 type MarkAt = Pick<Mark, 'deg' | 'mm' | 'label'>
@@ -126,7 +126,7 @@ export function markText(
   const from = plan.mates.get(mate)?.mark?.from
   return mm !== undefined
     ? `${carrier}, ${fixed(mm, 2)} mm from ${from ?? 'its datum'}`
-    : `${carrier} at ${clockText(deg!, 1)} seen from the ${seenFrom}`
+    : `${carrier} at ${clockText(deg!, 1)} seen from ${viewWords(seenFrom)}`
 }
 
 /** An answer in words. */

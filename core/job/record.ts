@@ -1,7 +1,7 @@
 import { clockText } from '../marks/index.ts'
 import { compareFoundLeft } from '../gauging/index.ts'
 import { fixed, type LengthSystem } from '../quantity/index.ts'
-import { placesOf, STATIONS, type Plan } from '../sheet/index.ts'
+import { placesOf, STATIONS, viewWords, type Plan } from '../sheet/index.ts'
 import type { Verdict, WorkingLine } from '../verdict.ts'
 import { actOf } from './acts/index.ts'
 import { rootOf } from './corrections.ts'
@@ -23,7 +23,7 @@ import { leftOut, planIn } from './switching.ts'
 import { viewJob } from './view.ts'
 import { isOwnWork } from './acts/concession-given.ts'
 import { lostOf } from './acts/evidence-lost.ts'
-import { aidName, choiceName, mateName, MOMENT_WORDS, partName, stepName, STATION_WORDS } from './words.ts'
+import { aidName, choiceName, kitWords, mateName, MOMENT_WORDS, partName, stepName, STATION_WORDS } from './words.ts'
 
 /** Who did something, in which role and when; `clock` says where the time they gave is not the one shown. */
 export interface Signed {
@@ -165,7 +165,7 @@ export function recordOf(
       history: result.history,
       ...by(newestOf(result)),
     })),
-    parts: plan.source.parts
+    parts: plan.whole.parts
       .flatMap(placesOf)
       .filter(one => state.parts.has(one.ref))
       .map(({ ref, part, name }) => {
@@ -179,7 +179,7 @@ export function recordOf(
           kept: now.kept ? `${now.kept.as} ${now.kept.label}` : '',
           decision: now.decision?.why ? `${decision}: ${now.decision.why}` : decision,
           wentBack: now.fitted
-            ? `${now.fitted.as === 'new' ? `new, from ${now.renewed?.from}` : 'same'}${now.fitted.place === ref ? '' : `, in the place of ${partName(plan, now.fitted.place)}`}`
+            ? `${now.fitted.as === 'new' ? `new, from ${kitWords(plan, now.renewed?.from)}` : 'same'}${now.fitted.place === ref ? '' : `, in the place of ${partName(plan, now.fitted.place)}`}`
             : (now.settled?.to ?? 'still off'),
           ...by(now.fitted ?? now.lifted),
         }
@@ -284,7 +284,7 @@ export function recordOf(
     findings: state.observations.map(one => ({
       part: partName(plan, one.part),
       finding: `${one.finding} (${one.severity})`,
-      where: one.deg === undefined ? '' : `${clockText(one.deg)} seen from the ${one.seenFrom}`,
+      where: one.deg === undefined ? '' : `${clockText(one.deg)} seen from ${viewWords(one.seenFrom!)}`,
       ...by(one),
     })),
     decided: state.chosen.map((one, i, all) => ({

@@ -67,5 +67,5 @@ export function consequencesOf(plan: Plan, state: JobState, axis: string, choice
 export function leftOut(plan: Plan): string[] {
   // Of two ways to do the same, the one not taken is nothing left out.
   const done = new Set(plan.sheet.steps.map(one => one.title))
-  return plan.source.steps.filter(one => !plan.steps.has(one.id) && !done.has(one.title)).map(one => one.title)
+  return plan.whole.steps.filter(one => !plan.steps.has(one.id) && !done.has(one.title)).map(one => one.title)
 }

@@ -21,18 +21,24 @@ const titled = (list: { id: string; title: string }[], id: string) => list.find(
 
 // Names by their ids in a sheet, what this machine leaves out included; an id that the sheet does not have stands for itself.
 export const partName = (plan: Plan, ref: Ref) =>
-  plan.parts.get(ref)?.name ?? plan.source.parts.flatMap(placesOf).find(one => one.ref === ref)?.name ?? ref
+  plan.parts.get(ref)?.name ?? plan.whole.parts.flatMap(placesOf).find(one => one.ref === ref)?.name ?? ref
 /** The step that comes before, and what comes of it where it does not. */
 export const firstWords = ({ title, early }: Step): string => `First: ${title}${early ? `. ${early}` : ''}`
 
-export const stepName = (plan: Plan, id: string) => plan.steps.get(id)?.title ?? titled(plan.source.steps, id)
-export const checkName = (plan: Plan, id: string) => plan.checks.get(id)?.title ?? titled(plan.source.checks, id)
-export const mateName = (plan: Plan, id: string) => plan.mates.get(id)?.title ?? titled(plan.source.mates, id)
-export const loopName = (plan: Plan, id: string) => titled(plan.source.loops ?? [], id)
-export const jointName = (plan: Plan, id: string) => plan.joints.get(id)?.title ?? titled(plan.source.joints, id)
-export const axisName = (plan: Plan, id: string) => titled(plan.source.axes, id)
+export const stepName = (plan: Plan, id: string) => plan.steps.get(id)?.title ?? titled(plan.whole.steps, id)
+export const checkName = (plan: Plan, id: string) => plan.checks.get(id)?.title ?? titled(plan.whole.checks, id)
+export const mateName = (plan: Plan, id: string) => plan.mates.get(id)?.title ?? titled(plan.whole.mates, id)
+export const loopName = (plan: Plan, id: string) => titled(plan.whole.loops ?? [], id)
+export const jointName = (plan: Plan, id: string) => plan.joints.get(id)?.title ?? titled(plan.whole.joints, id)
+export const axisName = (plan: Plan, id: string) => titled(plan.whole.axes, id)
 export const choiceName = (plan: Plan, axis: string, choice: string) =>
-  `${axisName(plan, axis)}: ${titled(plan.source.axes.find(one => one.id === axis)?.choices ?? [], choice)}`
+  `${axisName(plan, axis)}: ${titled(plan.whole.axes.find(one => one.id === axis)?.choices ?? [], choice)}`
+
+/** Where a new part comes from that is in no kit. */
+export const STOCK = 'stock'
+/** Where a new part comes from, in words: its kit by name, or stock. */
+export const kitWords = ({ whole }: Plan, id: string = STOCK): string =>
+  whole.kits.find(one => one.id === id)?.name.toLowerCase() ?? id
 
 /** Something put in for the time being, as the step that leaves it says. */
 export const aidName = (plan: Plan, id: string) =>

@@ -3,10 +3,11 @@ import { planFor, placesOf, ridersOf, stepsBefore, type Plan, type Sums } from '
 import { jointRules } from './joint-rules.ts'
 import { loopRules } from './loop-rules.ts'
 import { sumRules } from './sum-rules.ts'
-import type { Sheet, Variants } from './types.ts'
+import { viewsOf } from './views.ts'
+import type { Sheet, ShelfSheet, Variants } from './types.ts'
 
 /** Every combination of choices a sheet offers. */
-export function everyVariant(sheet: Pick<Sheet, 'axes'>): Variants[] {
+export function everyVariant(sheet: Pick<ShelfSheet, 'axes'>): Variants[] {
   return sheet.axes.reduce<Variants[]>(
     (all, axis) => all.flatMap(one => axis.choices.map(choice => ({ ...one, [axis.id]: choice.id }))),
     [{}],
@@ -36,7 +37,7 @@ function namesIn(value: unknown, found = new Set<string>()): Set<string> {
  * The combinations worth looking at: axes that hang together are tried in every combination, with the others at their first
  * choice. Axes hang together when an item hangs on both, or one that hangs on the one names one that hangs on the other.
  */
-export function coupledVariants(sheet: Sheet): Variants[] {
+export function coupledVariants(sheet: ShelfSheet): Variants[] {
   const axes = new Set(sheet.axes.map(one => one.id))
   const items = [sheet.parts, sheet.mates, sheet.checks, sheet.joints, sheet.steps].flat()
   const own = new Map(items.map(item => [item.id, axesIn(item, axes)]))
@@ -61,19 +62,21 @@ type Rule = (plan: Plan) => string[]
 
 const repeated = (ids: string[]) => ids.filter((id, i) => ids.indexOf(id) !== i)
 
+/** Everything is written out and settled. */
+const writtenOut: Rule = ({ sheet }) =>
+  Object.entries({
+    assembly: sheet.assemblies,
+    part: sheet.parts,
+    mate: sheet.mates,
+    check: sheet.checks,
+    joint: sheet.joints,
+    step: sheet.steps,
+    kit: sheet.kits,
+  }).flatMap(([word, list]) => list.flatMap(one => leftOver(one, `${word} ${one.id}`)))
+
 /** What makes a sheet good, one rule at a time; each names what breaks it. */
 const RULES: Rule[] = [
-  // Everything is written out and settled.
-  ({ sheet }) =>
-    Object.entries({
-      assembly: sheet.assemblies,
-      part: sheet.parts,
-      mate: sheet.mates,
-      check: sheet.checks,
-      joint: sheet.joints,
-      step: sheet.steps,
-      kit: sheet.kits,
-    }).flatMap(([word, list]) => list.flatMap(one => leftOver(one, `${word} ${one.id}`))),
+  writtenOut,
   ({ sheet }) =>
     [
       ['part', sheet.parts],
@@ -155,6 +158,20 @@ const RULES: Rule[] = [
         ? [`the mark of ${id} does not say where its distance is from`]
         : []),
     ]),
+  // Where one looks from is a place this machine has.
+  ({ sheet }) =>
+    Object.entries({
+      assembly: sheet.assemblies,
+      joint: sheet.joints,
+      'mark of': sheet.mates.flatMap(({ id, mark }) => (mark ? [{ id, seenFrom: mark.seenFrom }] : [])),
+    }).flatMap(([word, list]) =>
+      list
+        .filter(({ seenFrom }) => !viewsOf(sheet).includes(seenFrom))
+        .map(
+          ({ id, seenFrom }) =>
+            `${word} ${id} is seen from ${seenFrom}, which is none of: ${viewsOf(sheet).join(', ')}`,
+        ),
+    ),
   // What is asked later than its second part goes on is asked when that is there.
   ({ sheet, steps, fittedBy, sidesOf }) =>
     sheet.mates.flatMap(({ id, a, asked }) =>
@@ -302,7 +319,7 @@ const RULES: Rule[] = [
       .map(step => `step ${step.id} lifts, loosens or measures before the machine is made safe`)
   },
   // What is decided on the job is decided at a step that is there without it, from readings that are too.
-  ({ source }) =>
+  ({ source, whole }) =>
     source.axes.flatMap(({ id, choices, decided }) => {
       if (!decided) return []
       const hangs = (one: { id: string } | undefined) => one !== undefined && axesIn(one, new Set([id])).has(id)
@@ -315,11 +332,12 @@ const RULES: Rule[] = [
           .map(choice => `choice ${id} proposes an unknown answer ${choice}`),
         ...(decided.proposes ?? []).flatMap(({ check: name, verdict, say }) => {
           const check = source.checks.find(one => one.id === name)
-          if (!check) return [`choice ${id} is proposed by an unknown check ${name}`]
+          const asked = whole.checks.find(one => one.id === name)
+          if (!check || !asked) return [`choice ${id} is proposed by an unknown check ${name}`]
           return [
             ...(hangs(check) ? [`choice ${id} is proposed by check ${name}, which hangs on it`] : []),
             ...((verdict === undefined) === (say === undefined) ||
-            (say !== undefined && !check.choices?.some(one => one.say === say))
+            (say !== undefined && !asked.choices?.some(one => one.say === say))
               ? [`choice ${id} is proposed by check ${name} for no verdict or answer that it can have`]
               : []),
           ]
@@ -341,10 +359,15 @@ function reaches(steps: Plan['steps'], id: string): boolean {
  * never go back, marks never met, checks without limits, joints that cannot be pulled, sums that cannot be worked out.
  * Empty when the sheet is sound. `sums` are those at hand.
  */
-export function examineSheet(sheet: Sheet, sums: Sums = new Map()): string[] {
+export function examineSheet(sheet: ShelfSheet, sums: Sums = new Map()): string[] {
   const found = coupledVariants(sheet).flatMap(variants => {
     const plan = planFor(sheet, variants, sums)
     return RULES.flatMap(rule => rule(plan))
   })
+  // Until something is decided on the job, what is there can be read without it.
+  const undecided = coupledVariants({ ...sheet, axes: sheet.axes.filter(axis => !axis.decided) }).flatMap(variants =>
+    writtenOut(planFor(sheet, variants, sums)),
+  )
+  found.push(...undecided)
   return [...new Set(found)]
 }

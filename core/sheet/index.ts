@@ -15,4 +15,5 @@ export {
 } from './plan.ts'
 export { coupledVariants, examineSheet, everyVariant } from './examine.ts'
 export { fromOf, type From } from './from.ts'
+export { oppositeView, viewsOf, viewWords } from './views.ts'
 export { boltCount } from './joint-rules.ts'

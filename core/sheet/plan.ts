@@ -11,6 +11,7 @@ import type {
   Place,
   Ref,
   Sheet,
+  ShelfSheet,
   Step,
   Variants,
   When,
@@ -29,8 +30,11 @@ export interface PartPlace {
  * A build sheet settled for one machine: variants chosen, everything findable by name, and what hangs on what worked out once.
  */
 export interface Plan {
-  /** The sheet as it is written for every machine, for what this one leaves out. */
-  source: Sheet
+  /** The sheet as it lies on the shelf, for every machine. */
+  source: ShelfSheet
+  /** Everything the sheet has, settled for this machine, with what it leaves out: for the names of that. */
+  whole: Sheet
+  /** What this machine is and goes through. */
   sheet: Sheet
   variants: Variants
   parts: Map<Ref, PartPlace>
@@ -111,7 +115,7 @@ export function ridersOf({ riders }: Pick<Plan, 'riders'>, ref: Ref): Ref[] {
 }
 
 /** The first choice of every axis, with the given choices put over it; what is decided on the job has none until then. */
-export function fullVariants(sheet: Sheet, chosen: Variants): Variants {
+export function fullVariants(sheet: Pick<ShelfSheet, 'axes'>, chosen: Variants): Variants {
   return Object.fromEntries(
     sheet.axes.flatMap(({ id, choices, decided }) => {
       const choice = chosen[id] ?? (decided ? undefined : choices[0]!.id)
@@ -134,7 +138,8 @@ const refsOf = (parts: Part[]) => parts.flatMap(placesOf).map(one => one.ref)
  * The sheet settled for the chosen variants: values by their axes, and everything left out whose condition
  * does not hold, references to it included. What needed a step that is left out needs what that step needed.
  */
-export function resolveSheet(sheet: Sheet, chosen: Variants): Sheet {
+export function resolveSheet(shelf: ShelfSheet, chosen: Variants): Sheet {
+  const sheet = shelf as Sheet
   const variants = fullVariants(sheet, chosen)
   const all = sheet.steps
   const settled = settledFor(sheet, variants, when => holdsFor(when as When | undefined, variants))
@@ -205,6 +210,12 @@ export function resolveSheet(sheet: Sheet, chosen: Variants): Sheet {
   }
 }
 
+/** The sheet with every value settled and nothing left out; what is not decided yet is said by its first choice. */
+export function wholeSheet(shelf: ShelfSheet, chosen: Variants): Sheet {
+  const first = Object.fromEntries(shelf.axes.map(axis => [axis.id, axis.choices[0]!.id]))
+  return settledFor(shelf as Sheet, { ...first, ...chosen }, () => true)
+}
+
 const byId = <T extends { id: string }>(list: T[]) => new Map(list.map(one => [one.id, one]))
 
 /** Every step that must be done before the given one, itself left out. Cycles end the walk. */
@@ -225,7 +236,7 @@ export function stepsBefore(steps: Map<string, Step>, id: string): Set<string> {
  * Settles a sheet for one machine. The sheet is taken as sound; see `examineSheet`. Sums come in from outside, since who
  * only lists parts and checks needs none; `needsSums` tells.
  */
-export function planFor(source: Sheet, chosen: Variants = {}, sums: Sums = NO_SUMS): Plan {
+export function planFor(source: ShelfSheet, chosen: Variants = {}, sums: Sums = NO_SUMS): Plan {
   const sheet = resolveSheet(source, chosen)
   const steps = byId(sheet.steps)
   const parts = new Map(sheet.parts.flatMap(placesOf).map(one => [one.ref, one]))
@@ -251,6 +262,7 @@ export function planFor(source: Sheet, chosen: Variants = {}, sums: Sums = NO_SU
     if (part.rides) riders.set(part.rides, [...(riders.get(part.rides) ?? []), ref])
   return {
     source,
+    whole: wholeSheet(source, chosen),
     sheet,
     variants: fullVariants(source, chosen),
     parts,
@@ -285,4 +297,4 @@ export function planFor(source: Sheet, chosen: Variants = {}, sums: Sums = NO_SU
 }
 
 /** Whether a job by this sheet works sums out. */
-export const needsSums = ({ checks }: Sheet): boolean => checks.some(one => one.kind === 'sum')
+export const needsSums = ({ checks }: Pick<ShelfSheet, 'checks'>): boolean => checks.some(one => one.kind === 'sum')

@@ -27,6 +27,31 @@ export interface Sheet {
   service: { hours: number; months: number }
 }
 
+/** An item whose values may still hang on an axis: only its name can be relied on. */
+export interface Unsettled {
+  id: string
+  when?: When
+}
+
+/**
+ * A sheet as it lies on the shelf: written out, its values still by axis. What is said and shown is read from a
+ * {@link Sheet}, which `planFor` settles for one machine.
+ */
+export interface ShelfSheet extends Pick<
+  Sheet,
+  'id' | 'version' | 'family' | 'title' | 'notice' | 'ends' | 'lines' | 'axes'
+> {
+  assemblies: Unsettled[]
+  parts: Unsettled[]
+  mates: Unsettled[]
+  checks: (Unsettled & Pick<Check, 'kind'>)[]
+  joints: Unsettled[]
+  steps: Unsettled[]
+  loops?: Unsettled[]
+  kits: Unsettled[]
+  service: unknown
+}
+
 /** A value as a sheet may write it: plain, or by an axis or by the list it is written out for. */
 type Varied<T> = T | { by: string; of: Record<string, T> }
 type Written<T> = T extends string | number | boolean

@@ -5,7 +5,7 @@ import { fullVariants, type Moment } from '../../core/sheet/index.ts'
 import type { Database } from './client.ts'
 import { pastJobs } from './jobs.ts'
 import { area, buildSheet, equipment, equipmentState, fittedPart, job, reading } from './schema.ts'
-import { newestSheet, newestSheets, sheetOf } from './sheets.ts'
+import { newestSheet, newestSheets, planOn, sheetOf } from './sheets.ts'
 import { whatIsNext } from '../../core/wear/next.ts'
 
 /** The yard: areas with their machines, how each stands and what is next. */
@@ -19,6 +19,7 @@ export async function yard(db: Database, now: string): Promise<YardArea[]> {
         name: equipment.name,
         line: equipment.line,
         sheetId: equipment.sheetId,
+        variants: equipment.variants,
         hoursRun: equipment.hoursRun,
         hoursPerWeek: equipment.hoursPerWeek,
         lastOverhaulHours: equipmentState.lastOverhaulHours,
@@ -40,20 +41,20 @@ export async function yard(db: Database, now: string): Promise<YardArea[]> {
     id,
     name,
     machines: standing.get(id)!.map(one => {
-      const sheet = sheets.get(one.sheetId)!
+      const { whole } = planOn(sheets.get(one.sheetId)!, one.variants)
       const hoursSince = one.lastOverhaulHours === null ? null : one.hoursRun - one.lastOverhaulHours
       return {
         tag: one.tag,
         name: one.name,
         line: one.line,
-        family: sheet.title,
+        family: whole.title,
         hoursRun: one.hoursRun,
         hoursSince,
         lastOverhaulAt: one.lastOverhaulAt,
         openJob: one.openJobId ? { id: one.openJobId, number: one.openJobNumber! } : null,
         worst: one.worstVerdict
           ? {
-              check: sheet.checks.find(check => check.id === one.worstCheck)?.title ?? '',
+              check: whole.checks.find(check => check.id === one.worstCheck)?.title ?? '',
               verdict: one.worstVerdict,
               share: one.worstShare,
             }
@@ -65,7 +66,7 @@ export async function yard(db: Database, now: string): Promise<YardArea[]> {
                 hoursSince,
                 hoursPerWeek: one.hoursPerWeek,
                 lastOverhaulAt: one.lastOverhaulAt,
-                service: sheet.service,
+                service: whole.service,
                 now,
               }),
       }

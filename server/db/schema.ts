@@ -17,7 +17,7 @@ import {
   uuid,
 } from 'drizzle-orm/pg-core'
 import { ROLES, type Competence, type EntryKind } from '../../core/job/index.ts'
-import type { Sheet, Variants } from '../../core/sheet/index.ts'
+import type { ShelfSheet, Variants } from '../../core/sheet/index.ts'
 import { VERDICTS } from '../../core/verdict.ts'
 
 const moment = () => timestamp({ withTimezone: true, mode: 'string', precision: 3 })
@@ -92,7 +92,7 @@ export const buildSheet = pgTable(
   {
     id: text().notNull(),
     version: integer().notNull(),
-    body: jsonb().$type<Sheet>().notNull(),
+    body: jsonb().$type<ShelfSheet>().notNull(),
   },
   table => [primaryKey({ columns: [table.id, table.version] })],
 )

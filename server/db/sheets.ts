@@ -1,18 +1,18 @@
 import { and, eq, max } from 'drizzle-orm'
 import { SUMS_BY_NAME } from '../../core/sums/index.ts'
-import { planFor, type Plan, type Sheet, type Variants } from '../../core/sheet/index.ts'
+import { planFor, type Plan, type ShelfSheet, type Variants } from '../../core/sheet/index.ts'
 import type { Database, Transaction } from './client.ts'
 import { buildSheet } from './schema.ts'
 
 /** Puts a sheet on the shelf; a version that is there already stays as it is, since jobs may rest on it. */
-export async function shelve(db: Database, sheet: Sheet): Promise<void> {
+export async function shelve(db: Database, sheet: ShelfSheet): Promise<void> {
   await db.insert(buildSheet).values({ id: sheet.id, version: sheet.version, body: sheet }).onConflictDoNothing()
 }
 
 /** Sheets by name and version: a version never changes, so what was read once stays good. */
-const bodies = new Map<string, Promise<Sheet>>()
+const bodies = new Map<string, Promise<ShelfSheet>>()
 
-export function sheetOf(db: Database | Transaction, id: string, version: number): Promise<Sheet> {
+export function sheetOf(db: Database | Transaction, id: string, version: number): Promise<ShelfSheet> {
   const key = `${id} ${version}`
   const known = bodies.get(key)
   if (known) return known
@@ -22,7 +22,7 @@ export function sheetOf(db: Database | Transaction, id: string, version: number)
   return asked
 }
 
-async function bodyOf(db: Database | Transaction, id: string, version: number): Promise<Sheet> {
+async function bodyOf(db: Database | Transaction, id: string, version: number): Promise<ShelfSheet> {
   const [row] = await db
     .select({ body: buildSheet.body })
     .from(buildSheet)
@@ -32,7 +32,7 @@ async function bodyOf(db: Database | Transaction, id: string, version: number): 
 }
 
 /** The newest version of every sheet on the shelf, by name. */
-export async function newestSheets(db: Database | Transaction): Promise<Map<string, Sheet>> {
+export async function newestSheets(db: Database | Transaction): Promise<Map<string, ShelfSheet>> {
   const rows = await db
     .select({ id: buildSheet.id, version: max(buildSheet.version) })
     .from(buildSheet)
@@ -41,7 +41,7 @@ export async function newestSheets(db: Database | Transaction): Promise<Map<stri
 }
 
 /** The newest version of one sheet; null when it is not on the shelf. */
-export async function newestSheet(db: Database | Transaction, id: string): Promise<Sheet | null> {
+export async function newestSheet(db: Database | Transaction, id: string): Promise<ShelfSheet | null> {
   const [row] = await db
     .select({ version: max(buildSheet.version) })
     .from(buildSheet)
@@ -57,15 +57,18 @@ export function forgetSheets(): void {
 
 const plans = new Map<string, Plan>()
 
-/** The plan a job was opened with. A version never changes, so a plan once made stays good. */
-export async function planOf(
-  db: Database | Transaction,
-  job: { sheetId: string; sheetVersion: number; variants: Variants },
-): Promise<Plan> {
-  const key = JSON.stringify([job.sheetId, job.sheetVersion, job.variants])
+/** A sheet settled for a machine. A version never changes, so a plan once made stays good. */
+export function planOn(sheet: ShelfSheet, variants: Variants): Plan {
+  const key = JSON.stringify([sheet.id, sheet.version, variants])
   const known = plans.get(key)
   if (known) return known
-  const plan = planFor(await sheetOf(db, job.sheetId, job.sheetVersion), job.variants, SUMS_BY_NAME)
+  const plan = planFor(sheet, variants, SUMS_BY_NAME)
   plans.set(key, plan)
   return plan
 }
+
+/** The plan a job was opened with. */
+export const planOf = async (
+  db: Database | Transaction,
+  job: { sheetId: string; sheetVersion: number; variants: Variants },
+): Promise<Plan> => planOn(await sheetOf(db, job.sheetId, job.sheetVersion), job.variants)

@@ -5,7 +5,7 @@ import type { Database, Transaction } from './client.ts'
 import { device, site } from './schema.ts'
 
 /** How the ledger is written by this version. */
-export const LEDGER_FORMAT = 4
+export const LEDGER_FORMAT = 5
 
 const UNNAMED = { name: 'This site', pinLength: 4, codeHash: null, backupsKept: 0, ledgerFormat: LEDGER_FORMAT }
 

@@ -1,5 +1,5 @@
 import { recordOf, type AnyEntry } from '../../core/job/index.ts'
-import { planFor, type Sheet, type Variants } from '../../core/sheet/index.ts'
+import { planFor, type ShelfSheet, type Variants } from '../../core/sheet/index.ts'
 import { SUMS_BY_NAME } from '../../core/sums/index.ts'
 import { answerSum, type Answered } from '../../shared/sums.ts'
 import type { Fonts } from '../reports/fonts.ts'
@@ -10,7 +10,7 @@ export type Tell = (share: number) => void
 
 /** Everything a record is made from. */
 export interface RecordWork {
-  sheet: Sheet
+  sheet: ShelfSheet
   variants: Variants
   entries: AnyEntry[]
   names: [id: string, name: string][]

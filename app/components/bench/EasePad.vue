@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { easedOf } from '~~/core/job'
+import { viewWords } from '~~/core/sheet'
 
 /** A joint slackened bolt by bolt in its order: one out of its turn is named before it is kept. */
 const props = defineProps<{ joint: string }>()
@@ -29,7 +30,7 @@ function choose(one: number) {
 <template>
   <PadFrame :title="`${joint.title} · slacken`" :why="why">
     <p class="soft">
-      {{ joint.slacken!.how }}, seen from {{ joint.seenFrom === 'above' ? 'above' : `the ${joint.seenFrom}` }}.
+      {{ joint.slacken!.how }}, seen from {{ viewWords(joint.seenFrom) }}.
     </p>
     <div class="work">
       <div class="ring">

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { passesOf, PATTERN_REASONS, torqueText, type Pattern } from '~~/core/joints'
 import { boltCount, isDrawnUp, ordersOf, progressOf, pullText } from '~~/core/job'
+import { viewWords } from '~~/core/sheet'
 
 /**
  * One joint drawn up pass by pass, bolt by bolt, by torque, by turn or by feel, and locked. Any bolt can be said; one out of
@@ -83,7 +84,7 @@ const capital = (words: string) => words.charAt(0).toUpperCase() + words.slice(1
     <p class="soft">
       {{ joint.thread }}, class {{ joint.class }}, {{ joint.lubricant
       }}{{ isSingle ? '' : `. ${capital(orderNow)} order` }}, seen from
-      {{ joint.seenFrom === 'above' ? 'above' : `the ${joint.seenFrom}` }}.
+      {{ viewWords(joint.seenFrom) }}.
     </p>
     <p v-if="!begun && orders.length > 1" class="orders soft">
       <el-segmented v-model="order" :options="orders" aria-label="Order of the bolts" />

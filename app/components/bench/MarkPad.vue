@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { markText, readLabel } from '~~/core/job'
 import { parseQuantity } from '~~/core/quantity'
+import { oppositeView } from '~~/core/sheet'
 
 /** A match-mark made before two parts part: with what, where, and from which end or datum it was taken. */
 const props = defineProps<{ mate: string }>()
@@ -17,8 +18,7 @@ const deg = ref<number | null>(null)
 const text = ref('')
 const why = ref<string | null>(null)
 const resting = useRest(() => props.mate)
-const heldFrom = mate.mark?.seenFrom ?? 'drive end'
-const ends: [string, string] = [job.plan.sheet.ends.left, job.plan.sheet.ends.right]
+const heldFrom = mate.mark!.seenFrom
 
 /** Where it lies, as the rule of the mate wants it said; null with the reason. */
 function where(): { deg: number } | { mm: number; text: string } | { label: string } | null {
@@ -56,7 +56,7 @@ function make() {
     <p class="soft">Mark {{ mate.mark?.on }}. {{ mate.wrong }}.</p>
     <template v-if="made">
       <p><strong>Marked:</strong> {{ markText(job.plan, made) }}, by {{ job.names.get(made.by) }}.</p>
-      <IndexDial v-if="made.deg !== undefined" :model-value="made.deg" fixed :held-from="made.seenFrom" :ends="ends" />
+      <IndexDial v-if="made.deg !== undefined" :model-value="made.deg" fixed :held-from="made.seenFrom" :other="oppositeView(job.plan.sheet, made.seenFrom)" />
     </template>
     <template v-else>
       <form v-if="mate.rule.kind === 'distance'" @submit.prevent="make">
@@ -74,7 +74,7 @@ function make() {
           autocomplete="off"
         />
       </form>
-      <IndexDial v-else v-model="deg" :held-from="heldFrom" :ends="ends" />
+      <IndexDial v-else v-model="deg" :held-from="heldFrom" :other="oppositeView(job.plan.sheet, heldFrom)" />
       <el-radio-group v-model="method" aria-label="Made with">
         <el-radio-button v-for="one in methods" :key="one" :value="one">{{ one }}</el-radio-button>
       </el-radio-group>

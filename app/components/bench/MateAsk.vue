@@ -2,7 +2,7 @@
 import { answerText, choicesOf, markOf, markText, mateMet, missedBy, readLabel, type MateAnswer } from '~~/core/job'
 import { withinTurn } from '~~/core/marks'
 import { fixed, parseQuantity } from '~~/core/quantity'
-import type { Mate } from '~~/core/sheet'
+import { oppositeView, type Mate } from '~~/core/sheet'
 
 /**
  * How two parts stand to each other, asked blind: what is seen, where the mark stands, how far it is. Only what was said is
@@ -19,7 +19,6 @@ const mark = computed(() => markOf(job.state, props.mate))
 const carrier = computed(() => made.value?.carrier ?? props.mate.mark?.method ?? '')
 const seenFrom = computed(() => made.value?.seenFrom ?? props.mate.mark?.seenFrom ?? '')
 const { rule } = props.mate
-const ends: [string, string] = [job.plan.sheet.ends.left, job.plan.sheet.ends.right]
 const deg = ref<number | null>(props.given?.deg ?? null)
 const text = ref(props.given?.text ?? props.given?.label ?? '')
 const say = ref(props.given?.say ?? '')
@@ -97,7 +96,7 @@ function again() {
         :model-value="given.deg!"
         fixed
         :held-from="seenFrom"
-        :ends="ends"
+        :other="oppositeView(job.plan.sheet, seenFrom)"
         :mark="withinTurn(mark!.deg! + (rule.kind === 'aligned' ? (rule.deg ?? 0) : 0))"
       />
     </template>
@@ -115,7 +114,7 @@ function again() {
       </p>
     </template>
     <template v-else>
-      <IndexDial v-if="kind === 'aligned'" v-model="deg" :held-from="seenFrom" :ends="ends" />
+      <IndexDial v-if="kind === 'aligned'" v-model="deg" :held-from="seenFrom" :other="oppositeView(job.plan.sheet, seenFrom)" />
       <form v-else-if="kind === 'distance'" class="row" @submit.prevent="measure">
         <QuantityField v-model="text" class="far" :label="mate.title" :unit="fieldUnit('mm')" />
         <el-button type="primary" native-type="submit">It stands there</el-button>

@@ -9,10 +9,12 @@ import {
   CHOICES,
   MOMENT_WORDS,
   SEVERITIES,
+  STOCK,
   type Choice,
   type Severity,
 } from '~~/core/job'
 import { clockText } from '~~/core/marks'
+import { oppositeView, viewWords } from '~~/core/sheet'
 
 /** Everything about one part, and what may be done about it. */
 const props = defineProps<{ part: string }>()
@@ -30,7 +32,9 @@ const severity = ref<Severity | undefined>()
 const deg = ref<number | null>(null)
 const placing = ref(false)
 const why = ref<string | null>(null)
-const ends: [string, string] = [job.plan.sheet.ends.left, job.plan.sheet.ends.right]
+const heldFrom = computed(
+  () => job.plan.sheet.assemblies.find(assembly => assembly.id === one.value.part.assembly)!.seenFrom,
+)
 const isAlways = computed(() => one.value.part.renewal === 'always')
 const where = computed(() => {
   const on = offWith(job.plan, job.state, props.part)
@@ -67,7 +71,7 @@ function observe() {
       part: props.part,
       finding: finding.value.trim(),
       severity: severity.value,
-      ...(placing.value && deg.value !== null ? { deg: deg.value, seenFrom: 'drive end' } : {}),
+      ...(placing.value && deg.value !== null ? { deg: deg.value, seenFrom: heldFrom.value } : {}),
     },
   })
   if (why.value) return
@@ -80,7 +84,7 @@ const back = () => {
 const takeNew = () => {
   why.value = job.act({
     kind: 'part.renewed',
-    payload: { part: props.part, from: kitName(job.plan.sheet, one.value.part.kit) },
+    payload: { part: props.part, from: one.value.part.kit ?? STOCK },
   })
 }
 const decide = (choice: Choice) => {
@@ -183,7 +187,7 @@ const recount = (way: 'out' | 'in', n: number | null | undefined) => {
         }}<small class="soft"
           >{{ observation.severity
           }}{{
-            observation.deg === undefined ? '' : `, at ${clockText(observation.deg)} from the ${observation.seenFrom}`
+            observation.deg === undefined ? '' : `, at ${clockText(observation.deg)} seen from ${viewWords(observation.seenFrom!)}`
           }}, {{ job.names.get(observation.by) }}</small
         >
       </li>
@@ -198,7 +202,7 @@ const recount = (way: 'out' | 'in', n: number | null | undefined) => {
         <el-button :aria-expanded="placing" @click="placing = !placing">Where</el-button>
         <el-button type="primary" native-type="submit">Note it</el-button>
       </div>
-      <IndexDial v-if="placing" v-model="deg" held-from="drive end" :ends="ends" />
+      <IndexDial v-if="placing" v-model="deg" :held-from="heldFrom" :other="oppositeView(job.plan.sheet, heldFrom)" />
     </form>
   </PadFrame>
 </template>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { countFault, isAway, lubricantFault, mediumsOf, partName, partState, type Count } from '~~/core/job'
+import { countFault, isAway, kitWords, lubricantFault, mediumsOf, partName, partState, STOCK, type Count } from '~~/core/job'
 import { ridersOf } from '~~/core/sheet'
 
 /** What a step wants said as it is confirmed: what comes off and under which number, what goes back and how it stands. */
@@ -60,7 +60,7 @@ const back = (part: string) => {
   why.value = job.act({ kind: 'part.returned', payload: { part } })
 }
 const fresh = ({ ref, part }: Row) => {
-  why.value = job.act({ kind: 'part.renewed', payload: { part: ref, from: kitName(job.plan.sheet, part.kit) } })
+  why.value = job.act({ kind: 'part.renewed', payload: { part: ref, from: part.kit ?? STOCK } })
 }
 const fault = (count: Count) => countFault(count, said.value.counts?.[count.key])
 function pick(place: string, part: string | undefined) {
@@ -123,7 +123,7 @@ const says = ({ part, now, goesOn, isTagged, bag, shares, hand }: Row) =>
               >It is back</el-button
             >
             <el-button v-if="needsNew(one)" size="small" type="primary" data-test="new" @click="fresh(one)">
-              Take a new one, {{ kitName(job.plan.sheet, one.part.kit) }}
+              Take a new one, {{ kitWords(job.plan, one.part.kit) }}
             </el-button>
           </div>
           <p v-for="mate in one.free" :key="mate.id" class="soft">

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { clockText, fromOtherEnd, parseDial, withinTurn } from '~~/core/marks'
+import { viewWords } from '~~/core/sheet'
 
 /**
  * A clock seen from a named end, set to the minute by drag, by keys or by typing. Made by hand: a mark is put where it lies,
@@ -8,7 +9,8 @@ import { clockText, fromOtherEnd, parseDial, withinTurn } from '~~/core/marks'
 const deg = defineModel<number | null>({ required: true })
 const props = defineProps<{
   heldFrom: string
-  ends: [string, string]
+  /** The view from the other side. */
+  other: string
   /** Where the mark was made, once that may be shown. */
   mark?: number | null
   fixed?: boolean
@@ -27,7 +29,7 @@ const at = (angle: number, r: number) => ({
 })
 const shown = computed(() => (deg.value === null ? null : seen(deg.value)))
 const flip = () => {
-  lookFrom.value = props.ends.find(end => end !== lookFrom.value)!
+  lookFrom.value = mirrored.value ? props.heldFrom : props.other
 }
 function set(angle: number) {
   deg.value = seen(withinTurn(Math.round(angle / MINUTE_DEG) * MINUTE_DEG))
@@ -73,7 +75,7 @@ const words = computed(() =>
       viewBox="0 0 300 300"
       role="slider"
       :tabindex="fixed ? -1 : 0"
-      :aria-label="`Index dial seen from the ${lookFrom}`"
+      :aria-label="`Index dial seen from ${viewWords(lookFrom)}`"
       aria-valuemin="0"
       aria-valuemax="360"
       :aria-valuenow="shown ?? 0"
@@ -117,7 +119,7 @@ const words = computed(() =>
     </svg>
     <div class="by">
       <p>
-        Seen from the <strong>{{ lookFrom }}</strong>
+        Seen from <strong>{{ viewWords(lookFrom) }}</strong>
       </p>
       <el-button size="small" @click="flip">From the other end</el-button>
       <template v-if="!fixed">

@@ -4,7 +4,7 @@ import { HANDS } from '../roles.ts'
 import { degrees, id, optional, words, type Shaped } from '../shape.ts'
 import { stamped } from '../state.ts'
 import { mateName } from '../words.ts'
-import { unknown } from './sense.ts'
+import { notSeenFrom, unknown } from './sense.ts'
 
 const shape = {
   mate: id,
@@ -26,6 +26,8 @@ export const markMade: ActKind<Shaped<typeof shape>> = {
   sense: (plan, state, { payload }) => {
     const mate = plan.mates.get(payload.mate)
     if (!mate?.mark) return unknown('mark', payload.mate)
+    const blind = notSeenFrom(plan, payload.seenFrom)
+    if (blind) return blind
     if (mate.mark.stamped) return `${mate.title}: the maker put that mark there. There is none to make.`
     if (hasParted(plan, state, mate))
       return `${mate.title}: the parts have parted; a mark made now would say nothing. Say it was lost, with the reason.`

@@ -1,10 +1,11 @@
 import { clockText } from '../../marks/index.ts'
+import { viewWords } from '../../sheet/index.ts'
 import type { ActKind } from '../act.ts'
 import { HANDS } from '../roles.ts'
 import { choice, degrees, id, optional, words, type Shaped } from '../shape.ts'
 import { SEVERITIES, stamped } from '../state.ts'
 import { partName } from '../words.ts'
-import { knownParts } from './sense.ts'
+import { knownParts, notSeenFrom } from './sense.ts'
 
 const shape = {
   part: id,
@@ -18,10 +19,11 @@ export const partObserved: ActKind<Shaped<typeof shape>> = {
   shape,
   by: HANDS,
   corrected: 'replace',
-  sense: (plan, _, { payload }) => knownParts(plan, [payload.part]),
+  sense: (plan, _, { payload: { part, deg, seenFrom } }) =>
+    knownParts(plan, [part]) ?? (deg === undefined && seenFrom === undefined ? null : notSeenFrom(plan, seenFrom)),
   apply: (state, entry) => {
     state.observations.push(stamped(entry, state, entry.payload))
   },
-  words: (plan, { part, finding, severity, deg }) =>
-    `${partName(plan, part)}: ${finding} (${severity})${deg === undefined ? '' : ` at ${clockText(deg)}`}`,
+  words: (plan, { part, finding, severity, deg, seenFrom }) =>
+    `${partName(plan, part)}: ${finding} (${severity})${deg === undefined ? '' : ` at ${clockText(deg)} seen from ${viewWords(seenFrom!)}`}`,
 }

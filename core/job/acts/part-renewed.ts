@@ -1,18 +1,20 @@
 import type { ActKind } from '../act.ts'
 import { id, optional, words, type Shaped } from '../shape.ts'
 import { partState, setPart, stamped } from '../state.ts'
-import { partName } from '../words.ts'
-import { offParts } from './sense.ts'
+import { kitWords, partName, STOCK } from '../words.ts'
+import { offParts, unknown } from './sense.ts'
 
-const shape = { part: id, from: words(60), batch: optional(words(40)) } as const
+/** `from`: the kit by its name in the sheet, or {@link STOCK}. */
+const shape = { part: id, from: id, batch: optional(words(40)) } as const
 
 export const partRenewed: ActKind<Shaped<typeof shape>> = {
   shape,
   by: ['fitter', 'lead', 'stores'],
   corrected: 'replace',
-  sense: (plan, state, { payload: { part } }) => {
+  sense: (plan, state, { payload: { part, from } }) => {
     const wrong = offParts(plan, state, [part])
     if (wrong) return wrong
+    if (from !== STOCK && !plan.whole.kits.some(kit => kit.id === from)) return unknown('kit', from)
     const { name, part: kind } = plan.parts.get(part)!
     const now = partState(state, part)
     if (now.renewed) return `A new one is in hand already for ${name}. Take that back first, if it was the wrong one.`
@@ -26,5 +28,5 @@ export const partRenewed: ActKind<Shaped<typeof shape>> = {
     setPart(state, entry.payload.part, { renewed })
   },
   words: (plan, { part, from, batch }) =>
-    `New, from ${from}${batch ? `, batch ${batch}` : ''}: ${partName(plan, part)}`,
+    `New, from ${kitWords(plan, from)}${batch ? `, batch ${batch}` : ''}: ${partName(plan, part)}`,
 }

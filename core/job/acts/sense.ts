@@ -1,4 +1,4 @@
-import type { Moment, Plan, Ref } from '../../sheet/index.ts'
+import { viewsOf, type Moment, type Plan, type Ref } from '../../sheet/index.ts'
 import { timeOf, type AnyEntry } from '../entry.ts'
 import { hindrances, unmetNeeds } from '../steps.ts'
 import { owedNow } from '../owed/index.ts'
@@ -72,5 +72,11 @@ export function notReadable(
     ...(plan.steps.has(step) ? outOfReach(plan, state, step) : []),
   ]
 }
+
+/** Why nothing is seen from there: this machine has no such end. */
+export const notSeenFrom = ({ whole }: Plan, from: string | undefined): string | null =>
+  from !== undefined && viewsOf(whole).includes(from)
+    ? null
+    : `Say from where it is seen: ${viewsOf(whole).join(', ')}.`
 
 export const always = () => null

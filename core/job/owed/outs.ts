@@ -4,7 +4,7 @@ import { beforeCover, type Owing, type Source } from './owing.ts'
 
 /** What was found out is put right later and measured again; where that is left out, it stands. */
 const isLeftSo = (plan: Plan, { id }: Check) =>
-  plan.source.checks
+  plan.whole.checks
     .find(one => one.id === id)!
     .at.some(({ moment, step }) => moment !== 'asFound' && !plan.steps.has(step))
 

@@ -1,0 +1,19 @@
+import type { ShelfSheet } from './types.ts'
+
+type WithEnds = Pick<ShelfSheet, 'ends'>
+
+const ABOVE = 'above'
+const BELOW = 'below'
+
+/** From where a machine may be looked at: its two ends as the sheet names them, above and below. */
+export const viewsOf = ({ ends }: WithEnds): string[] => [ends.left, ends.right, ABOVE, BELOW]
+
+/** The view from the other side of the same axis; angles are mirrored in it. */
+export function oppositeView({ ends }: WithEnds, from: string): string {
+  if (from === ABOVE) return BELOW
+  if (from === BELOW) return ABOVE
+  return from === ends.left ? ends.right : ends.left
+}
+
+/** A view as it is said after “from”: “the drive end”, “above”. */
+export const viewWords = (from: string): string => (from === ABOVE || from === BELOW ? from : `the ${from}`)
