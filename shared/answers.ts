@@ -150,6 +150,14 @@ export interface AppendAnswer {
   lastSeq: number
 }
 
+/** A part of a record, as the last of a stream of events. */
+export interface RecordAnswer {
+  /** In base64. */
+  pdf: string
+  /** How many parts the record has. */
+  parts: number
+}
+
 /** How far work that runs long is: how many go before it, or the share of it that is done. */
 export type WorkProgress = { before: number } | { share: number }
 

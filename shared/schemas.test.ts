@@ -1,8 +1,8 @@
 import { v7 as uuid } from 'uuid'
 import { describe, expect, it } from 'vitest'
-import { ACTS } from '../core/job/index.ts'
+import { ACTS, type EntryKind, type Fields, type Shape } from '../core/job/index.ts'
 import { plan, technician } from '../tests/pump.ts'
-import { entriesSchema, payloadFitting, signInSchema } from './schemas.ts'
+import { entriesSchema, idSchema, payloadFitting, signInSchema } from './schemas.ts'
 
 const entry = (kind: string, payload: unknown, more = {}) => ({
   id: uuid(),
@@ -59,10 +59,90 @@ describe('payloads', () => {
   })
 })
 
-it('ids are written one way', () => {
-  const one = entry('note.written', { text: 'x' })
-  const { value } = entriesSchema.validate({ ...one, id: one.id.toUpperCase() })
-  expect((value as { id: string }[])[0]!.id).toBe(one.id)
+/** Spellings that PostgreSQL, or a library, reads as the same id. */
+const spellings = (id: string): string[] => {
+  const bare = id.replaceAll('-', '')
+  const around = (text: string) => [text, `{${text}}`, `[${text}]`, `(${text})`]
+  return [
+    id.toUpperCase(),
+    id.replace(/[a-f]/, letter => letter.toUpperCase()),
+    ` ${id}`,
+    `${id}\n`,
+    bare,
+    bare.toUpperCase(),
+    id.replaceAll('-', ':'),
+    bare.match(/.{4}/g)!.join('-'),
+    ...[id, bare, id.toUpperCase(), bare.toUpperCase()].flatMap(around).slice(1),
+  ].filter(text => text !== id)
+}
+
+/** An example of what a shape carries, and where ids of entries stand in it. */
+function exampleOf(shape: Shape, at: string[], ids: string[][]): unknown {
+  switch (shape.is) {
+    case 'entry':
+      ids.push(at)
+      return uuid()
+    case 'list':
+      return [exampleOf(shape.of, [...at, '0'], ids)]
+    case 'record':
+      return examplesOf(shape.of, at, ids)
+    case 'number':
+      return Math.max(shape.least ?? 1, (shape.over ?? 0) + 1)
+    case 'flag':
+      return true
+    case 'choice':
+      return shape.of[0]
+    case 'names':
+    case 'payload':
+      return {}
+    default:
+      return 'x'
+  }
+}
+const examplesOf = (fields: Fields, at: string[], ids: string[][]): Record<string, unknown> =>
+  Object.fromEntries(Object.entries(fields).map(([key, shape]) => [key, exampleOf(shape, [...at, key], ids)]))
+
+const put = (value: unknown, [key, ...rest]: string[], id: string): unknown =>
+  key === undefined
+    ? id
+    : Object.assign(Array.isArray(value) ? [...value] : { ...(value as object) }, {
+        [key]: put((value as Record<string, unknown>)[key], rest, id),
+      })
+
+describe('ids are written one way, small letters with hyphens, or not taken', () => {
+  const id = uuid()
+  it('in what every entry carries beside its payload', () => {
+    const one = entry('note.written', { text: 'x' })
+    for (const key of ['id', 'act', 'by'])
+      for (const spelling of spellings(id))
+        expect(why({ ...one, [key]: spelling }), `${key} ${spelling}`).toMatch(/small letters/)
+  })
+  it('in the payload of every kind', () => {
+    const found = (Object.keys(ACTS) as EntryKind[]).flatMap(kind => {
+      const ids: string[][] = []
+      const example = examplesOf(ACTS[kind].shape, [], ids)
+      return ids.map(at => ({ kind, at, example }))
+    })
+    expect(found.map(({ kind }) => kind)).toEqual(
+      expect.arrayContaining(['entry.corrected', 'hold.signed', 'concession.given']),
+    )
+    for (const { kind, at, example } of found) {
+      const told = (text: string) => {
+        const fits = payloadFitting(kind, put(example, at, text))
+        return 'why' in fits ? fits.why : ''
+      }
+      expect(told(id), `${kind} ${at.join('.')}`).not.toMatch(/small letters/)
+      for (const spelling of spellings(id))
+        expect(told(spelling), `${kind} ${at.join('.')} ${spelling}`).toMatch(/small letters/)
+    }
+  })
+  it('of persons and in addresses', () => {
+    for (const spelling of spellings(id)) {
+      expect(idSchema.validate(spelling).error, spelling).toBeDefined()
+      expect(signInSchema.validate({ person: spelling, pin: '123456' }).error, spelling).toBeDefined()
+    }
+    expect(idSchema.validate(id).error).toBeUndefined()
+  })
 })
 
 it.each([

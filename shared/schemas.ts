@@ -13,7 +13,18 @@ import type { SentEntry } from './answers.ts'
 
 /** Everything that comes over the wire is held against one of these. */
 const words = (most: number) => Joi.string().trim().max(most)
-const uuid = () => Joi.string().guid().lowercase()
+
+/**
+ * An id in the one form there is: small letters, with hyphens. The database reads other spellings as the same id, and what
+ * compares texts would not.
+ */
+const ID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/
+/** The same, with a time in it (RFC 9562, version 7). */
+const TIMED_ID = /^[0-9a-f]{8}-[0-9a-f]{4}-7[0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}$/
+const uuid = (form = ID) =>
+  Joi.string()
+    .pattern(form)
+    .messages({ 'string.pattern.base': '{{#label}} is no id as it is written here: small letters, with hyphens' })
 
 /** A moment in UTC, as every client writes it; a date that is not in the calendar is none. */
 const moment = Joi.string()
@@ -94,7 +105,7 @@ export function payloadFitting(kind: EntryKind, payload: unknown): { why: string
 }
 
 const entry = Joi.object<SentEntry>({
-  id: uuid().guid({ version: 'uuidv7' }).required(),
+  id: uuid(TIMED_ID).required(),
   kind: Joi.valid(...SENT).required(),
   act: uuid().required(),
   madeAt: moment.required(),
@@ -167,4 +178,6 @@ export const labelsSchema = Joi.object<{ count: number }>({
 }).required()
 export const tagSchema = words(40).required()
 export const idSchema = uuid().required()
+/** Which part of a long record, from 1. */
+export const partSchema = Joi.number().integer().min(1).max(100_000).default(1)
 export const seqSchema = Joi.number().integer().min(0).max(10_000_000).default(0)

@@ -6,9 +6,7 @@ import { refusalOf, type AnyEntry, type EntryKind, type Payloads, type Role } fr
 import { planFor, readSheet, type Plan } from '../core/sheet/index.ts'
 
 /** The axially split pump, and a technician at it: what the tests of the job are done on. */
-export const sheet = readSheet(
-  parse(readFileSync(new URL('../library/m14-axially-split-pump.yaml', import.meta.url), 'utf8')),
-)
+export const sheet = readSheet(parse(readFileSync('library/m14-axially-split-pump.yaml', 'utf8')))
 export const plan = planFor(sheet, { faces: 'carbon', flush: 'water' })
 export const people = { fitter: 'rena', lead: 'odd' }
 

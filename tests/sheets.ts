@@ -5,20 +5,21 @@ import { exampleFigure } from '../demo/findings.ts'
 import { finderOf, namesOf, type Figures } from '../demo/figures.ts'
 import { Technician, type Findings } from '../demo/technician.ts'
 import { SUMS_BY_NAME } from '../core/sums/index.ts'
-import { planFor, readSheet, type Check, type Moment, type ShelfSheet, type Variants } from '../core/sheet/index.ts'
+import { planFor, readSheet, type Check, type Moment, type Sheet, type Variants } from '../core/sheet/index.ts'
 import { people } from './pump.ts'
 
-const read = (path: string): ShelfSheet => readSheet(parse(readFileSync(new URL(path, import.meta.url), 'utf8')))
+// From the checkout's folder, where every test is started: a test of a screen has no address of its file.
+const read = (path: string) => readSheet(parse(readFileSync(path, 'utf8'))) as Sheet
 
 /** A small sheet made for tests, written out. */
-export const sheetNamed = (name: string): ShelfSheet => read(`./sheets/${name}.yaml`)
+export const sheetNamed = (name: string): Sheet => read(`tests/sheets/${name}.yaml`)
 
 /** A sheet of the library, written out. */
-export const librarySheet = (name: string): ShelfSheet => read(`../library/${name}.yaml`)
+export const librarySheet = (name: string): Sheet => read(`library/${name}.yaml`)
 
 /** Every sheet of the library, by the name of its file. */
 export const librarySheetNames = (): string[] =>
-  readdirSync(new URL('../library/', import.meta.url)).flatMap(file => /^(.*)\.yaml$/.exec(file)?.[1] ?? [])
+  readdirSync('library').flatMap(file => /^(.*)\.yaml$/.exec(file)?.[1] ?? [])
 
 /** What is read of a machine. What is not named is read as the sheet would best have it. */
 export type Read = Figures
@@ -62,7 +63,7 @@ export function findingsOf(figures: Read, isWhole = false): Findings {
 
 /** Somebody who works a sheet and finds what the test says. */
 export function worker(
-  sheet: ShelfSheet,
+  sheet: Sheet,
   figures: Read | Findings = {},
   variants: Variants = {},
   Who: typeof Technician = Technician,

@@ -6,7 +6,10 @@ import type { Fields } from './shape.ts'
 import type { JobState } from './state.ts'
 
 /** An entry as the act of its kind sees it. */
-export type Done<P> = Pick<AnyEntry, 'id' | 'act' | 'madeBy' | 'role' | 'madeAt' | 'receivedAt' | 'seq'> & {
+export type Done<P> = Pick<
+  AnyEntry,
+  'id' | 'act' | 'madeBy' | 'role' | 'vouchedBy' | 'madeAt' | 'receivedAt' | 'seq'
+> & {
   payload: P
 }
 

@@ -39,9 +39,9 @@ export function holdStands(plan: Plan, state: JobState, step: Step): 'signed' | 
   return isSame(signed.saw, entriesOf(workOf(plan, state, step))) ? 'signed' : 'lapsed'
 }
 
-/** Whether somebody did some of the work that a hold covers: then another signs it. */
+/** Whether somebody did some of the work that a hold covers, or vouched for it: then another signs it. */
 export const didTheWork = (plan: Plan, state: JobState, step: Step, person: string): boolean =>
-  workOf(plan, state, step).some(one => one.by === person)
+  workOf(plan, state, step).some(one => one.by === person || one.vouchedBy === person)
 
 /** Why this person may not sign a hold now; empty when they may. */
 export function holdHindrances(plan: Plan, state: JobState, step: Step, person: string): string[] {
@@ -62,7 +62,7 @@ export function holdHindrances(plan: Plan, state: JobState, step: Step, person: 
   if (loose) return ['The joint is not drawn up yet']
   return didTheWork(plan, state, step, person)
     ? [
-        `You did some of this work yourself. A hold point is signed by somebody else: a second pair of eyes${step.hold?.by === 'lead' ? '. Where there is no other lead here, it is conceded at the gate, and says so' : ''}`,
+        `You did some of this work yourself, or vouched for it. A hold point is signed by somebody else: a second pair of eyes${step.hold?.by === 'lead' ? '. Where there is no other lead here, it is conceded at the gate, and says so' : ''}`,
       ]
     : []
 }

@@ -98,6 +98,6 @@ export { momentsIn, roundOf, roundsOf, shortOf, type RoundGoal, type RoundView }
 export { causesOf, signMet, signsOf, type Cause, type Worked } from './troubles.ts'
 export { isSameGround, projectJob, worstCheck, type Projection, type LatestReading } from './projection.ts'
 export { recordOf, entryWords, type JobRecord, type RecordedReading, type Signed } from './record.ts'
-export { recordTables, type RecordTable } from './record-tables.ts'
+export { recordParts, recordTables, type RecordTable } from './record-tables.ts'
 export { MOMENT_WORDS, STATION_WORDS, STOCK, checkName, kitWords, partName } from './words.ts'
 export { showValue, showLimits, showFigure } from './show.ts'

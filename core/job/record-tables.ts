@@ -270,3 +270,38 @@ export const recordTables = (record: JobRecord): RecordTable[] =>
     columns: columns.map(({ head, width }) => ({ head, width })),
     rows: rows(record).map(row => columns.map(column => column.cell(row))),
   })).filter(one => one.rows.length)
+
+/** How much one part of a long record holds: letters, with so many for every row. A part takes some seconds to print. */
+const PART = 800_000
+const ROW = 200
+
+const weightOf = (row: readonly Cell[]): number =>
+  row.reduce(
+    (sum, { text: words = '', small = [], lines = [] }) =>
+      sum + [words, ...small, ...lines].reduce((letters, one) => letters + one.length, 0),
+    ROW,
+  )
+
+/** The tables of a record in parts that can be printed one by one; most have one. What runs on says so. */
+export function recordParts(tables: readonly RecordTable[], most = PART): RecordTable[][] {
+  const parts: RecordTable[][] = [[]]
+  let weight = 0
+  for (const { title, columns, rows } of tables) {
+    let here: RecordTable | null = null
+    for (const row of rows) {
+      const more = weightOf(row)
+      if (weight && weight + more > most) {
+        parts.push([])
+        weight = 0
+      }
+      const part = parts.at(-1)!
+      if (!here || part.at(-1) !== here) {
+        here = { title: here ? `${title}, continued` : title, columns, rows: [] }
+        part.push(here)
+      }
+      here.rows.push(row)
+      weight += more
+    }
+  }
+  return parts
+}

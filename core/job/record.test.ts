@@ -1,3 +1,4 @@
+import fc from 'fast-check'
 import { beforeAll, describe, expect, it } from 'vitest'
 import type { Technician } from '../../demo/technician.ts'
 import { plan, technician } from '../../tests/pump.ts'
@@ -5,6 +6,8 @@ import {
   entryWords,
   projectJob,
   recordOf,
+  recordParts,
+  recordTables,
   showLimits,
   showValue,
   worstCheck,
@@ -187,4 +190,31 @@ describe('the worst check', () => {
     expect(worstCheck([one('a', 'Thin', 0.99, '1'), one('b', 'Out', null, '1')])!.checkId).toBe('b')
     expect(worstCheck([])).toBeNull()
   })
+})
+
+describe('a long record', () => {
+  const row = (letters: number) => [{ text: 'x'.repeat(letters) }]
+  const columns = [{ head: 'Note', width: 1 }]
+  it('is one part while it is short', () => {
+    const tables = recordTables(recordOf(plan, technician().folded.entries, new Map()))
+    expect(recordParts(tables)).toEqual([tables])
+  })
+  it('is cut into parts that hold every row once, in order; what runs on says so', () =>
+    fc.assert(
+      fc.property(
+        fc.array(fc.array(fc.integer({ min: 0, max: 3000 }), { minLength: 1, maxLength: 12 }), { maxLength: 6 }),
+        sizes => {
+          const tables = sizes.map((rows, i) => ({ title: `T${i}`, columns, rows: rows.map(row) }))
+          const parts = recordParts(tables, 4000)
+          const again = new Map<string, unknown[]>()
+          for (const { title, rows } of parts.flat()) {
+            const name = title.replace(', continued', '')
+            expect(again.has(name)).toBe(title !== name)
+            again.set(name, [...(again.get(name) ?? []), ...rows])
+          }
+          expect([...again]).toEqual(tables.map(({ title, rows }) => [title, rows]))
+          for (const part of parts.slice(0, -1)) expect(part.length).toBeGreaterThan(0)
+        },
+      ),
+    ))
 })

@@ -11,6 +11,8 @@ export interface Stamp {
   role: Role
   at: string
   entry: string
+  /** The lead who vouched for it, and so stands for it as whoever did it does. */
+  vouchedBy?: string
   /** Place in the order of acts that count, from 1. */
   n: number
 }
@@ -213,7 +215,7 @@ export function branchState(state: JobState): JobState {
   }
 }
 
-type Stamped = Pick<AnyEntry, 'id' | 'madeBy' | 'role' | 'madeAt' | 'receivedAt'>
+type Stamped = Pick<AnyEntry, 'id' | 'madeBy' | 'role' | 'vouchedBy' | 'madeAt' | 'receivedAt'>
 
 /** Who, when and where in the order: the stamp of an act being taken in. */
 export const stampOf = (entry: Stamped, state: JobState): Stamp => ({
@@ -221,6 +223,7 @@ export const stampOf = (entry: Stamped, state: JobState): Stamp => ({
   role: entry.role,
   at: timeOf(entry),
   entry: entry.id,
+  vouchedBy: entry.vouchedBy,
   n: state.count,
 })
 

@@ -161,8 +161,8 @@ const RULES: Rule[] = [
   // Where one looks from is a place this machine has.
   ({ sheet }) =>
     Object.entries({
-      assembly: sheet.assemblies,
-      joint: sheet.joints,
+      'assembly': sheet.assemblies,
+      'joint': sheet.joints,
       'mark of': sheet.mates.flatMap(({ id, mark }) => (mark ? [{ id, seenFrom: mark.seenFrom }] : [])),
     }).flatMap(([word, list]) =>
       list

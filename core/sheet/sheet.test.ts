@@ -7,7 +7,7 @@ import { coupledVariants, everyVariant, examineSheet, planFor, readSheet, stepsB
 const text = readFileSync(new URL('../../library/m14-axially-split-pump.yaml', import.meta.url), 'utf8')
 let sheet: Sheet
 beforeEach(() => {
-  sheet = readSheet(parse(text))
+  sheet = readSheet(parse(text)) as Sheet
 })
 const step = (id: string) => sheet.steps.find(one => one.id === id)!
 

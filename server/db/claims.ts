@@ -53,6 +53,12 @@ export async function doersOf(tx: Transaction, by: Person, fresh: SentEntry[]): 
   for (const one of others) {
     const who = people.get(one.by!)
     if (!who) throw new Refused(422, 'There is nobody of that name here. Reload the page.', one.id)
+    if (!who.active)
+      throw new Refused(
+        409,
+        `${who.name} is taken out here, so nobody can vouch for them. A lead lets them in again first, if they still work here.`,
+        one.id,
+      )
     if (!one.vouched) throw new Refused(409, `${who.name} did that. They sign in, or a lead vouches for it.`, one.id)
     if (by.role !== 'lead') throw new Refused(403, `Only a lead vouches for what ${who.name} did.`, one.id)
     if (ACTS[one.kind].signature)

@@ -4,6 +4,7 @@ import { alias } from 'drizzle-orm/pg-core'
 import { v7 as uuid } from 'uuid'
 import { planIn, standingOf, type JobState, type Standing } from '../../core/job/index.ts'
 import type { JobAnswer, OpenJob, PastJob, SignedInPerson, WorkedAnswer } from '../../shared/answers.ts'
+import type { RecordWork } from '../heavy/tasks.ts'
 import type { Database, Transaction } from './client.ts'
 import { appendIn } from './append.ts'
 import { JOBS, type Kept } from './folded.ts'
@@ -37,6 +38,22 @@ export async function jobWithLedger(db: Database, id: string): Promise<(JobAnswe
     },
     { isolationLevel: 'repeatable read', accessMode: 'read only' },
   )
+}
+
+/** What a record is made from; null when there is no such job. */
+export async function recordWork(
+  db: Database,
+  id: string,
+  how: Pick<RecordWork, 'lengths' | 'part'>,
+): Promise<RecordWork | null> {
+  const found = await jobWithLedger(db, id)
+  if (!found) return null
+  const { job: row, sheet, entries, people, equipment: machine } = found
+  return {
+    ...{ sheet, variants: row.variants, entries, number: row.number, machine },
+    names: people.map(({ id: who, name }): [string, string] => [who, name]),
+    ...how,
+  }
 }
 
 /** The newest figure of every check, of the overhauls before this one. */

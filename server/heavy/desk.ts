@@ -2,23 +2,29 @@ import { availableParallelism } from 'node:os'
 import { fileURLToPath } from 'node:url'
 import workerpool, { type Pool } from 'workerpool'
 import type { WorkProgress } from '../../shared/answers.ts'
+import { fairRoom } from '../live/turns.ts'
 import { FONT_FILES, type Fonts } from '../reports/fonts.ts'
 import type { Tasks } from './tasks.ts'
 
-/** There are so many pieces of work waiting already that one more is not taken. */
-export class TooMuch extends Error {}
-
-interface Desk {
-  pool: Pool
-  /** Those who wait, in order: told when one fewer goes before them. */
-  waiting: ((before: number) => void)[]
-}
-
 /** Somebody waits for a record at a screen, and scripts send lists of sums: neither waits for the other. */
 const WORKERS: Record<keyof Tasks, number> = { record: 1, sum: Math.max(1, availableParallelism() - 1) }
-const MOST_WAITING = 24
+/** Of one person, and over all: one more is not taken. */
+const WAITING = { each: 6, all: 60 }
 /** A piece of work that takes longer is ended, ms. */
 const LONGEST_MS = 120_000
+
+/** What somebody asks to have done. */
+export interface Piece<T extends keyof Tasks> {
+  task: T
+  /** Whoever asked: everybody's pieces are taken by turns. */
+  who: string
+  /** What it is made of; read once its turn has come. Null: there is nothing to do. */
+  given: () => Promise<Parameters<Tasks[T]>[0] | null>
+  /** Is told how many go before it and how far it is. */
+  onProgress?: (now: WorkProgress) => void
+  /** Ends it, wherever it is: nobody waits for it any more. */
+  gone: AbortSignal
+}
 
 async function fontsOf(): Promise<Fonts> {
   const kept = useStorage('assets:server')
@@ -26,62 +32,48 @@ async function fontsOf(): Promise<Fonts> {
   return Object.fromEntries(await Promise.all(Object.values(FONT_FILES).map(read))) as Fonts
 }
 
-const desks = new Map<keyof Tasks, Promise<Desk>>()
+const pools = new Map<keyof Tasks, Promise<Pool>>()
+const rooms = { record: fairRoom(WORKERS.record, WAITING), sum: fairRoom(WORKERS.sum, WAITING) }
 
-async function open(task: keyof Tasks): Promise<Desk> {
+async function open(task: keyof Tasks): Promise<Pool> {
   const fonts = task === 'record' ? await fontsOf() : {}
-  const pool = workerpool.pool(fileURLToPath(new URL('./heavy.mjs', import.meta.url)), {
+  return workerpool.pool(fileURLToPath(new URL('./heavy.mjs', import.meta.url)), {
     workerType: 'thread',
     maxWorkers: WORKERS[task],
     workerThreadOpts: { workerData: { fonts } },
   })
-  return { pool, waiting: [] }
 }
 
-const deskFor = (task: keyof Tasks) => desks.get(task) ?? desks.set(task, open(task)).get(task)!
+const poolFor = (task: keyof Tasks) => pools.get(task) ?? pools.set(task, open(task)).get(task)!
 
-/**
- * Has a piece of work done in a worker thread, in turn.
- * @param onProgress is told how many go before it and how far it is
- * @param stopped ends it, wherever it is: nobody waits for it any more
- * Throws {@link TooMuch} when too many wait already.
- */
-export async function heavily<T extends keyof Tasks>(
-  task: T,
-  given: Parameters<Tasks[T]>[0],
-  onProgress: (now: WorkProgress) => void = () => {},
-  stopped?: AbortSignal,
-): Promise<Awaited<ReturnType<Tasks[T]>>> {
-  const { pool, waiting } = await deskFor(task)
-  if (waiting.length >= MOST_WAITING) throw new TooMuch()
-  const told = (before: number) => onProgress({ before })
-  const { busyWorkers } = pool.stats()
-  waiting.push(told)
-  if (busyWorkers >= WORKERS[task]) told(waiting.length)
-  const leave = () => {
-    const place = waiting.indexOf(told)
-    if (place < 0) return
-    waiting.splice(place, 1)
-    waiting.slice(place).forEach((one, i) => one(place + i + 1))
+/** Has a piece of work done in a worker thread, in turn. Throws `TooMany` when too much waits already. */
+export function heavily<T extends keyof Tasks>({
+  task,
+  who,
+  given,
+  onProgress = () => {},
+  gone,
+}: Piece<T>): Promise<Awaited<ReturnType<Tasks[T]>> | null> {
+  const work = async (): Promise<Awaited<ReturnType<Tasks[T]>> | null> => {
+    const [pool, from] = await Promise.all([poolFor(task), given()])
+    // Gone while that was read.
+    gone.throwIfAborted()
+    if (from === null) return null
+    onProgress({ share: 0 })
+    const doing = pool.exec(task, [from], { on: (news: { share: number }) => onProgress(news) })
+    const stop = () => void doing.cancel()
+    gone.addEventListener('abort', stop, { once: true })
+    try {
+      return (await doing.timeout(LONGEST_MS)) as Awaited<ReturnType<Tasks[T]>>
+    } finally {
+      gone.removeEventListener('abort', stop)
+    }
   }
-  const work = pool.exec(task, [given], {
-    on: (news: { begun: true } | { share: number }) => {
-      leave()
-      onProgress('share' in news ? news : { share: 0 })
-    },
-  })
-  const stop = () => void work.cancel()
-  stopped?.addEventListener('abort', stop, { once: true })
-  try {
-    return (await work.timeout(LONGEST_MS)) as Awaited<ReturnType<Tasks[T]>>
-  } finally {
-    leave()
-    stopped?.removeEventListener('abort', stop)
-  }
+  return rooms[task](who, work, before => onProgress({ before }), gone)
 }
 
 /** Ends every worker, whatever it is at. */
 export async function closeDesks(): Promise<void> {
-  await Promise.all([...desks.values()].map(async desk => (await desk).pool.terminate(true)))
-  desks.clear()
+  await Promise.all([...pools.values()].map(async pool => (await pool).terminate(true)))
+  pools.clear()
 }

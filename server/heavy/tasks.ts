@@ -1,4 +1,4 @@
-import { recordOf, type AnyEntry } from '../../core/job/index.ts'
+import { recordOf, recordParts, recordTables, type AnyEntry } from '../../core/job/index.ts'
 import { planFor, type ShelfSheet, type Variants } from '../../core/sheet/index.ts'
 import { SUMS_BY_NAME } from '../../core/sums/index.ts'
 import { answerSum, type Answered } from '../../shared/sums.ts'
@@ -17,13 +17,26 @@ export interface RecordWork {
   lengths: 'mm' | 'inch'
   number: number
   machine: Machine
+  /** Which part of it, from 1. */
+  part: number
+}
+
+/** A part of a record, or none where it has not so many. */
+export interface MadeRecord {
+  pdf: Uint8Array | null
+  parts: number
 }
 
 /** Work that takes long enough to hold everybody else up: what a worker thread can be asked for. */
 export const TASKS = {
-  async record({ sheet, variants, entries, names, lengths, number, machine }: RecordWork, fonts: Fonts, tell: Tell) {
+  async record(given: RecordWork, fonts: Fonts, tell: Tell): Promise<MadeRecord> {
+    const { sheet, variants, entries, names, lengths, number, machine, part } = given
     const record = recordOf(planFor(sheet, variants, SUMS_BY_NAME), entries, new Map(names), lengths)
-    return Uint8Array.from(await recordPdf({ record, number, machine }, fonts, tell))
+    const parts = recordParts(recordTables(record))
+    const tables = parts[part - 1]
+    if (!tables) return { pdf: null, parts: parts.length }
+    const made = await recordPdf({ record, tables, part, parts: parts.length, number, machine }, fonts, tell)
+    return { pdf: Uint8Array.from(made), parts: parts.length }
   },
   async sum({ name, body }: { name: string; body: unknown }, _: Fonts, tell: Tell): Promise<Answered> {
     return answerSum(name, body, { tell })

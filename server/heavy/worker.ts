@@ -12,14 +12,13 @@ try {
 }
 
 const { fonts } = workerData as { fonts: Fonts }
-/** News of one piece of work: that it has begun, and how far it is, no oftener than somebody could see. */
+/** How far a piece of work is is told no oftener than somebody could see. */
 const TELL_EVERY_MS = 150
 
 const served = Object.fromEntries(
   Object.entries(TASKS).map(([name, task]) => [
     name,
     (given: never) => {
-      workerpool.workerEmit({ begun: true })
       let last = performance.now()
       return task(given, fonts, share => {
         if (performance.now() - last < TELL_EVERY_MS) return

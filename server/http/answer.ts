@@ -27,8 +27,21 @@ const STATUS_WORDS: Record<number, string> = {
   507: 'Insufficient Storage',
 }
 
+/** What is sent nests no deeper than this: whoever goes through it does so step by step into it. */
+const DEEPEST = 12
+
+function isShallow(value: unknown): boolean {
+  let level = [value]
+  for (let depth = 0; level.length; depth++) {
+    if (depth > DEEPEST) return false
+    level = level.flatMap(one => (one && typeof one === 'object' ? Object.values(one) : []))
+  }
+  return true
+}
+
 /** A value held against its schema; 400 with what is wrong when it does not fit. */
 export function fitting<T>(schema: Schema<T>, value: unknown): T {
+  if (!isShallow(value)) throw refusal(400, 'The request is nested too deep. Send it as the pages do.')
   const { error, value: good } = schema.validate(value, { convert: true })
   if (error) throw refusal(400, `The request does not fit: ${error.message.slice(0, 300)}.`)
   if (!isStorable(good))
@@ -67,24 +80,7 @@ function decodeOr(raw: string): string {
   }
 }
 
-/** The route's parameter as a job number; 404 when it is not one, since then there is no such job. */
-export function jobIdOf(event: H3Event): string {
-  const id = canonicalId(event.context.params?.id)
-  if (!id) throw noSuchJob()
-  return id
-}
-
-/** The route's parameter as a person; 404 when it cannot be one. */
-export function personIdOf(event: H3Event): string {
-  const id = canonicalId(event.context.params?.id)
-  if (!id) throw refusal(404, 'There is nobody of that name here. Reload the list.')
-  return id
-}
-
-/** Ids are written one way: small letters. */
-const canonicalId = (text: string | undefined): string | null => {
-  const { error, value } = idSchema.validate(text)
-  return error ? null : value
-}
+/** The route's parameter as an id; 400 when it is none. */
+export const idOf = (event: H3Event): string => fitting(idSchema, event.context.params?.id)
 
 export const noSuchJob = () => refusal(404, 'There is no such job. Go back to the bench list.')

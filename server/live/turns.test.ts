@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { quickFirst, room, turns, within } from './turns.ts'
+import { fairRoom, quickFirst, room, TooMany, turns, within } from './turns.ts'
 
 const after = (ms: number) => new Promise(resolve => setTimeout(resolve, ms))
 
@@ -69,4 +69,53 @@ describe('within', () => {
     await expect(within(50, Promise.reject(new Error('no')))).rejects.toThrow('no')
   })
   it('does not wait for ever', () => expect(within(5, new Promise(() => {}))).rejects.toMatchObject({ code: '57014' }))
+})
+
+describe('a fair room', () => {
+  const WAITING = { each: 3, all: 5 }
+  const act = (seen: string[], name: string) => async () => {
+    seen.push(name)
+    await after(2)
+  }
+  it('takes names by turns, whoever came with many', async () => {
+    const fair = fairRoom(1, WAITING)
+    const seen: string[] = []
+    await Promise.all(['a', 'a', 'a', 'b', 'c', 'b'].map(name => fair(name, act(seen, name))))
+    expect(seen).toEqual(['a', 'a', 'b', 'c', 'a', 'b'])
+  })
+  it('tells how many go before, until it is one’s turn', async () => {
+    const fair = fairRoom(1, WAITING)
+    const [seen, told]: [string[], number[]] = [[], []]
+    const first = fair('a', act(seen, 'a'))
+    const others = ['a', 'a'].map(name => fair(name, act(seen, name)))
+    await Promise.all([first, ...others, fair('b', act(seen, 'b'), before => told.push(before))])
+    expect(told[0]).toBe(2)
+    expect(told).toEqual(told.toSorted((one, other) => other - one))
+  })
+  it('takes so many of one name, and so many over all', async () => {
+    const fair = fairRoom(1, WAITING)
+    const seen: string[] = []
+    const tries = await Promise.allSettled(
+      ['a', 'a', 'a', 'a', 'a', 'b', 'b', 'b'].map(name => fair(name, act(seen, name))),
+    )
+    expect(tries.map(one => one.status === 'fulfilled' || one.reason instanceof TooMany)).not.toContain(false)
+    expect(tries.map(one => one.status[0]).join('')).toBe('ffffrffr')
+  })
+  it('forgets who is gone before their turn, and does nothing for who was gone already', async () => {
+    const fair = fairRoom(1, WAITING)
+    const [seen, gone]: [string[], AbortController] = [[], new AbortController()]
+    const first = fair('a', act(seen, 'a'))
+    const second = fair('b', act(seen, 'b'), undefined, gone.signal)
+    gone.abort()
+    await expect(second).rejects.toThrow()
+    await expect(fair('c', act(seen, 'c'), undefined, gone.signal)).rejects.toThrow()
+    await first
+    await fair('d', act(seen, 'd'))
+    expect(seen).toEqual(['a', 'd'])
+  })
+  it('goes on after one that failed', async () => {
+    const fair = fairRoom(1, WAITING)
+    await expect(fair('a', () => Promise.reject(new Error('no')))).rejects.toThrow('no')
+    expect(await fair('a', async () => 'yes')).toBe('yes')
+  })
 })

@@ -2,7 +2,7 @@ import dayjs from 'dayjs'
 import pdfmake from 'pdfmake'
 import { FONT_FILES, type Fonts } from './fonts.ts'
 import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces'
-import { recordTables, type JobRecord, type RecordTable, type Signed } from '../../core/job/index.ts'
+import type { JobRecord, RecordTable, Signed } from '../../core/job/index.ts'
 
 export interface Machine {
   tag: string
@@ -12,6 +12,11 @@ export interface Machine {
 
 export interface RecordSheet {
   record: JobRecord
+  /** The tables of this part of it. */
+  tables: RecordTable[]
+  /** Which part it is, from 1, and of how many. */
+  part: number
+  parts: number
   number: number
   machine: Machine
 }
@@ -99,19 +104,25 @@ function tableOf({ title, columns, rows }: RecordTable): Content[] {
 }
 
 /** All tables, one after the other; a short last one goes with the end of the table before it. */
-function tablesOf(record: JobRecord): Content[] {
-  const tables = recordTables(record)
+function tablesOf(tables: readonly RecordTable[]): Content[] {
   const blocks = tables.flatMap(tableOf)
   const last = tables.at(-1)
   if (!last || last.rows.length >= TOGETHER || blocks.length < 2) return blocks
   return [...blocks.slice(0, -2), { unbreakable: true, stack: blocks.slice(-2) }]
 }
 
-function contents({ record, number, machine }: RecordSheet): Content[] {
+/** “, part 2 of 5”, where there are several. */
+const partWords = ({ part, parts }: RecordSheet) => (parts > 1 ? `, part ${part} of ${parts}` : '')
+
+function contents(sheet: RecordSheet): Content[] {
+  const { record, tables, number, machine } = sheet
   const { signed, cancelled } = record
   return [
     { text: `${machine.tag}  ${machine.name}`, fontSize: 18, bold: true },
-    { text: `Overhaul record, job ${number}. ${record.title}. ${machine.line}.`, margin: [0, 2, 0, 2] },
+    {
+      text: `Overhaul record, job ${number}${partWords(sheet)}. ${record.title}. ${machine.line}.`,
+      margin: [0, 2, 0, 2],
+    },
     {
       text: `${record.notice} Needler records what was done; it does not certify the machine as safe.`,
       color: '#44504d',
@@ -130,7 +141,7 @@ function contents({ record, number, machine }: RecordSheet): Content[] {
           bold: true,
           color: '#a3262a',
         },
-    ...tablesOf(record),
+    ...tablesOf(tables),
   ]
 }
 
@@ -146,20 +157,24 @@ export async function recordPdf(
   fonts: Fonts,
   tell: (share: number) => void = () => {},
 ): Promise<Buffer> {
-  const rows = recordTables(sheet.record).reduce((sum, table) => sum + table.rows.length + 1, 0)
+  const rows = sheet.tables.reduce((sum, table) => sum + table.rows.length + 1, 0)
   let asked = 0
   prepare(fonts, () => tell(Math.min(0.95, ++asked / (rows * ASKED_PER_ROW))))
   const definition: TDocumentDefinitions = {
     pageSize: 'A4',
     pageMargins: [36, 40, 36, 44],
-    info: { title: `Record ${sheet.machine.tag}, job ${sheet.number}`, producer: 'Needler', creator: 'Needler' },
+    info: {
+      title: `Record ${sheet.machine.tag}, job ${sheet.number}${partWords(sheet)}`,
+      producer: 'Needler',
+      creator: 'Needler',
+    },
     defaultStyle: { font: 'Barlow', fontSize: 9, color: '#17211f' },
     styles: { heading: { fontSize: 12, bold: true, color: '#1f3a68', margin: [0, 12, 0, 4] } },
     content: contents(sheet),
     footer: (page, pages) => ({
       margin: [36, 10, 36, 0],
       columns: [
-        { text: `${sheet.machine.tag}, job ${sheet.number}`, fontSize: 8 },
+        { text: `${sheet.machine.tag}, job ${sheet.number}${partWords(sheet)}`, fontSize: 8 },
         { text: `${page} of ${pages}`, alignment: 'right', fontSize: 8 },
       ],
     }),

@@ -29,9 +29,7 @@ function choose(one: number) {
 
 <template>
   <PadFrame :title="`${joint.title} · slacken`" :why="why">
-    <p class="soft">
-      {{ joint.slacken!.how }}, seen from {{ viewWords(joint.seenFrom) }}.
-    </p>
+    <p class="soft">{{ joint.slacken!.how }}, seen from {{ viewWords(joint.seenFrom) }}.</p>
     <div class="work">
       <div class="ring">
         <BoltRing :joint="joint" :progress="drawn" :chosen="chosen" way="slacken" @choose="choose" />

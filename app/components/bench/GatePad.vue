@@ -136,7 +136,7 @@ function sign() {
       <label class="label" for="concession">Why may it pass? The concession stays on the record.</label>
       <el-input id="concession" v-model="reason" type="textarea" :rows="3" maxlength="400" />
       <el-checkbox v-if="isOwn" v-model="alone">
-        You did some of this work yourself. Nobody else here leads.
+        You did some of this work yourself, or vouched for it. Nobody else here leads.
       </el-checkbox>
       <div class="row">
         <el-button type="primary" native-type="submit">Give the concession</el-button>

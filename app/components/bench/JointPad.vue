@@ -83,8 +83,7 @@ const capital = (words: string) => words.charAt(0).toUpperCase() + words.slice(1
     <template #title>{{ joint.title }}{{ passWords }}</template>
     <p class="soft">
       {{ joint.thread }}, class {{ joint.class }}, {{ joint.lubricant
-      }}{{ isSingle ? '' : `. ${capital(orderNow)} order` }}, seen from
-      {{ viewWords(joint.seenFrom) }}.
+      }}{{ isSingle ? '' : `. ${capital(orderNow)} order` }}, seen from {{ viewWords(joint.seenFrom) }}.
     </p>
     <p v-if="!begun && orders.length > 1" class="orders soft">
       <el-segmented v-model="order" :options="orders" aria-label="Order of the bolts" />

@@ -56,7 +56,13 @@ function make() {
     <p class="soft">Mark {{ mate.mark?.on }}. {{ mate.wrong }}.</p>
     <template v-if="made">
       <p><strong>Marked:</strong> {{ markText(job.plan, made) }}, by {{ job.names.get(made.by) }}.</p>
-      <IndexDial v-if="made.deg !== undefined" :model-value="made.deg" fixed :held-from="made.seenFrom" :other="oppositeView(job.plan.sheet, made.seenFrom)" />
+      <IndexDial
+        v-if="made.deg !== undefined"
+        :model-value="made.deg"
+        fixed
+        :held-from="made.seenFrom"
+        :other="oppositeView(job.plan.sheet, made.seenFrom)"
+      />
     </template>
     <template v-else>
       <form v-if="mate.rule.kind === 'distance'" @submit.prevent="make">

@@ -114,7 +114,12 @@ function again() {
       </p>
     </template>
     <template v-else>
-      <IndexDial v-if="kind === 'aligned'" v-model="deg" :held-from="seenFrom" :other="oppositeView(job.plan.sheet, seenFrom)" />
+      <IndexDial
+        v-if="kind === 'aligned'"
+        v-model="deg"
+        :held-from="seenFrom"
+        :other="oppositeView(job.plan.sheet, seenFrom)"
+      />
       <form v-else-if="kind === 'distance'" class="row" @submit.prevent="measure">
         <QuantityField v-model="text" class="far" :label="mate.title" :unit="fieldUnit('mm')" />
         <el-button type="primary" native-type="submit">It stands there</el-button>

@@ -187,7 +187,9 @@ const recount = (way: 'out' | 'in', n: number | null | undefined) => {
         }}<small class="soft"
           >{{ observation.severity
           }}{{
-            observation.deg === undefined ? '' : `, at ${clockText(observation.deg)} seen from ${viewWords(observation.seenFrom!)}`
+            observation.deg === undefined
+              ? ''
+              : `, at ${clockText(observation.deg)} seen from ${viewWords(observation.seenFrom!)}`
           }}, {{ job.names.get(observation.by) }}</small
         >
       </li>

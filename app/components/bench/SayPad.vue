@@ -1,5 +1,15 @@
 <script setup lang="ts">
-import { countFault, isAway, kitWords, lubricantFault, mediumsOf, partName, partState, STOCK, type Count } from '~~/core/job'
+import {
+  countFault,
+  isAway,
+  kitWords,
+  lubricantFault,
+  mediumsOf,
+  partName,
+  partState,
+  STOCK,
+  type Count,
+} from '~~/core/job'
 import { ridersOf } from '~~/core/sheet'
 
 /** What a step wants said as it is confirmed: what comes off and under which number, what goes back and how it stands. */

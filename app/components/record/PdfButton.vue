@@ -1,23 +1,30 @@
 <script setup lang="ts">
-import type { WorkProgress } from '~~/shared/answers'
+import type { RecordAnswer, WorkProgress } from '~~/shared/answers'
+import { recordFileName } from '~~/shared/file-names'
 import { askLong } from '~/device/long'
 
-/** The record as a file: how far it is while it is made, and a way to leave it. */
-const props = defineProps<{ path: string; name: string }>()
+/** The record as a file, or as several where it is long: how far it is while it is made, and a way to leave it. */
+const props = defineProps<{ path: string; tag: string; job: number }>()
 const now = ref<WorkProgress | null>(null)
+const part = ref({ n: 1, of: 1 })
 const why = ref<string | null>(null)
 let stop: AbortController | null = null
 const percent = computed(() => (now.value && 'share' in now.value ? Math.round(now.value.share * 100) : 0))
 const says = computed(() =>
   now.value && 'before' in now.value
     ? `Waiting: ${now.value.before === 1 ? 'one is' : `${now.value.before} are`} before it`
-    : 'Making the PDF',
+    : part.value.of > 1
+      ? `Making part ${part.value.n} of ${part.value.of}`
+      : 'Making the PDF',
 )
 
 function save(base64: string) {
   const bytes = Uint8Array.from(atob(base64), one => one.charCodeAt(0))
   const url = URL.createObjectURL(new Blob([bytes], { type: 'application/pdf' }))
-  const link = Object.assign(document.createElement('a'), { href: url, download: props.name })
+  const link = Object.assign(document.createElement('a'), {
+    href: url,
+    download: recordFileName(props.tag, props.job, part.value),
+  })
   link.click()
   setTimeout(() => URL.revokeObjectURL(url), 10_000)
 }
@@ -26,8 +33,14 @@ async function make() {
   stop = new AbortController()
   why.value = null
   now.value = { share: 0 }
+  part.value = { n: 1, of: 1 }
   try {
-    save(await askLong<string>(props.path, to => (now.value = to), stop.signal))
+    for (let n = 1; n <= part.value.of; n++) {
+      part.value = { n, of: part.value.of }
+      const made = await askLong<RecordAnswer>(`${props.path}&part=${n}`, to => (now.value = to), stop.signal)
+      part.value = { n, of: made.parts }
+      save(made.pdf)
+    }
   } catch (error) {
     if (!stop.signal.aborted) why.value = sayWhy(error)
   } finally {

@@ -67,7 +67,9 @@ export const concessionGiven: ActKind<Shaped<typeof shape>> = {
     if (!isSame(payload.saw ?? [], basisOf(plan, state, of)))
       return [`“${owed.what}” has changed since you looked. Look at it again, then concede`]
     return isOwnWork(plan, state, of, madeBy) && !payload.alone
-      ? ['You did some of this work yourself. Another lead signs it, or concedes it; where there is none here, say so']
+      ? [
+          'You did some of this work yourself, or vouched for it. Another lead signs it, or concedes it; where there is none here, say so',
+        ]
       : []
   },
   apply: (state, entry) => {

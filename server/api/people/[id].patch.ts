@@ -1,13 +1,13 @@
 import { personChangeSchema } from '#shared/schemas'
 import { database } from '../../db/client.ts'
 import { changePerson } from '../../db/people.ts'
-import { bodyFitting, personIdOf, refusal } from '../../http/answer.ts'
+import { bodyFitting, idOf, refusal } from '../../http/answer.ts'
 import { route } from '../../http/route.ts'
 import { openName } from '../../live/limits.ts'
 
 /** Another role, a new PIN, taken out or let in again; `open` lets a name in that wrong PINs have shut. */
 export default route(['lead'], async event => {
-  const id = personIdOf(event)
+  const id = idOf(event)
   const { open, ...change } = await bodyFitting(event, personChangeSchema)
   if (open) await openName(id)
   if (!Object.keys(change).length) return { opened: true }

@@ -17,7 +17,8 @@ const by = (one: Signed) => `${one.who}, ${one.role}, ${siteTime(one.when)}`
       <el-button @click="print">Print</el-button>
       <PdfButton
         :path="`/api/jobs/${about.job.id}/record.pdf?lengths=${system}`"
-        :name="`record-${about.equipment.tag}-${about.job.number}.pdf`"
+        :tag="about.equipment.tag"
+        :job="about.job.number"
       />
     </nav>
     <header>

@@ -2,7 +2,7 @@ import { entriesSchema } from '#shared/schemas'
 import { WRITERS } from '../../../../core/job/index.ts'
 import { ledgerDatabase } from '../../../db/client.ts'
 import { append } from '../../../db/append.ts'
-import { bodyFitting, jobIdOf, refusal } from '../../../http/answer.ts'
+import { bodyFitting, idOf, refusal } from '../../../http/answer.ts'
 import { intoJob, staysOpen } from '../../../http/queues.ts'
 import { route } from '../../../http/route.ts'
 
@@ -10,7 +10,7 @@ import { route } from '../../../http/route.ts'
 export default route(
   WRITERS,
   async (event, by) => {
-    const id = jobIdOf(event)
+    const id = idOf(event)
     const fresh = await bodyFitting(event, entriesSchema)
     const answer = await intoJob(id, () => append(ledgerDatabase(), id, by, fresh))
     if (!answer.kept) throw refusal(answer.status, answer.why, { entry: answer.entry })

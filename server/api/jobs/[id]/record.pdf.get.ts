@@ -1,38 +1,40 @@
 import { getQuery, setResponseHeaders } from 'h3'
+import { partSchema } from '#shared/schemas'
+import { recordFileName, savedAs } from '#shared/file-names'
 import { database } from '../../../db/client.ts'
-import { jobWithLedger } from '../../../db/jobs.ts'
-import { jobIdOf, noSuchJob } from '../../../http/answer.ts'
+import { findJob, recordWork } from '../../../db/jobs.ts'
+import { fitting, idOf, noSuchJob, refusal } from '../../../http/answer.ts'
 import { answerHeavily } from '../../../http/heavy.ts'
 import { staysOpen } from '../../../http/queues.ts'
 import { route } from '../../../http/route.ts'
 
-/** The record as a PDF, made in a worker thread; as the last of a stream of events it is written in base64. */
+/** The record as a PDF, a long one in parts, made in a worker thread; as the last of a stream of events it is written in base64. */
 export default route(
   'signed in',
-  async event => {
-    const found = await jobWithLedger(database(), jobIdOf(event))
-    if (!found) throw noSuchJob()
-    const { job, sheet, entries, people, equipment: machine } = found
-    const work = {
-      ...{ sheet, variants: job.variants, entries, number: job.number, machine },
-      names: people.map(({ id, name }): [string, string] => [id, name]),
-      lengths: getQuery(event).lengths === 'inch' ? ('inch' as const) : ('mm' as const),
-    }
+  async (event, { id: who }) => {
+    const { lengths, part: asked } = getQuery(event)
+    const part = fitting(partSchema, asked)
+    const job = await findJob(database(), idOf(event))
+    if (!job) throw noSuchJob()
+    const given = () => recordWork(database(), job.id, { lengths: lengths === 'inch' ? 'inch' : 'mm', part })
     return answerHeavily(
       event,
-      'record',
-      work,
-      bytes => {
+      { task: 'record', who, given },
+      made => {
+        if (!made) throw noSuchJob()
+        const { pdf, parts } = made
+        if (!pdf) throw refusal(404, `This record has ${parts === 1 ? 'one part' : `${parts} parts`}.`)
         if (!event.node.res.headersSent)
           setResponseHeaders(event, {
             'content-type': 'application/pdf',
-            'content-disposition': `attachment; filename="record-${job.equipmentTag}-${job.number}.pdf"`,
+            'content-disposition': savedAs(recordFileName(job.equipmentTag, job.number, { n: part, of: parts })),
+            'x-needler-parts': String(parts),
             'cache-control': 'no-store',
           })
-        return Buffer.from(bytes)
+        return { pdf: Buffer.from(pdf), parts }
       },
-      bytes => bytes.toString('base64'),
-    )
+      ({ pdf, parts }) => ({ pdf: pdf.toString('base64'), parts }),
+    ).then(answer => answer?.pdf)
   },
   staysOpen,
 )

@@ -1,7 +1,7 @@
 import { createEventStream } from 'h3'
 import { database } from '../../../db/client.ts'
 import { findJob } from '../../../db/jobs.ts'
-import { jobIdOf, noSuchJob } from '../../../http/answer.ts'
+import { idOf, noSuchJob } from '../../../http/answer.ts'
 import { staysOpen } from '../../../http/queues.ts'
 import { route } from '../../../http/route.ts'
 import { sessionIdOf } from '../../../http/session.ts'
@@ -11,7 +11,7 @@ import { listening, onDatabase, onJobChanged, onSessionEnded, onStopping } from 
 export default route(
   'signed in',
   async event => {
-    const id = jobIdOf(event)
+    const id = idOf(event)
     const job = await findJob(database(), id)
     if (!job) throw noSuchJob()
     await listening()

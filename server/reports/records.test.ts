@@ -1,0 +1,80 @@
+import { readFileSync } from 'node:fs'
+import { extractText, getDocumentProxy } from 'unpdf'
+import { describe, expect, it } from 'vitest'
+import { recordTables, type JobRecord } from '../../core/job/index.ts'
+import { recordsOf } from '../../tests/records.ts'
+import { librarySheetNames } from '../../tests/sheets.ts'
+import { FONT_FILES, type Fonts } from './fonts.ts'
+import { recordPdf } from './record-pdf.ts'
+
+const fonts: Fonts = Object.fromEntries(
+  Object.values(FONT_FILES).map(file => [file, new Uint8Array(readFileSync(`server/assets/fonts/${file}`))]),
+)
+
+async function printed(record: JobRecord): Promise<string> {
+  const pdf = await recordPdf(
+    {
+      record,
+      tables: recordTables(record),
+      part: 1,
+      parts: 1,
+      number: 7,
+      machine: { tag: 'T-1', name: 'Test', line: 'Line 1' },
+    },
+    fonts,
+  )
+  const { text } = await extractText(await getDocumentProxy(new Uint8Array(pdf)), { mergePages: true })
+  return text
+}
+
+/** Lines break where they must: texts are compared without what stands between their letters. */
+const bare = (text: string) => text.replace(/[\s\u00ad]/g, '')
+
+/** Columns of figures in which a row without one has no business. */
+const FIGURES = /^(Value|As found|As left|Change|Pieces)$/
+
+function wordsIn(value: unknown, found: string[] = []): string[] {
+  if (typeof value === 'string') found.push(value)
+  else if (value && typeof value === 'object') for (const one of Object.values(value)) wordsIn(one, found)
+  return found
+}
+
+/** What no reader should see: an object, a name that is the sheet's own, a hole nobody filled, a figure that is not there. */
+function faultsOf(record: JobRecord, ids: ReadonlySet<string>): string[] {
+  const tables = recordTables(record)
+  const odd = wordsIn({ ...record, tables }).filter(
+    words =>
+      /undefined|null|NaN|\[object|"by":|[{}]/.test(words) ||
+      (words.match(/[\w]+(?:[-@][\w]+)+/g) ?? []).some(word => ids.has(word)),
+  )
+  const objects = tables.flatMap(({ title, columns, rows }) =>
+    rows.flatMap(row =>
+      row.flatMap((cell, i) => [
+        ...([cell.text, ...(cell.small ?? []), ...(cell.lines ?? [])] as unknown[])
+          .filter(words => words !== undefined && typeof words !== 'string')
+          .map(words => `${title}: ${JSON.stringify(words)}`),
+        ...(FIGURES.test(columns[i]!.head) && !cell.text?.trim()
+          ? [`${title}: no figure under ${columns[i]!.head}`]
+          : []),
+      ]),
+    ),
+  )
+  return [...odd, ...objects]
+}
+
+describe.each(librarySheetNames())('%s', name => {
+  it('every machine of it has a record that can be read and printed, half done and signed', async () => {
+    for (const { name: variant, half, signed, ids } of recordsOf(name))
+      for (const [when, record] of Object.entries({ half, signed })) {
+        expect(faultsOf(record, ids), `${variant}, ${when}`).toEqual([])
+        const tables = recordTables(record)
+        expect(tables.length, `${variant}, ${when}`).toBeGreaterThan(7)
+        const pdf = bare(await printed(record))
+        for (const { title, rows } of tables) {
+          expect(pdf, `${variant}, ${when}`).toContain(bare(title))
+          for (const { text = '', small = [] } of rows.flat())
+            for (const words of [text, ...small]) expect(pdf, `${variant}, ${when}: ${title}`).toContain(bare(words))
+        }
+      }
+  }, 300_000)
+})
