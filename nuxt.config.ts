@@ -1,3 +1,4 @@
+import { readdirSync } from 'node:fs'
 import { join } from 'node:path'
 import { build } from 'esbuild'
 
@@ -14,6 +15,13 @@ const buildWorkers = (folder: string) =>
     banner: {
       js: "import { createRequire as requireOf } from 'node:module'; const require = requireOf(import.meta.url); const __dirname = import.meta.dirname;",
     },
+  })
+
+/** Every route there is, from the files that answer them: `jobs/[id]/stream.get.ts` is GET of `/api/jobs/[id]/stream`. */
+const routeFiles = () =>
+  readdirSync('server/api', { recursive: true, encoding: 'utf8' }).flatMap(file => {
+    const [, path, method] = /^(.*?)(?:\/index|^index)?\.(get|head|post|patch|put|delete)\.ts$/.exec(file) ?? []
+    return path === undefined || method === undefined ? [] : [{ path: `/api/${path}`, method: method.toUpperCase() }]
   })
 
 /** The core is checked whole, used by a screen or not. */
@@ -80,7 +88,11 @@ export default defineNuxtConfig({
       cookie: { httpOnly: true, sameSite: 'strict', secure: false, path: '/' },
     },
   },
-  nitro: { preset: 'node-server', typescript: { tsConfig } },
+  nitro: {
+    preset: 'node-server',
+    typescript: { tsConfig },
+    virtual: { '#needler/routes': () => `export default ${JSON.stringify(routeFiles())}` },
+  },
   typescript: {
     strict: true,
     tsConfig,

@@ -2,18 +2,21 @@ import { chmod, mkdir, readdir, rm, stat } from 'node:fs/promises'
 import { dirname, resolve } from 'node:path'
 import { siteOf } from '../server/db/site.ts'
 import { log } from '../server/http/log.ts'
-import { appUrl, ownerUrl, postgres, statePath, withDatabase } from './place.ts'
+import { appUrl, asOwnerOf, postgres, statePath, withDatabase } from './place.ts'
 import { Plain } from './plain.ts'
 
 const lastWords = (error: unknown) =>
   ((error as { stderr?: string }).stderr || (error as Error).message).trim().split('\n').slice(-2).join(' ')
+
+/** Who is signed in, and who guessed at PINs, is nothing to keep. */
+const LEFT_OUT = ['session', 'pin_attempt', 'request_limit'].map(table => `--exclude-table-data=public.${table}`)
 
 /** Writes a database to a file that only its owner reads, and reads the whole of it back. Its size in bytes. */
 export async function writeBackup(database: string, file: string): Promise<number> {
   await mkdir(dirname(file), { recursive: true })
   const mask = process.umask(0o077)
   try {
-    await postgres('pg_dump', ['-Fc', '-f', file, ownerUrl(database)])
+    await postgres('pg_dump', ['-Fc', ...LEFT_OUT, '-f', file, ...asOwnerOf(database)])
     await chmod(file, 0o600)
     await postgres('pg_restore', ['-f', '/dev/null', file])
   } catch (error) {

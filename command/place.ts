@@ -39,6 +39,12 @@ export async function postgres(program: string, args: string[]): Promise<string>
   return stdout
 }
 
+/** Where a database is, for one of those programs: the password goes by the environment, where a list of processes does not show it. */
+export const asOwnerOf = (database: string): string[] => [
+  ...['--host', '127.0.0.1', '--port', told('NEEDLER_PG_PORT')],
+  ...['--username', 'needler', '--dbname', database],
+]
+
 export async function withDatabase<T>(
   url: string,
   act: (db: Database, connection: Connection) => Promise<T>,
@@ -68,6 +74,10 @@ export async function createDatabase(name: string): Promise<void> {
   await asOwner(db => db.execute(sql`grant connect on database ${database} to ${sql.identifier(APP_USER)}`))
 }
 
+/** Gives a database another name; nobody may be using it. */
+export const renameDatabase = (name: string, to: string) =>
+  asOwner(db => db.execute(sql`alter database ${named(name)} rename to ${named(to)}`))
+
 export const dropDatabase = (name: string) =>
   asOwner(db => db.execute(sql`drop database if exists ${named(name)} with (force)`))
 
@@ -76,7 +86,7 @@ export async function knownDatabase(name: string): Promise<string> {
   named(name)
   if (!(await databaseExists(name)))
     throw new Plain(
-      `There is no database ${name} here. ${name === SITE ? 'Start the site once with ./needler serve.' : `There are: ${(await databases()).join(', ') || 'none'}.`}`,
+      `There is no database ${name} here. ${name === SITE ? `Start the site once with ./needler serve. If you mean the demo: --database ${DEMO}.` : `There are: ${(await databases()).join(', ') || 'none'}.`}`,
     )
   const why = await withDatabase(ownerUrl(name), db => readiness(db))
   if (why) throw new Plain(why)
@@ -120,5 +130,9 @@ export async function filledDatabase(name: string): Promise<Contents> {
 
 /** The option every verb has that works on a database. */
 export const databaseArg = {
-  database: { type: 'string', description: "which database; the site's own unless told", default: SITE },
+  database: {
+    type: 'string',
+    description: `which database: the site's own unless told, ${DEMO} for the demo's`,
+    default: SITE,
+  },
 } as const

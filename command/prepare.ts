@@ -36,7 +36,9 @@ export async function welcome(name: string): Promise<void> {
   await withDatabase(appUrl(name), async db => {
     if (!(await peopleWhoSign(db)).length) {
       const { person, pin } = await addPerson(db, { name: 'First lead', role: 'lead' })
-      say(`\n${person.name} may sign in as ${person.role}; the PIN is ${pin}. It is shown only now.`)
+      say(
+        `\n${person.name} may sign in as ${person.role}; the PIN is ${pin}. It is shown only now, and good only for choosing one of their own.`,
+      )
     }
     const [row] = await db.execute<{ machines: number; areas: number }>(
       sql`select (select count(*)::int from equipment) as machines, (select count(*)::int from area) as areas`,

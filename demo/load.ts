@@ -73,7 +73,7 @@ async function overhaul(
     const sent = entries
       .slice(from, to)
       .map(({ id: number, kind, payload, act, madeAt }) => ({ id: number, kind, payload, act, madeAt }))
-    const answer = await append(db, id, by, sent, one => one.madeAt)
+    const answer = await append(db, id, by, sent, { at: made => made.madeAt, signed: true })
     if (!answer.kept) throw new Error(`${machine.tag}, ${one.on}: ${answer.why}`)
     from = to
   }

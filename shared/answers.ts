@@ -13,6 +13,17 @@ export interface Person {
 /** Whoever is signed in, with what they may sign for beside their role. */
 export interface SignedInPerson extends Person {
   competences: Competence[]
+  /** Whether nobody else knows their PIN. Until then it opens only the choosing of one, and signs nothing. */
+  pinIsOwn: boolean
+}
+
+/** A device on which somebody has signed in, as a lead sees it. */
+export interface KnownDevice {
+  id: string
+  /** What it said it is. */
+  about: string
+  knownAt: string
+  usedAt: string
 }
 
 /** The site as everybody may know it. */
@@ -67,6 +78,8 @@ export interface YardArea {
 
 export interface MachineAnswer {
   equipment: { tag: string; name: string; line: string; hoursRun: number; variants: Variants }
+  /** When the hours were last read, and by whom; by nobody where that was in the shell. Null: never since it was put in the yard. */
+  hoursRead: { at: string; by: string | null } | null
   sheet: ShelfSheet
   readings: {
     checkId: string

@@ -10,6 +10,7 @@ import {
   type Shape,
 } from '../core/job/index.ts'
 import type { SentEntry } from './answers.ts'
+import { tidyName } from './names.ts'
 
 /** Everything that comes over the wire is held against one of these. */
 const words = (most: number) => Joi.string().trim().max(most)
@@ -104,6 +105,11 @@ export function payloadFitting(kind: EntryKind, payload: unknown): { why: string
   return error ? { why: `The replacement does not fit: ${error.message.slice(0, 200)}.` } : { payload: value }
 }
 
+const pin = () =>
+  Joi.string()
+    .pattern(/^\d{4,8}$/)
+    .messages({ 'string.pattern.base': '{{#label}} has 4 to 8 figures' })
+
 const entry = Joi.object<SentEntry>({
   id: uuid(TIMED_ID).required(),
   kind: Joi.valid(...SENT).required(),
@@ -117,20 +123,43 @@ const entry = Joi.object<SentEntry>({
   }),
 })
 
-export const entriesSchema = Joi.array<SentEntry[]>().items(entry).min(1).max(200).unique('id').single().required()
+const entries = Joi.array<SentEntry[]>().items(entry).min(1).max(200).unique('id').single().required()
 
-const PIN = /^\d{4,8}$/
-export const signInSchema = Joi.object<{ person: string; pin: string; code?: string }>({
+/** What is signed: by whom, with their PIN, whoever the tablet is signed in for. */
+export interface SignedEntries {
+  signer: string
+  pin: string
+  entries: SentEntry[]
+}
+const isSigned = Joi.object({ signer: Joi.required() }).unknown()
+/** Entries, one or many; or entries that somebody signs. */
+export const entriesSchema: Joi.Schema<SentEntry[] | SignedEntries> = Joi.alternatives()
+  .conditional(isSigned, {
+    then: Joi.object({ signer: uuid().required(), pin: pin().required(), entries }),
+    otherwise: entries,
+  })
+  .required()
+
+export const signInSchema = Joi.object<{ person: string; pin: string; admission?: string }>({
   person: uuid().required(),
-  pin: Joi.string().pattern(PIN).required().messages({ 'string.pattern.base': '{{#label}} has 4 to 8 figures' }),
-  code: words(60).allow(''),
+  pin: pin().required(),
+  admission: words(20).allow(''),
+}).required()
+export const codeSchema = Joi.object<{ code: string }>({ code: words(60).required() }).required()
+/** Their own PIN, chosen by who gives the one they have. */
+export const ownPinSchema = Joi.object<{ pin: string; next: string }>({
+  pin: pin().required(),
+  next: pin().required(),
 }).required()
 export const openingSchema = Joi.object<{ equipment: string; complaint: string }>({
   equipment: words(40).required(),
   complaint: words(400).required(),
 }).required()
+const name = words(60)
+  .custom((text: string, helpers) => tidyName(text) ?? helpers.error('string.name'))
+  .messages({ 'string.name': '{{#label}} has letters that can be read, and no hidden marks' })
 export const newPersonSchema = Joi.object<{ name: string; role: Role }>({
-  name: words(60).required(),
+  name: name.required(),
   role: Joi.valid(...ROLES).required(),
 }).required()
 const day = Joi.string()
@@ -149,6 +178,7 @@ export const personChangeSchema = Joi.object<{
   pin?: 'new'
   active?: boolean
   open?: true
+  admit?: true
   competences?: Competence[]
 }>({
   competences: Joi.array().items(competenceSchema).max(20),
@@ -156,6 +186,7 @@ export const personChangeSchema = Joi.object<{
   pin: Joi.valid('new'),
   active: Joi.boolean(),
   open: Joi.valid(true),
+  admit: Joi.valid(true),
 })
   .min(1)
   .required()
@@ -175,6 +206,10 @@ export const siteSchema = Joi.object<{
 /** Numbers for tags and bags, asked for by a device. */
 export const labelsSchema = Joi.object<{ count: number }>({
   count: Joi.number().integer().min(1).max(50).required(),
+}).required()
+/** Hours run, as a meter shows them. */
+export const hoursSchema = Joi.object<{ hoursRun: number }>({
+  hoursRun: Joi.number().integer().min(0).max(2_000_000).required(),
 }).required()
 export const tagSchema = words(40).required()
 export const idSchema = uuid().required()

@@ -7,7 +7,11 @@ const nameArg = { name: { type: 'positional', description: 'what it is for', req
 const url = async (database: string) => appUrl(await knownDatabase(database))
 
 export default defineCommand({
-  meta: { name: 'key', description: 'keys with which scripts and spreadsheets ask for sums: add, list, back' },
+  meta: {
+    name: 'key',
+    description:
+      "keys with which scripts and spreadsheets ask for sums: add, list, back; for the demo's: --database needler_demo",
+  },
   subCommands: {
     add: defineCommand({
       meta: { description: 'make a key; it is printed once' },

@@ -1,5 +1,6 @@
 import { defineCommand } from 'citty'
-import { addMachine } from '../../server/db/fleet.ts'
+import { hoursSchema } from '../../shared/schemas.ts'
+import { addMachine, readHours } from '../../server/db/fleet.ts'
 import { appUrl, databaseArg, knownDatabase, withDatabase } from '../place.ts'
 import { Plain, say } from '../plain.ts'
 
@@ -53,7 +54,25 @@ const add = defineCommand({
   },
 })
 
+const hours = defineCommand({
+  meta: { name: 'hours', description: 'set the running hours of a machine, as its meter shows them' },
+  args: {
+    ...databaseArg,
+    tag: { type: 'positional', description: 'the tag on its plate', required: true },
+    hours: { type: 'positional', description: 'hours run', required: true },
+  },
+  async run({ args }) {
+    const { error, value } = hoursSchema.validate({ hoursRun: whole(args.hours, 'Hours run') })
+    if (error) throw new Plain(`That does not fit: ${error.message}.`)
+    const kept = await withDatabase(appUrl(await knownDatabase(args.database)), db =>
+      readHours(db, args.tag, value.hoursRun, null),
+    )
+    if (!kept.ok) throw new Plain(kept.why)
+    say(`${args.tag} has run ${args.hours} hours. What is next follows from that.`)
+  },
+})
+
 export default defineCommand({
-  meta: { name: 'machine', description: 'machines of the yard: add' },
-  subCommands: { add },
+  meta: { name: 'machine', description: 'machines of the yard: add, hours' },
+  subCommands: { add, hours },
 })

@@ -1,7 +1,8 @@
 import { defineCommand } from 'citty'
 import { ROLES, type Role } from '../../core/job/index.ts'
 import type { Database } from '../../server/db/client.ts'
-import { addPerson, changePerson, everybody, type PersonChange } from '../../server/db/people.ts'
+import { newPersonSchema } from '../../shared/schemas.ts'
+import { addPerson, changePerson, everybody, NameTaken, type PersonChange } from '../../server/db/people.ts'
 import { appUrl, contentsOf, contentsWords, databaseArg, knownDatabase, withDatabase } from '../place.ts'
 import { Plain, say } from '../plain.ts'
 
@@ -40,7 +41,9 @@ const changes = (
         const answer = await changePerson(db, id, change(given as unknown as Record<string, string>))
         if (!answer.ok) throw new Plain(answer.why)
         const { name, role } = answer.person
-        say(`${name}, ${role}, ${done}${answer.pin ? ` ${answer.pin}. It is shown only now.` : '.'}`)
+        say(
+          `${name}, ${role}, ${done}${answer.pin ? ` ${answer.pin}. It is shown only now, and good only for choosing their own.` : '.'}`,
+        )
       }),
   })
 
@@ -53,10 +56,14 @@ export default defineCommand({
       run: ({ args }) =>
         onSite(args.database, async db => {
           const role = roleOf(args.role)
-          if ((await everybody(db)).some(one => one.name.toLowerCase() === args.name.toLowerCase()))
-            throw new Plain(`There is a ${args.name} already. Choose another name.`)
-          const { pin } = await addPerson(db, { name: args.name, role })
-          say(`${args.name} may sign in as ${role}; the PIN is ${pin}. It is shown only now.`)
+          const { error, value } = newPersonSchema.validate({ name: args.name, role })
+          if (error) throw new Plain(`That does not fit: ${error.message}.`)
+          const { person, pin } = await addPerson(db, value).catch((taken: Error) => {
+            throw taken instanceof NameTaken ? new Plain(taken.message) : taken
+          })
+          say(
+            `${person.name} may sign in as ${role}; the PIN is ${pin}. It is shown only now, and good only for choosing their own.`,
+          )
         }),
     }),
     list: defineCommand({

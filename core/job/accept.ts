@@ -27,6 +27,15 @@ function ownRefusal(opened: Plan, state: JobState, entry: AnyEntry): string | nu
 }
 
 /**
+ * Whether an entry is given with a PIN: a signature, and a correction of what somebody else did. `entries` are those before
+ * it.
+ */
+export const wantsPin = (entries: () => readonly AnyEntry[], entry: AnyEntry): boolean =>
+  Boolean(actOf(entry)?.signature) ||
+  (isKind(entry, 'entry.corrected') &&
+    entries().some(one => one.id === entry.payload.target && one.madeBy !== entry.madeBy))
+
+/**
  * Whether an entry may join the ledger as it arrives: null, or the sentence that refuses it. Beside its own sense, what
  * hinders it where it stands, and who may do it; a correction is judged in the past it reaches back to.
  */

@@ -5,7 +5,7 @@ export type { ActKind, Claim } from './act.ts'
 export type { Fields, Shape } from './shape.ts'
 export { effectiveEntries, lastAct, readLedger, rootOf } from './corrections.ts'
 export { fold, extend, emptyFold, type Folded } from './fold.ts'
-export { refusalOf, takeIn } from './accept.ts'
+export { refusalOf, takeIn, wantsPin } from './accept.ts'
 export {
   checkResults,
   cellsOf,

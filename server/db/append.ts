@@ -1,5 +1,5 @@
 import type { AppendAnswer, Person, SentEntry, SignedInPerson } from '../../shared/answers.ts'
-import { isSameGround, takeIn, type AnyEntry } from '../../core/job/index.ts'
+import { isSameGround, takeIn, wantsPin, type AnyEntry } from '../../core/job/index.ts'
 import { checkClaims, checked, doersOf, isPlain, Refused, type RefusalStatus } from './claims.ts'
 import type { Database, Transaction } from './client.ts'
 import { FoldedJobs, JOBS, projectionOf, type Kept } from './folded.ts'
@@ -25,9 +25,15 @@ const sorted = (value: unknown): unknown =>
         )
       : value
 
-/** When entries arrive: the server's clock; a past that is loaded arrives when it was made. */
-export type Arrival = (one: SentEntry) => string
-const now: Arrival = () => new Date().toISOString()
+/** How entries arrive: when, and whether whoever sends them has just given their PIN. */
+export interface Arrival {
+  /** The server's clock; a past that is loaded arrives when it was made. */
+  at: (one: SentEntry) => string
+  signed: boolean
+}
+const now = () => new Date().toISOString()
+export const PLAIN: Arrival = { at: now, signed: false }
+export const SIGNED: Arrival = { at: now, signed: true }
 
 /** What of this was sent before, by its number. */
 function knownAmong(entries: readonly AnyEntry[], fresh: readonly SentEntry[]): Map<string, AnyEntry> {
@@ -65,12 +71,14 @@ function judge(
       return { id: one.id, seq: first.seq!, receivedAt: first.receivedAt! }
     }
     const { id, kind, payload, act } = one
-    const [seq, receivedAt] = [before.seq + fresh.length + 1, arrival(one)]
+    const [seq, receivedAt] = [before.seq + fresh.length + 1, arrival.at(one)]
     // As it will be read again from its row.
     const candidate = {
       ...{ id, kind, payload, act, madeBy: doer.id, role: doer.role, madeAt: iso(one.madeAt), receivedAt, seq },
       ...(doer.id === by.id ? {} : { vouchedBy: by.id }),
     } as AnyEntry
+    if (!arrival.signed && wantsPin(() => [...before.folded.entries, ...fresh], candidate))
+      throw new Refused(403, 'That is given with a PIN: whoever signs it gives theirs.', id)
     fresh.push(candidate)
     known.set(id, candidate)
     return { id, seq, receivedAt }
@@ -122,7 +130,8 @@ export const appendIn = async (
   jobId: string,
   by: SignedInPerson,
   sent: SentEntry[],
-): Promise<Extract<Appended, { kept: true }>> => (await write(tx, jobId, by, sent, now, new FoldedJobs(), null)).answer
+): Promise<Extract<Appended, { kept: true }>> =>
+  (await write(tx, jobId, by, sent, PLAIN, new FoldedJobs(), null)).answer
 
 const TAKEN = 'That entry number is taken by another act. Reload the job and do the act again.'
 
@@ -169,7 +178,7 @@ export async function append(
   jobId: string,
   by: SignedInPerson,
   sent: SentEntry[],
-  arrival: Arrival = now,
+  arrival = PLAIN,
   jobs = JOBS,
 ): Promise<Appended> {
   const attempt = () => within(LONGEST_MS, once())

@@ -1,10 +1,11 @@
-import { and, asc, desc, eq, max, sql } from 'drizzle-orm'
+import { and, asc, desc, eq, isNull, max, sql } from 'drizzle-orm'
+import { v7 as uuid } from 'uuid'
 import type { MachineAnswer, YardArea } from '../../shared/answers.ts'
 import { accept, refuse, type Result } from '../../core/result.ts'
 import { fullVariants, type Moment } from '../../core/sheet/index.ts'
 import type { Database } from './client.ts'
 import { pastJobs } from './jobs.ts'
-import { area, buildSheet, equipment, equipmentState, fittedPart, job, reading } from './schema.ts'
+import { area, buildSheet, equipment, equipmentState, fittedPart, hoursRead, job, person, reading } from './schema.ts'
 import { newestSheet, newestSheets, planOn, sheetOf } from './sheets.ts'
 import { whatIsNext } from '../../core/wear/next.ts'
 
@@ -76,13 +77,20 @@ export async function yard(db: Database, now: string): Promise<YardArea[]> {
 
 /** One machine: its newest readings, what sits in every place and since when, and its past jobs. */
 export async function machine(db: Database, tag: string): Promise<MachineAnswer | null> {
-  const [[row], readings, fitted, past] = await Promise.all([
+  const [[row], [meter], readings, fitted, past] = await Promise.all([
     db
       .select({ equipment, version: max(buildSheet.version) })
       .from(equipment)
       .innerJoin(buildSheet, eq(buildSheet.id, equipment.sheetId))
       .where(eq(equipment.tag, tag))
       .groupBy(equipment.tag),
+    db
+      .select({ at: hoursRead.readAt, by: person.name })
+      .from(hoursRead)
+      .leftJoin(person, eq(person.id, hoursRead.readBy))
+      .where(eq(hoursRead.equipmentTag, tag))
+      .orderBy(desc(hoursRead.readAt))
+      .limit(1),
     db
       .select({
         checkId: reading.checkId,
@@ -115,11 +123,34 @@ export async function machine(db: Database, tag: string): Promise<MachineAnswer 
   if (!row) return null
   return {
     equipment: row.equipment,
+    hoursRead: meter ?? null,
     sheet: await sheetOf(db, row.equipment.sheetId, row.version!),
     readings,
     fitted,
     past,
   }
+}
+
+/**
+ * Sets the running hours of a machine, with who read them and when; `by` is null from the shell. Refused in words: no such
+ * machine, or fewer hours than the work on it says it had.
+ */
+export async function readHours(db: Database, tag: string, hours: number, by: string | null): Promise<Result<null>> {
+  return db.transaction(async tx => {
+    const [row] = await tx.select().from(equipment).where(eq(equipment.tag, tag)).for('update')
+    if (!row) return refuse(`There is no machine ${tag} in the yard. Check the tag on its plate.`)
+    const [last] = await tx
+      .select({ hours: max(job.hoursAtOpen) })
+      .from(job)
+      .where(and(eq(job.equipmentTag, tag), isNull(job.cancelledAt)))
+    if (hours < (last?.hours ?? 0))
+      return refuse(
+        `${tag} had ${last!.hours} hours already when it was last worked on. Read the meter again; a new meter counts on from the old one: add its hours to those.`,
+      )
+    await tx.insert(hoursRead).values({ id: uuid(), equipmentTag: tag, hours, readBy: by, readAt: sql`now()` })
+    await tx.update(equipment).set({ hoursRun: hours }).where(eq(equipment.tag, tag))
+    return accept(null)
+  })
 }
 
 export const areas = (db: Database) => db.select().from(area).orderBy(asc(area.position))

@@ -25,10 +25,11 @@ export async function takeKeyBack(db: Database, name: string): Promise<boolean> 
   return (await db.delete(apiKey).where(eq(apiKey.name, name)).returning({ id: apiKey.id })).length > 0
 }
 
-export async function isKnownKey(db: Database, key: string): Promise<boolean> {
+/** The id of a key; null when there is no such key. */
+export async function keyIdOf(db: Database, key: string): Promise<string | null> {
   const [row] = await db
     .select({ id: apiKey.id })
     .from(apiKey)
     .where(eq(apiKey.hash, hashOf(key)))
-  return row !== undefined
+  return row?.id ?? null
 }

@@ -1,11 +1,13 @@
-import { randomInt } from 'node:crypto'
+import { createHash, randomBytes, randomInt } from 'node:crypto'
 import { Hash } from '@adonisjs/hash'
 import { Scrypt } from '@adonisjs/hash/drivers/scrypt'
-import { and, asc, eq } from 'drizzle-orm'
+import { and, asc, eq, gt, sql } from 'drizzle-orm'
 import { v7 as uuid } from 'uuid'
 import type { Competence, Role } from '../../core/job/index.ts'
 import type { NewPin, Person, PersonRow, SignedInPerson } from '../../shared/answers.ts'
+import { isCommonPin } from '../../shared/pins.ts'
 import type { Database, Transaction } from './client.ts'
+import { lookOf } from './looks.ts'
 import { person } from './schema.ts'
 import { endSessionsOf } from './sessions.ts'
 import { siteOf } from './site.ts'
@@ -15,7 +17,11 @@ export const hashSecret = (secret: string) => secrets.make(secret)
 export const isSecret = (hash: string, secret: string) => secrets.verify(hash, secret)
 
 const named = { id: person.id, name: person.name, role: person.role }
-const shown = { ...named, competences: person.competences }
+const shown = { ...named, competences: person.competences, pinIsOwn: person.pinIsOwn }
+
+/** Everybody who works here, with what they may sign for. */
+export const signersHere = (db: Database): Promise<SignedInPerson[]> =>
+  db.select(shown).from(person).where(eq(person.active, true)).orderBy(asc(person.name))
 
 export function peopleWhoSign(db: Database | Transaction): Promise<Person[]> {
   return db.select(named).from(person).where(eq(person.active, true)).orderBy(asc(person.name))
@@ -35,18 +41,76 @@ export function everybody(db: Database | Transaction): Promise<PersonRow[]> {
     .orderBy(asc(person.name))
 }
 
-/** A new PIN of the site's length, any figure alike. */
-const makePin = (length: number) => Array.from({ length }, () => randomInt(10)).join('')
+/** A new PIN of the site's length, any figure alike; none that many choose. */
+function makePin(length: number): string {
+  const pin = Array.from({ length }, () => randomInt(10)).join('')
+  return isCommonPin(pin) ? makePin(length) : pin
+}
 
+/** There is somebody of that name, or of one that cannot be told from it. */
+export class NameTaken extends Error {}
+
+/**
+ * Somebody new, with a PIN that opens only the choosing of their own; one that is given is theirs already. Throws
+ * {@link NameTaken}, however many of one name come at once.
+ */
 export async function addPerson(
   db: Database | Transaction,
   { name, role, pin, competences = [] }: { name: string; role: Role; pin?: string; competences?: Competence[] },
 ): Promise<NewPin> {
-  const row = { id: uuid(), name, role, competences }
+  const row = { id: uuid(), name, role, competences, pinIsOwn: pin !== undefined }
   const given = pin ?? makePin((await siteOf(db)).pinLength)
-  await db.insert(person).values({ ...row, pinHash: await hashSecret(given) })
-  return { person: row, pin: given }
+  const look = lookOf(name)
+  const added = await db
+    .insert(person)
+    .values({ ...row, look, pinHash: await hashSecret(given) })
+    .onConflictDoNothing()
+    .returning({ id: person.id })
+  if (added.length) return { person: row, pin: given }
+  const [other] = await db.select(named).from(person).where(eq(person.look, look))
+  const isSame = !other || other.name === name
+  throw new NameTaken(
+    isSame
+      ? `There is a ${name} already. Choose another name, or change theirs.`
+      : `There is a ${other.name} already, and “${name}” could be taken for it. Choose a name that cannot.`,
+  )
 }
+
+/** Makes a PIN that only they know theirs. */
+export async function setOwnPin(db: Database, id: string, pin: string): Promise<void> {
+  await db
+    .update(person)
+    .set({ pinHash: await hashSecret(pin), pinIsOwn: true })
+    .where(eq(person.id, id))
+}
+
+const hashOf = (code: string) => createHash('sha256').update(code).digest('hex')
+/** Letters and figures that are not taken for each other. */
+const LETTERS = 'ABCDEFGHJKLMNPQRSTUVWXYZ23456789'
+const spelt = (code: string) => code.toUpperCase().replace(/[^A-Z0-9]/g, '')
+
+/** A code with which somebody comes in on a device that is new to them, though others flood their name; good for a quarter of an hour. */
+export async function admit(db: Database, id: string): Promise<string> {
+  const code = [...randomBytes(8)].map(byte => LETTERS[byte % LETTERS.length]).join('')
+  await db
+    .update(person)
+    .set({ admitHash: hashOf(code), admitUntil: sql`now() + interval '15 minutes'` })
+    .where(eq(person.id, id))
+  return `${code.slice(0, 4)} ${code.slice(4)}`
+}
+
+/** Whether a lead gave somebody this code, and it still holds. */
+export async function isAdmitted(db: Database, id: string, code: string): Promise<boolean> {
+  const rows = await db
+    .select({ id: person.id })
+    .from(person)
+    .where(and(eq(person.id, id), eq(person.admitHash, hashOf(spelt(code))), gt(person.admitUntil, sql`now()`)))
+  return rows.length > 0
+}
+
+/** A code is used once. */
+export const useAdmission = (db: Database, id: string) =>
+  db.update(person).set({ admitHash: null, admitUntil: null }).where(eq(person.id, id))
 
 /** What may be changed of a person. A new PIN, another role or taking out ends their sessions. */
 export interface PersonChange {
@@ -79,7 +143,7 @@ export async function changePerson(db: Database, id: string, change: PersonChang
         role: change.role ?? before.role,
         active: change.active ?? before.active,
         competences: change.competences ?? before.competences,
-        pinHash: pin ? await hashSecret(pin) : before.pinHash,
+        ...(pin ? { pinHash: await hashSecret(pin), pinIsOwn: false } : {}),
       })
       .where(eq(person.id, id))
       .returning({ ...shown, active: person.active })
@@ -97,7 +161,9 @@ export async function personWithPin(db: Database, id: string, pin: string): Prom
     .where(and(eq(person.id, id), eq(person.active, true)))
   const hash = row?.pinHash ?? (await nobodysHash)
   const right = await isSecret(hash, pin)
-  return row && right ? { id: row.id, name: row.name, role: row.role, competences: row.competences } : null
+  if (!row || !right) return null
+  const { id: number, name, role, competences, pinIsOwn } = row
+  return { id: number, name, role, competences, pinIsOwn }
 }
 
 const nobodysHash = hashSecret(uuid())

@@ -34,7 +34,7 @@ export const site = pgTable('site', {
   name: text().notNull(),
   /** How the ledger is written; another format is not read. */
   ledgerFormat: integer().notNull(),
-  pinLength: integer().notNull().default(4),
+  pinLength: integer().notNull().default(6),
   /** Asked once of every new device; none when null. */
   codeHash: text(),
   /** Nightly backups that are kept; 0: none are made. */
@@ -44,8 +44,15 @@ export const site = pgTable('site', {
 export const person = pgTable('person', {
   id: uuid().primaryKey(),
   name: text().notNull().unique(),
+  /** The name as the eye reads it: two that cannot be told apart are one. */
+  look: text().notNull().unique(),
   role: role().notNull(),
   pinHash: text().notNull(),
+  /** Whether they chose the PIN themselves. One that somebody else knows signs nothing. */
+  pinIsOwn: boolean().notNull().default(false),
+  /** A lead lets them in on a device that is new to them: the hash of a code, and until when it holds. */
+  admitHash: text(),
+  admitUntil: moment(),
   /** What they may sign for beside their role. */
   competences: jsonb().$type<Competence[]>().notNull().default([]),
   /** Taken out: the name stays on what it signed. */
@@ -60,14 +67,45 @@ export const session = pgTable(
     personId: uuid()
       .notNull()
       .references(() => person.id),
+    /** Where; none for sessions of before. */
+    deviceId: uuid(),
     startedAt: moment().notNull().defaultNow(),
     endedAt: moment(),
   },
-  table => [index().on(table.personId)],
+  table => [index().on(table.personId), index().on(table.startedAt)],
 )
 
 /** A device on which somebody has signed in before, or that gave the site's code. */
-export const device = pgTable('device', { id: uuid().primaryKey(), knownAt: moment().notNull().defaultNow() })
+export const device = pgTable('device', {
+  id: uuid().primaryKey(),
+  /** What it says it is. */
+  about: text().notNull().default(''),
+  knownAt: moment().notNull().defaultNow(),
+})
+
+/** A device that is known for a person: they have signed in there. */
+export const knownDevice = pgTable(
+  'known_device',
+  {
+    personId: uuid()
+      .notNull()
+      .references(() => person.id),
+    deviceId: uuid()
+      .notNull()
+      .references(() => device.id),
+    knownAt: moment().notNull().defaultNow(),
+    usedAt: moment().notNull().defaultNow(),
+  },
+  table => [primaryKey({ columns: [table.personId, table.deviceId] })],
+)
+
+/** Wrong PINs in a row, by what is counted together, and when the next is looked at. */
+export const pinAttempt = pgTable('pin_attempt', {
+  key: text().primaryKey(),
+  wrong: integer().notNull(),
+  opensAt: moment().notNull(),
+  lastAt: moment().notNull(),
+})
 
 /** A key for scripts and spreadsheets; only its hash is kept. */
 export const apiKey = pgTable('api_key', {
@@ -77,8 +115,8 @@ export const apiKey = pgTable('api_key', {
   madeAt: moment().notNull().defaultNow(),
 })
 
-/** Counters of failed sign-ins, kept by the rate limiter. */
-export const signInLimit = pgTable('sign_in_limit', {
+/** What callers have asked for in the current minute, kept by the rate limiter. */
+export const requestLimit = pgTable('request_limit', {
   key: text().primaryKey(),
   points: integer().notNull(),
   /** Unix time, ms. */
@@ -109,6 +147,22 @@ export const equipment = pgTable('equipment', {
   hoursRun: integer().notNull(),
   hoursPerWeek: integer().notNull(),
 })
+
+/** Running hours as they were read off a machine, or set from the shell. */
+export const hoursRead = pgTable(
+  'hours_read',
+  {
+    id: uuid().primaryKey(),
+    equipmentTag: text()
+      .notNull()
+      .references(() => equipment.tag),
+    hours: integer().notNull(),
+    readAt: moment().notNull(),
+    /** Null: from the shell. */
+    readBy: uuid().references(() => person.id),
+  },
+  table => [index().on(table.equipmentTag)],
+)
 
 export const job = pgTable(
   'job',

@@ -1,4 +1,4 @@
-import { and, eq, gt, inArray, isNull, sql } from 'drizzle-orm'
+import { and, eq, gt, inArray, isNull, ne, sql, type SQL } from 'drizzle-orm'
 import type { SignedInPerson } from '../../shared/answers.ts'
 import { onceFor, type Database, type Transaction } from './client.ts'
 import { person, session } from './schema.ts'
@@ -15,7 +15,13 @@ export async function sessionPerson(db: Database, id: string): Promise<SignedInP
 /** Asked at every request, so it is put together once. */
 const whose = onceFor((db: Database) =>
   db
-    .select({ id: person.id, name: person.name, role: person.role, competences: person.competences })
+    .select({
+      id: person.id,
+      name: person.name,
+      role: person.role,
+      competences: person.competences,
+      pinIsOwn: person.pinIsOwn,
+    })
     .from(session)
     .innerJoin(person, eq(person.id, session.personId))
     .where(
@@ -29,8 +35,17 @@ const whose = onceFor((db: Database) =>
     .prepare('whose_session'),
 )
 
-export async function startSession(db: Database, id: string, personId: string): Promise<void> {
-  await db.insert(session).values({ id, personId })
+export async function startSession(db: Database, id: string, personId: string, deviceId: string): Promise<void> {
+  await db.insert(session).values({ id, personId, deviceId })
+}
+
+/** When a session ends by itself, s from now; null when it is over. */
+export async function lastsFor(db: Database, id: string): Promise<number | null> {
+  const [row] = await db
+    .select({ left: sql<number>`extract(epoch from ${session.startedAt} + ${LASTS} - now())::float` })
+    .from(session)
+    .where(and(eq(session.id, id), isNull(session.endedAt)))
+  return row && row.left > 0 ? row.left : null
 }
 
 export async function endSession(db: Database, id: string): Promise<void> {
@@ -41,12 +56,19 @@ export async function endSession(db: Database, id: string): Promise<void> {
   await tellEnded(db, id)
 }
 
-/** Ends every session of a person: they are out from the next request, and their streams at once. */
-export async function endSessionsOf(db: Database | Transaction, personId: string): Promise<void> {
+/** Ends every session of a person, but one where it is said: they are out from the next request, and their streams at once. */
+export const endSessionsOf = (db: Database | Transaction, personId: string, but?: string) =>
+  endAll(db, and(eq(session.personId, personId), but === undefined ? undefined : ne(session.id, but)))
+
+/** Ends the sessions of a person on one device. */
+export const endSessionsOn = (db: Database | Transaction, personId: string, deviceId: string) =>
+  endAll(db, and(eq(session.personId, personId), eq(session.deviceId, deviceId)))
+
+async function endAll(db: Database | Transaction, which: SQL | undefined): Promise<void> {
   const ended = await db
     .update(session)
     .set({ endedAt: sql`now()` })
-    .where(and(eq(session.personId, personId), isNull(session.endedAt)))
+    .where(and(which, isNull(session.endedAt)))
     .returning({ id: session.id })
   for (const { id } of ended) await tellEnded(db, id)
 }

@@ -1,13 +1,12 @@
-import { eq, sql } from 'drizzle-orm'
-import { v7 as uuid } from 'uuid'
+import { eq } from 'drizzle-orm'
 import type { SiteSettings } from '../../shared/answers.ts'
 import type { Database, Transaction } from './client.ts'
-import { device, site } from './schema.ts'
+import { site } from './schema.ts'
 
 /** How the ledger is written by this version. */
 export const LEDGER_FORMAT = 5
 
-const UNNAMED = { name: 'This site', pinLength: 4, codeHash: null, backupsKept: 0, ledgerFormat: LEDGER_FORMAT }
+const UNNAMED = { name: 'This site', pinLength: 6, codeHash: null, backupsKept: 0, ledgerFormat: LEDGER_FORMAT }
 
 type SiteRow = typeof site.$inferSelect
 
@@ -39,14 +38,3 @@ export const settingsOf = ({ name, pinLength, codeHash, backupsKept }: Omit<Site
   asksCode: codeHash !== null,
   backupsKept,
 })
-
-/** Whether somebody has signed in on this device before. */
-export async function isKnownDevice(db: Database, id: string): Promise<boolean> {
-  return (await db.select({ id: device.id }).from(device).where(eq(device.id, id))).length > 0
-}
-
-export async function rememberDevice(db: Database): Promise<string> {
-  const id = uuid()
-  await db.insert(device).values({ id, knownAt: sql`now()` })
-  return id
-}

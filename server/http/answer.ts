@@ -17,6 +17,7 @@ const STATUS_WORDS: Record<number, string> = {
   401: 'Unauthorized',
   403: 'Forbidden',
   404: 'Not Found',
+  405: 'Method Not Allowed',
   409: 'Conflict',
   411: 'Length Required',
   413: 'Payload Too Large',
@@ -81,6 +82,6 @@ function decodeOr(raw: string): string {
 }
 
 /** The route's parameter as an id; 400 when it is none. */
-export const idOf = (event: H3Event): string => fitting(idSchema, event.context.params?.id)
+export const idOf = (event: H3Event, name = 'id'): string => fitting(idSchema, event.context.params?.[name])
 
 export const noSuchJob = () => refusal(404, 'There is no such job. Go back to the bench list.')

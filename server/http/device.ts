@@ -1,27 +1,41 @@
-import { useSession, type H3Event, type SessionConfig } from 'h3'
+import { getCookie, getHeader, useSession, type H3Event, type SessionConfig } from 'h3'
 import { database } from '../db/client.ts'
-import { isKnownDevice, rememberDevice } from '../db/site.ts'
+import { addDevice, isDevice } from '../db/devices.ts'
 
 const YEAR = 60 * 60 * 24 * 365
+const NAME = 'needler-device'
 
 /** A sealed cookie of its own, so that a tablet stays known when somebody signs out. */
 const cookie = (event: H3Event) => {
   const { password, cookie } = useRuntimeConfig(event).session as SessionConfig
   return useSession<{ device?: string }>(event, {
-    name: 'needler-device',
+    name: NAME,
     password: process.env.NUXT_SESSION_PASSWORD || password,
     maxAge: YEAR,
     cookie: { ...(cookie || {}), maxAge: YEAR },
   })
 }
 
-/** The device a request comes from, where somebody has signed in on it before. */
-export async function deviceOf(event: H3Event): Promise<string | null> {
-  const { data } = await cookie(event)
-  return data.device && (await isKnownDevice(database(), data.device)) ? data.device : null
+/** Which device a request says it comes from, by its seal; nothing is asked of the database. */
+export async function sealedDevice(event: H3Event): Promise<string | null> {
+  // Made known by this very request, its seal is only on the way.
+  const made = event.context.needlerDevice as string | undefined
+  if (made) return made
+  return getCookie(event, NAME) ? ((await cookie(event)).data.device ?? null) : null
 }
 
-export async function rememberThisDevice(event: H3Event): Promise<void> {
-  const session = await cookie(event)
-  await session.update({ device: await rememberDevice(database()) })
+/** The device a request comes from, where it is one of ours. */
+export async function deviceOf(event: H3Event): Promise<string | null> {
+  const id = await sealedDevice(event)
+  return id && (await isDevice(database(), id)) ? id : null
+}
+
+/** The device a request comes from, made one of ours where it is none yet. */
+export async function rememberThisDevice(event: H3Event): Promise<string> {
+  const known = await deviceOf(event)
+  if (known) return known
+  const id = await addDevice(database(), getHeader(event, 'user-agent') ?? '')
+  await (await cookie(event)).update({ device: id })
+  event.context.needlerDevice = id
+  return id
 }

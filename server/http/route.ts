@@ -3,7 +3,7 @@ import { rolesWords, type Role } from '../../core/job/index.ts'
 import type { SignedInPerson } from '../../shared/answers.ts'
 import { database } from '../db/client.ts'
 import { faultWords } from '../db/faults.ts'
-import { isKnownKey } from '../db/keys.ts'
+import { keyIdOf } from '../db/keys.ts'
 import { pulse } from '../live/pulse.ts'
 import { refusal } from './answer.ts'
 import { checkOrigin, checkSize, isWrite } from './door.ts'
@@ -13,8 +13,11 @@ import { requestOf } from './requests.ts'
 import { personOf } from './session.ts'
 import { checkThere } from './there.ts'
 
-/** Who may come in by a route: everybody, who is signed in, who is signed in with one of these roles, or a script with a key. */
-export type Door = 'open' | 'signed in' | readonly Role[] | 'signed in or key'
+/**
+ * Who may come in by a route: everybody, who is signed in, who is signed in with one of these roles, or a script with a key.
+ * A PIN that somebody else knows opens only what says so.
+ */
+export type Door = 'open' | 'signed in' | 'with any PIN' | readonly Role[] | 'signed in or key'
 
 type Answer<P> = (event: H3Event, person: P) => unknown
 
@@ -24,7 +27,11 @@ export function route(
   answer: Answer<SignedInPerson | null>,
   queue?: Queue,
 ): EventHandler
-export function route(door: 'signed in' | readonly Role[], answer: Answer<SignedInPerson>, queue?: Queue): EventHandler
+export function route(
+  door: 'signed in' | 'with any PIN' | readonly Role[],
+  answer: Answer<SignedInPerson>,
+  queue?: Queue,
+): EventHandler
 export function route(
   door: Door,
   answer: Answer<SignedInPerson> | Answer<SignedInPerson | null>,
@@ -60,8 +67,13 @@ async function fault(event: H3Event, error: unknown) {
 async function admitted(event: H3Event, door: Door): Promise<SignedInPerson | null> {
   const key = door === 'signed in or key' ? bearerOf(event) : null
   if (key !== null) {
-    if (!(await isKnownKey(database(), key)))
-      throw refusal(401, 'That key is not known here. Ask for one: ./needler key add NAME')
+    const id = await keyIdOf(database(), key)
+    if (!id)
+      throw refusal(
+        401,
+        'That key is not known here. Ask for one: ./needler key add NAME (with --database needler_demo for the demo)',
+      )
+    event.context.needlerKey = id
     return null
   }
   if (isWrite(event)) checkOrigin(event)
@@ -72,6 +84,8 @@ async function admitted(event: H3Event, door: Door): Promise<SignedInPerson | nu
   const meant = getHeader(event, 'x-needler-person')
   if (isWrite(event) && meant && meant !== person.id)
     throw refusal(409, `${person.name} is signed in on this device. Sign in yourself, then do it again.`)
+  if (!person.pinIsOwn && door !== 'with any PIN')
+    throw refusal(403, 'Choose a PIN of your own first: sign in again with the one you were given.', { ownPin: true })
   if (typeof door !== 'string' && !door.includes(person.role))
     throw refusal(403, `This is done by ${rolesWords(door)}. Ask one to do it.`)
   return person

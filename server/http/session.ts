@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto'
 import { getCookie, type H3Event } from 'h3'
 import type { SignedInPerson } from '../../shared/answers.ts'
 import { database } from '../db/client.ts'
+import { rememberThisDevice } from './device.ts'
 import { endSession, sessionPerson, startSession } from '../db/sessions.ts'
 
 declare module '#auth-utils' {
@@ -36,11 +37,12 @@ export async function sessionIdOf(event: H3Event): Promise<string | null> {
   return id
 }
 
+/** Signs somebody in on this device, which is known by then. */
 export async function signInAs(event: H3Event, person: SignedInPerson): Promise<void> {
   const before = await sessionIdOf(event)
   if (before) await endSession(database(), before)
   const id = randomUUID()
-  await startSession(database(), id, person.id)
+  await startSession(database(), id, person.id, await rememberThisDevice(event))
   const { name, role } = person
   await replaceUserSession(event, { user: { id: person.id, name, role }, secure: { session: id } })
   event.context.needlerPerson = person

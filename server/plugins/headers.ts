@@ -1,5 +1,5 @@
 import { randomBytes } from 'node:crypto'
-import { setResponseHeader, setResponseHeaders } from 'h3'
+import { getHeader, setResponseHeader, setResponseHeaders, type H3Event } from 'h3'
 
 const ALWAYS = {
   'x-content-type-options': 'nosniff',
@@ -9,6 +9,10 @@ const ALWAYS = {
   'cross-origin-resource-policy': 'same-origin',
   'permissions-policy': 'camera=(self), microphone=(), geolocation=(), payment=()',
 } as const
+
+/** Served over https by our own certificate, a browser asks for nothing else here from then on; this machine's own name aside. */
+const hasHttps = (event: H3Event) =>
+  Boolean(process.env.NITRO_SSL_CERT) && !/^localhost(:|$)/i.test(getHeader(event, 'host') ?? '')
 
 /** What the worker that keeps the pages may reach: our own address alone. */
 const WORKER = /^\/(sw|workbox-[\w-]+)\.js$/
@@ -33,6 +37,7 @@ export default defineNitroPlugin(nitro => {
   nitro.hooks.hook('request', event => {
     setResponseHeaders(event, {
       ...ALWAYS,
+      ...(hasHttps(event) ? { 'strict-transport-security': 'max-age=31536000' } : {}),
       // What is built has names of its own and may be kept; everything else is asked for anew.
       ...(event.path.startsWith('/_nuxt/') ? {} : { 'cache-control': 'no-store' }),
       'content-security-policy': WORKER.test(event.path)

@@ -1,9 +1,14 @@
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest'
 import { sql } from 'drizzle-orm'
 import { v7 as uuid } from 'uuid'
+import { pinFault } from '../../shared/pins.ts'
+import { takeAttempt } from '../../server/db/attempts.ts'
 import { connectTo, database, disconnect } from '../../server/db/client.ts'
 import {
+  choosePin,
+  deviceIn,
   fillDatabase,
+  NEW_TABLET,
   owner,
   peopleAt,
   signIn,
@@ -25,26 +30,40 @@ beforeAll(async () => {
 afterAll(async () => {
   await server?.stop()
   await second?.stop()
+  // Other files count on one lead.
+  await database().execute(sql`update person set active = false where name like 'Test %'`)
   await disconnect()
 })
 
 // All of these come from one address: its count starts anew with each test.
-beforeEach(() => database().execute(sql`delete from sign_in_limit`))
+beforeEach(() => database().execute(sql`delete from pin_attempt`))
 
+const entry = (kind: string, payload: object) => {
+  const id = uuid()
+  return { id, act: id, kind, payload, madeAt: new Date().toISOString() }
+}
 const whyOf = async (answer: Response) => ((await answer.json()) as { data?: { why?: string } }).data?.why ?? ''
-const letIn = async (role: string) => {
-  const name = `Test ${uuid().slice(-6)}`
+const add = async (role: string, name = `Test ${uuid().slice(-6)}`) => {
   const { person, pin } = (await (await lead.post('/api/people', { name, role })).json()) as {
     person: { id: string }
     pin: string
   }
   return { ...person, name, pin }
 }
+const OWN = '739104'
+/** Somebody new, with a PIN of their own; on no device but that of these tests. */
+const letIn = async (role: string) => {
+  const { id, name, pin } = await add(role)
+  await choosePin(await signIn(server.url, name, pin), pin, OWN)
+  await database().execute(sql`delete from known_device where person_id = ${id}`)
+  return { id, name, pin: OWN }
+}
 const change = async (id: string, body: object) => {
   const answer = await lead.patch(`/api/people/${id}`, body)
   expect(answer.status).toBe(200)
-  return (await answer.json()) as { pin: string | null }
+  return (await answer.json()) as { pin: string | null; code: string | null }
 }
+const tablet = async (name: string, pin: string) => signIn(server.url, name, pin, NEW_TABLET)
 
 describe('a session', () => {
   it('ends with the sign-out, whoever kept the cookie', async () => {
@@ -130,57 +149,217 @@ describe('people', () => {
       expect(answer.status).toBe(400)
     }
   })
-  it('have names of their own', async () => {
-    const answer = await lead.post('/api/people', { name: 'r. okell', role: 'fitter' })
-    expect(answer.status).toBe(409)
+  it('have names that nobody takes for another', async () => {
+    for (const name of ['r. okell', 'R. Оkell', 'R  Okell', 'R. Okéll']) {
+      const answer = await lead.post('/api/people', { name, role: 'fitter' })
+      expect(answer.status, name).toBe(409)
+      expect(await whyOf(answer)).toMatch(/There is a R\. Okell already/)
+    }
+    for (const name of ['R. Ok\u202eell', 'A\u0000', '\u200b\u200b', '..'])
+      expect((await lead.post('/api/people', { name, role: 'fitter' })).status, JSON.stringify(name)).toBe(400)
+  })
+  it('of one name at once are one', async () => {
+    const name = `Same ${uuid().slice(-6)}`
+    const answers = await Promise.all(
+      Array.from({ length: 10 }, () => lead.post('/api/people', { name: `  ${name} `, role: 'fitter' })),
+    )
+    expect(answers.map(one => one.status).sort()).toEqual([200, ...Array.from({ length: 9 }, () => 409)])
+    expect((await peopleAt(server.url)).filter(one => one.name === name)).toHaveLength(1)
+  })
+})
+
+describe('a PIN', () => {
+  it('that was given has six figures without a pattern, and opens only the choosing of one’s own', async () => {
+    const { id, name, pin } = await add('fitter')
+    expect(pinFault(pin, 6)).toBeNull()
+    const me = await signIn(server.url, name, pin)
+    for (const path of ['/api/yard', '/api/jobs', '/api/signers', '/api/site']) {
+      const answer = await me.get(path)
+      expect(answer.status, path).toBe(403)
+      expect(await whyOf(answer)).toMatch(/PIN of your own/)
+    }
+    expect((await me.post('/api/jobs', { equipment: 'P-311', complaint: 'x' })).status).toBe(403)
+    for (const [next, status] of [
+      ['12', 400],
+      ['7391', 422],
+      ['123456', 422],
+      [pin, 422],
+    ] as const)
+      expect((await me.post('/api/pin', { pin, next })).status, next).toBe(status)
+    expect((await me.post('/api/pin', { pin: '882917', next: OWN })).status).toBe(401)
+    await choosePin(me, pin, OWN)
+    expect((await me.get('/api/yard')).status).toBe(200)
+    expect((await tryPin(server.url, id, pin)).status).toBe(401)
+    expect((await tryPin(server.url, id, OWN)).status).toBe(200)
+  })
+  it('that a lead has reset signs nothing, and nobody but its owner ever knows the one that does', async () => {
+    const { id, name } = await letIn('lead')
+    const { pin } = await change(id, { pin: 'new' })
+    const { id: job } = (await (await lead.post('/api/jobs', { equipment: 'R-118', complaint: 'x' })).json()) as {
+      id: string
+    }
+    const cancel = entry('job.cancelled', { why: 'Only a test' })
+    // Whoever reset it knows it, and signs nothing with it.
+    const answer = await lead.post(`/api/jobs/${job}/entries`, { signer: id, pin, entries: [cancel] })
+    expect([answer.status, await whyOf(answer)]).toEqual([403, expect.stringMatching(/PIN of their own first/)])
+    await choosePin(await signIn(server.url, name, pin!), pin!, '402918')
+    expect((await lead.post(`/api/jobs/${job}/entries`, { signer: id, pin: '402918', entries: [cancel] })).status).toBe(
+      200,
+    )
+  })
+  it('that is changed ends one’s sessions elsewhere, and not this one', async () => {
+    const { name, pin } = await letIn('fitter')
+    const [here, there] = [await signIn(server.url, name, pin), await tablet(name, pin)]
+    await choosePin(here, pin, '402918')
+    expect((await here.get('/api/yard')).status).toBe(200)
+    expect((await there.get('/api/yard')).status).toBe(401)
   })
 })
 
 describe('signing in', () => {
-  it('counts wrong PINs, and says how long to wait; a lead opens the name', async () => {
-    const { id, pin } = await letIn('fitter')
-    for (let i = 0; i < 5; i++) expect((await tryPin(server.url, id, '99999')).status).toBe(401)
-    const shut = await tryPin(server.url, id, pin)
+  it('counts wrong PINs where somebody is known, and says how long to wait; a lead opens the name', async () => {
+    const { id, name, pin } = await letIn('fitter')
+    const { cookie } = await signIn(server.url, name, pin)
+    for (let i = 0; i < 5; i++) expect((await tryPin(server.url, id, '999990', { cookie })).status).toBe(401)
+    const shut = await tryPin(server.url, id, pin, { cookie })
     expect(shut.status).toBe(429)
-    expect(await whyOf(shut)).toMatch(/Wait \d+ minutes, or ask a lead/)
+    expect(await whyOf(shut)).toMatch(/unlock the name\. Wait \d+ (seconds|minutes)/)
     await change(id, { open: true })
-    expect((await tryPin(server.url, id, pin)).status).toBe(200)
+    expect((await tryPin(server.url, id, pin, { cookie })).status).toBe(200)
   })
-  it('a name written in capitals is the same name', async () => {
-    const { id, pin } = await letIn('fitter')
-    for (let i = 0; i < 6; i++) await tryPin(server.url, i % 2 ? id.toUpperCase() : id, '99999')
-    expect((await tryPin(server.url, id.toUpperCase(), pin)).status).toBe(429)
-    await change(id, { open: true })
+  it('waits longer from one wrong PIN to the next, up to an hour', async () => {
+    const { id } = await letIn('fitter')
+    const key = `${id} elsewhere`
+    const wait = async () => {
+      for (let i = 0; i < 6; i++) {
+        const seconds = await takeAttempt(database(), key)
+        if (seconds !== null) return seconds
+      }
+      return 0
+    }
+    const waits: number[] = []
+    for (let i = 0; i < 9; i++) {
+      waits.push(await wait())
+      await database().execute(sql`update pin_attempt set opens_at = now() - interval '1 second' where key = ${key}`)
+    }
+    expect(waits).toEqual([60, 120, 240, 480, 960, 1920, 3600, 3600, 3600])
+    await database().execute(sql`update pin_attempt set last_at = now() - interval '25 hours' where key = ${key}`)
+    expect(await takeAttempt(database(), key)).toBeNull()
   })
   it('a burst gains nothing', async () => {
-    const { id } = await letIn('fitter')
-    const answers = await Promise.all(Array.from({ length: 20 }, (_, i) => tryPin(server.url, id, String(90000 + i))))
-    expect(answers.filter(one => one.status === 401).length).toBeLessThanOrEqual(5)
-    expect(answers.some(one => one.status === 429)).toBe(true)
-    await change(id, { open: true })
-  })
-  it('a stranger cannot keep a colleague out of their own tablet', async () => {
     const { id, name, pin } = await letIn('fitter')
-    const me = await signIn(server.url, name, pin)
-    for (let i = 0; i < 6; i++) await tryPin(server.url, id, '99999')
-    expect((await tryPin(server.url, id, pin)).status).toBe(429)
-    expect((await tryPin(server.url, id, pin, { cookie: me.cookie })).status).toBe(200)
-    await change(id, { open: true })
+    const { cookie } = await signIn(server.url, name, pin)
+    for (const more of [{}, { cookie }]) {
+      const answers = await Promise.all(
+        Array.from({ length: 20 }, (_, i) => tryPin(server.url, id, String(900000 + i), more)),
+      )
+      expect(answers.filter(one => one.status === 401).length).toBeLessThanOrEqual(5)
+      expect(answers.some(one => one.status === 429)).toBe(true)
+    }
   })
-  it('a new device gives the code of the site, once', async () => {
-    const { id, pin } = await letIn('fitter')
-    expect((await lead.patch('/api/site', { code: 'turnip' })).status).toBe(200)
-    try {
-      const asked = (await (await fetch(`${server.url}/api/sign-in`)).json()) as { asksCode: boolean }
-      expect(asked.asksCode).toBe(true)
-      expect(await whyOf(await tryPin(server.url, id, pin))).toMatch(/give the code of the site/)
-      const good = await tryPin(server.url, id, pin, { code: 'turnip' })
-      expect(good.status).toBe(200)
-      const cookie = good.headers
+  it('as oneself on ever new devices gains nothing at a colleague’s name', async () => {
+    const [insider, victim] = [await letIn('fitter'), await letIn('lead')]
+    const tried: number[] = []
+    for (let i = 0; i < 12; i++) {
+      const own = await tryPin(server.url, insider.id, insider.pin)
+      const cookie = own.headers
         .getSetCookie()
         .map(one => one.split(';')[0])
         .join('; ')
+      for (let n = 0; n < 3; n++)
+        tried.push(
+          (await tryPin(server.url, victim.id, String(810000 + i * 10 + n), { cookie: deviceIn(cookie) })).status,
+        )
+    }
+    expect(tried.filter(status => status === 401).length).toBeLessThanOrEqual(5)
+    // And no more than some devices become known for somebody in a day.
+    const devices = (await (await lead.get(`/api/people/${insider.id}/devices`)).json()) as unknown[]
+    expect(devices.length).toBeLessThanOrEqual(5)
+    const more = await tryPin(server.url, insider.id, insider.pin)
+    expect(more.status).toBe(403)
+    expect(await whyOf(more)).toMatch(/several new devices today/)
+  })
+  it('a stranger cannot keep a colleague out of their own tablet; a lead lets them in on a new one', async () => {
+    const { id, name, pin } = await letIn('fitter')
+    const mine = await signIn(server.url, name, pin)
+    for (let i = 0; i < 6; i++) await tryPin(server.url, id, '999990')
+    const shut = await tryPin(server.url, id, pin)
+    expect(shut.status).toBe(429)
+    expect(await shut.json()).toMatchObject({ data: { admits: true } })
+    expect((await tryPin(server.url, id, pin, { cookie: mine.cookie })).status).toBe(200)
+    const { code } = await change(id, { admit: true })
+    expect((await tryPin(server.url, id, pin, { admission: 'AAAA BBBB' })).status).toBe(401)
+    const guesses = await Promise.all(
+      Array.from({ length: 8 }, (_, i) => tryPin(server.url, id, String(910000 + i), { admission: code! })),
+    )
+    expect(guesses.filter(one => one.status === 401).length).toBeLessThanOrEqual(5)
+    await database().execute(sql`delete from pin_attempt where key like '%admitted'`)
+    expect((await tryPin(server.url, id, pin, { admission: code!.toLowerCase().replace(' ', '') })).status).toBe(200)
+    // Once.
+    expect((await tryPin(server.url, id, pin, { admission: code! })).status).toBe(401)
+  })
+  it('a flood at a name slows nobody else’s sign-in', async () => {
+    const [victim, colleague] = [await letIn('fitter'), await letIn('fitter')]
+    const { cookie } = await signIn(server.url, colleague.name, colleague.pin)
+    let [isOver, flooded] = [false, 0]
+    const flood = Array.from({ length: 40 }, async () => {
+      while (!isOver) {
+        flooded++
+        const { status } = await tryPin(server.url, victim.id, '999990')
+        expect([401, 429]).toContain(status)
+      }
+    })
+    await new Promise(resolve => setTimeout(resolve, 300))
+    const before = flooded
+    for (let i = 0; i < 5; i++)
+      expect((await tryPin(server.url, colleague.id, colleague.pin, { cookie: deviceIn(cookie) })).status).toBe(200)
+    // Each came in while the flood was still being turned away, not behind all of it.
+    expect(flooded - before).toBeGreaterThan(0)
+    isOver = true
+    await Promise.all(flood)
+  })
+  it('devices are listed and revoked: what was lost is a stranger again, and signed out', async () => {
+    const { id, name, pin } = await letIn('fitter')
+    const [mine, lost] = [await signIn(server.url, name, pin), await tablet(name, pin)]
+    const list = async () =>
+      (await (await lead.get(`/api/people/${id}/devices`)).json()) as { id: string; about: string; usedAt: string }[]
+    const [newest, ...rest] = await list()
+    expect(rest).toHaveLength(1)
+    expect(newest).toMatchObject({ about: expect.stringContaining('node') })
+    expect((await mine.get(`/api/people/${id}/devices`)).status).toBe(403)
+    expect((await lead.delete(`/api/people/${id}/devices/${newest!.id}`)).status).toBe(200)
+    expect((await lost.get('/api/yard')).status).toBe(401)
+    expect((await mine.get('/api/yard')).status).toBe(200)
+    expect(await list()).toEqual(rest)
+    expect((await lead.delete(`/api/people/${id}/devices/${newest!.id}`)).status).toBe(404)
+  })
+  it('a new device gives the code of the site, once, and is told no names before', async () => {
+    const { id, pin } = await letIn('fitter')
+    const door = async (cookie = '') =>
+      (await (await fetch(`${server.url}/api/sign-in`, { headers: { cookie } })).json()) as {
+        asksCode: boolean
+        people: unknown[]
+      }
+    const give = (code: string) =>
+      fetch(`${server.url}/api/sign-in/code`, {
+        method: 'POST',
+        headers: { 'origin': server.url, 'content-type': 'application/json' },
+        body: JSON.stringify({ code }),
+      })
+    expect((await lead.patch('/api/site', { code: 'turnip' })).status).toBe(200)
+    try {
+      expect(await door()).toMatchObject({ asksCode: true, people: [] })
+      expect(await whyOf(await tryPin(server.url, id, pin))).toMatch(/give the code of the site first/)
+      expect((await give('beetroot')).status).toBe(401)
+      const known = await give('turnip')
+      expect(known.status).toBe(200)
+      const cookie = known.headers.getSetCookie()[0]!.split(';')[0]!
+      const told = await door(cookie)
+      expect(told.asksCode).toBe(false)
+      expect(told.people.length).toBeGreaterThan(3)
       expect((await tryPin(server.url, id, pin, { cookie })).status).toBe(200)
+      for (let i = 0; i < 8; i++) await give(`guess ${i}`)
+      expect((await give('turnip')).status).toBe(429)
     } finally {
       await lead.patch('/api/site', { code: null })
     }
@@ -219,12 +398,12 @@ describe('the database itself', () => {
     const own = connectTo(process.env.NEEDLER_OWNER_URL!, 1)
     const { id, pin } = await letIn('fitter')
     try {
-      await own.db.execute(sql`alter table sign_in_limit rename to sign_in_limit_away`)
+      await own.db.execute(sql`alter table pin_attempt rename to pin_attempt_away`)
       const answer = await tryPin(server.url, id, pin)
       expect(answer.status).toBe(500)
       expect(await answer.text()).not.toMatch(/wrong PINs|node_modules/)
     } finally {
-      await own.db.execute(sql`alter table sign_in_limit_away rename to sign_in_limit`)
+      await own.db.execute(sql`alter table pin_attempt_away rename to pin_attempt`)
       await own.end()
     }
   })

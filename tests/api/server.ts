@@ -1,5 +1,6 @@
 import { spawn, type ChildProcess } from 'node:child_process'
 import { createServer } from 'node:net'
+import { sql } from 'drizzle-orm'
 import { connectTo, database } from '../../server/db/client.ts'
 import { migrateToNewest } from '../../server/db/migrate.ts'
 import { loadThornmere } from '../../demo/load.ts'
@@ -77,6 +78,9 @@ export const owner = () => connectTo(process.env.NEEDLER_OWNER_URL!, 2)
 export async function fillDatabase(): Promise<void> {
   await migrateToNewest(process.env.NEEDLER_OWNER_URL!, 'needler_app')
   await loadThornmere(database())
+  await database().execute(sql`delete from pin_attempt`)
+  // The devices of the files before this one are not new any more.
+  await database().execute(sql`update known_device set known_at = now() - interval '2 days'`)
 }
 
 interface Door {
@@ -94,20 +98,37 @@ const cookiesOf = (answer: Response, before = '') => {
   return [...jar.values()].join('; ')
 }
 
+/** The device of some cookies, without who is signed in on it. */
+export const deviceIn = (cookie: string) => cookie.split('; ').find(one => one.startsWith('needler-device=')) ?? ''
+
+/** Somebody's own PIN in place of the one they were given. */
+export async function choosePin(by: SignedIn, pin: string, next: string): Promise<void> {
+  const answer = await by.post('/api/pin', { pin, next })
+  if (!answer.ok) throw new Error(`the PIN could not be chosen: ${await answer.text()}`)
+}
+
 /** A request to sign in, as the page makes it. */
-export const tryPin = (url: string, person: string, pin: string, more: { cookie?: string; code?: string } = {}) =>
+export const tryPin = (url: string, person: string, pin: string, more: { cookie?: string; admission?: string } = {}) =>
   fetch(`${url}/api/sign-in`, {
     method: 'POST',
     headers: { 'origin': url, 'content-type': 'application/json', ...(more.cookie ? { cookie: more.cookie } : {}) },
-    body: JSON.stringify({ person, pin, ...(more.code ? { code: more.code } : {}) }),
+    body: JSON.stringify({ person, pin, ...(more.admission ? { admission: more.admission } : {}) }),
   })
 
+export interface SignedIn extends Awaited<ReturnType<typeof signIn>> {}
+
+/** The tablet of these tests: everybody signs in on it. */
+let tablet = ''
+/** A tablet that nobody has signed in on. */
+export const NEW_TABLET = ' '
+
 /** Somebody signed in: requests as the pages make them. */
-export async function signIn(url: string, name: string, pin = PEOPLE.find(one => one.name === name)!.pin) {
+export async function signIn(url: string, name: string, pin = PEOPLE.find(one => one.name === name)!.pin, on = tablet) {
   const id = (await peopleAt(url)).find(one => one.name === name)!.id
-  const answer = await tryPin(url, id, pin)
-  if (!answer.ok) throw new Error(`${name} could not sign in: ${answer.status}`)
-  const cookie = cookiesOf(answer)
+  const answer = await tryPin(url, id, pin, on.trim() ? { cookie: on } : {})
+  if (!answer.ok) throw new Error(`${name} could not sign in: ${answer.status} ${await answer.text()}`)
+  const cookie = cookiesOf(answer, on.trim())
+  if (on !== NEW_TABLET) tablet = deviceIn(cookie)
   const send = (method: string, path: string, body: unknown, headers: Record<string, string> = {}) =>
     fetch(url + path, {
       method,
@@ -119,12 +140,19 @@ export async function signIn(url: string, name: string, pin = PEOPLE.find(one =>
     url,
     cookie,
     setCookie: answer.headers.getSetCookie().find(one => one.startsWith('needler=')) ?? '',
+    /** Entries signed with their PIN, on a tablet that somebody is signed in on. */
+    signs: (job: string, entries: unknown, at?: SignedIn): Promise<Response> =>
+      (at ?? { post: (path: string, body: unknown) => send('POST', path, body) }).post(`/api/jobs/${job}/entries`, {
+        signer: id,
+        pin,
+        entries,
+      }),
     get: (path: string, more: RequestInit = {}) => fetch(url + path, { ...more, headers: { cookie } }),
     post: (path: string, body: unknown, headers: Record<string, string> = {}) => send('POST', path, body, headers),
     patch: (path: string, body: unknown) => send('PATCH', path, body),
+    delete: (path: string) => fetch(url + path, { method: 'DELETE', headers: { cookie, origin: url } }),
   }
 }
-export type SignedIn = Awaited<ReturnType<typeof signIn>>
 
 /** A stream of a job as a page hears it: everything said so far, and a wait for what is wanted. */
 export async function listenTo(by: SignedIn, job: string) {

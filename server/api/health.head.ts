@@ -1,0 +1,2 @@
+/** The same without its words: whether the database answers. */
+export { default } from './health.get.ts'
