@@ -1,6 +1,5 @@
 import { v7 as uuid } from 'uuid'
 import {
-  ACTS,
   emptyFold,
   extend,
   isClosed,
@@ -9,12 +8,13 @@ import {
   planIn,
   refusalOf,
   viewJob,
+  wantsPin,
   type Act,
   type AnyEntry,
   type Folded,
 } from '~~/core/job'
 import { needsSums, planFor, type Sums } from '~~/core/sheet'
-import type { AppendAnswer, JobAnswer } from '~~/shared/answers'
+import type { AppendAnswer, JobAnswer, Person, SignedInPerson } from '~~/shared/answers'
 import * as boxes from './outbox'
 import type { Batch, Outbox } from './outbox'
 import { askJob, keepEntries } from '~/device/jobs'
@@ -106,28 +106,84 @@ export function createJob(
     take(await $fetch<AnyEntry[]>(`/api/jobs/${id}/entries`, { query: { after: lastSeq() } }))
   }
 
+  /** Acts as entries of somebody, one press. */
+  function pressed(acts: readonly Act[], { id: madeBy, role }: Pick<Person, 'id' | 'role'>): AnyEntry[] {
+    const [press, madeAt] = [uuid(), deviceClock.now()]
+    return acts.map(
+      one => ({ id: uuid(), ...one, act: press, madeBy, role, madeAt, receivedAt: null, seq: null }) as AnyEntry,
+    )
+  }
+
+  /** The sentence that refuses entries as they would arrive now; null when they are taken. */
+  function refusalHere(entries: readonly AnyEntry[]): string | null {
+    let ahead = folded.value
+    for (const entry of entries) {
+      const why = refusalOf(plan, ahead, entry)
+      if (why) return why
+      ahead = extend(plan, ahead, [entry])
+    }
+    return null
+  }
+
   /** Does acts with one press. Null when they are taken, else the sentence that refuses them; nothing typed is lost by it. */
   function act(...acts: Act[]): string | null {
     const person = session.person
     if (!person) return 'Sign in first.'
-    let ahead = folded.value
-    const entries: AnyEntry[] = []
-    const madeAt = deviceClock.now()
-    const press = uuid()
-    const signature = acts.find(one => ACTS[one.kind].signature)
-    if (signature && !session.verified)
-      return `A signature is given with a PIN. ${person.name} signs in once the network is back, and signs then.`
-    for (const one of acts) {
-      const made = { id: uuid(), ...one, act: press, madeBy: person.id, role: person.role, madeAt }
-      const entry = { ...made, receivedAt: null, seq: null } as AnyEntry
-      const why = refusalOf(plan, ahead, entry)
-      if (why) return why
-      ahead = extend(plan, ahead, [entry])
-      entries.push(entry)
-    }
+    const entries = pressed(acts, person)
+    const why = refusalHere(entries)
+    if (why) return why
     keep(boxes.put(outbox.value, entries, !session.verified))
     void flush()
     return null
+  }
+
+  /** Whether acts of whoever is here are given with a PIN: signatures, and corrections of what another did. */
+  const wantsPinHere = (acts: readonly Act[]): boolean =>
+    session.person !== null && pressed(acts, session.person).some(one => wantsPin(() => folded.value.entries, one))
+
+  /** Why nothing can be signed at this moment; null when it can. */
+  const cannotSign = (): string | null =>
+    session.reached && navigator.onLine
+      ? null
+      : 'A signature is given with a PIN, and without the network none can be asked for. Sign once it is back; other steps go on.'
+
+  /** What was sent to be signed and never answered: sent again, it is the same entries. */
+  let unanswered: { about: string; entries: AnyEntry[] } | null = null
+
+  /**
+   * Has acts signed by somebody with their PIN, at once; whoever this device is signed in for stays so. Null when it is done,
+   * else the sentence that says why not. The PIN goes with the request and is kept nowhere.
+   */
+  async function sign(signer: SignedInPerson, pin: string, acts: Act[]): Promise<string | null> {
+    await flush()
+    if (waiting.value.length) return 'What was done before is still to be sent. Try again in a moment.'
+    const about = JSON.stringify([signer.id, acts])
+    const entries = unanswered?.about === about ? unanswered.entries : pressed(acts, signer)
+    unanswered = { about, entries }
+    const body = {
+      ...{ signer: signer.id, pin },
+      entries: entries.map(({ id: number, kind, payload, act: press, madeAt }) => ({
+        ...{ id: number, kind, payload, act: press, madeAt },
+      })),
+    }
+    try {
+      const answer = await $fetch<AppendAnswer>(`/api/jobs/${id}/entries`, { method: 'POST', body })
+      unanswered = null
+      await landed(entries, answer)
+      return null
+    } catch (error) {
+      if (!isUnreached(error)) unanswered = null
+      await catchUp().catch(() => {})
+      return sayWhy(error)
+    }
+  }
+
+  /** Takes in what the server has kept; where another screen wrote in between, its list is the order. */
+  async function landed(sent: readonly AnyEntry[], { entries }: AppendAnswer, more: Partial<AnyEntry> = {}) {
+    const given = new Map(entries.map(one => [one.id, one]))
+    const kept = sent.map(one => ({ ...one, ...more, ...given.get(one.id)! }) as AnyEntry)
+    if (kept[0]!.seq === lastSeq() + 1) take(kept)
+    else await catchUp()
   }
 
   /** Takes back this person's newest press, whole. */
@@ -148,15 +204,10 @@ export function createJob(
       ...{ id: number, kind, payload, act: press, madeAt, by: madeBy },
       ...vouched,
     }))
-    const { entries } = await $fetch<AppendAnswer>(`/api/jobs/${id}/entries`, { method: 'POST', body })
+    const answer = await $fetch<AppendAnswer>(`/api/jobs/${id}/entries`, { method: 'POST', body })
     reachedNow(true)
     failures = 0
-    const given = new Map(entries.map(one => [one.id, one]))
-    const more = batch.vouched ? { vouchedBy: batch.vouched } : {}
-    const kept = batch.entries.map(one => ({ ...one, ...more, ...given.get(one.id)! }))
-    // Between our last entry and these another screen may have written: then the server's list is the order.
-    if (kept[0]!.seq === lastSeq() + 1) take(kept)
-    else await catchUp()
+    await landed(batch.entries, answer, batch.vouched ? { vouchedBy: batch.vouched } : {})
   }
 
   /** Whether another than we thought is signed in on this device. */
@@ -243,6 +294,11 @@ export function createJob(
     trouble,
     isClosed: computed(() => isClosed(state.value)),
     act,
+    sign,
+    cannotSign,
+    wantsPin: wantsPinHere,
+    /** Why acts would be refused if somebody did them now. */
+    refusalFor: (who: Person, acts: Act[]) => refusalHere(pressed(acts, who)),
     undo,
     /** Whoever is signed in, a lead, vouches for what waits under somebody's name. */
     vouch: (doer: string) => {

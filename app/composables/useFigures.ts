@@ -23,6 +23,7 @@ const decimalsOf = (value: number) => Math.min(4, (String(Number(value.toFixed(4
 export function useFigures(id: string, moment: Moment) {
   const job = useJob()
   const bench = useBench()
+  const signing = useSign()
   const { system } = useDisplay()
   const key = readingKey(id, moment)
   const result = computed(() => job.view.results.get(key)!)
@@ -110,8 +111,15 @@ export function useFigures(id: string, moment: Moment) {
     doubt.value = isSure ? null : oddness()
     if (doubt.value) return false
     const figure = figureFor(cell.value, said, system.value)
-    why.value = entered.value && correcting.value ? correct(figure) : put([figure])
-    if (why.value) return false
+    if (entered.value && correcting.value) {
+      void correct(figure)
+      return false
+    }
+    why.value = put([figure])
+    return why.value === null && keptIt()
+  }
+  /** What is kept makes room for the next figure. */
+  function keptIt(): true {
     typed.value = ''
     leave()
     if (!worked.value.missing.length && !bench.isDone && bench.hindered.some(one => one.settle.to === 'reading'))
@@ -126,19 +134,25 @@ export function useFigures(id: string, moment: Moment) {
     instrument: check.value.instrument,
   })
   const put = (figures: Figures) => job.act({ kind: 'figures.taken', payload: payload(figures) })
-  /** One figure put otherwise; what was read with it in one press stays as it was. */
-  function correct(figure: Figures[number]): string | null {
-    if (!reason.value.trim()) return 'Say why the first figure is corrected.'
+  /** One figure put otherwise; what was read with it in one press stays as it was. What another read is corrected with a PIN. */
+  async function correct(figure: Figures[number]) {
+    const written = reason.value.trim()
+    if (!written) {
+      why.value = 'Say why the first figure is corrected.'
+      return
+    }
     const { entry } = entered.value!
     const figures = cells.value.flatMap(one => {
       const kept = taken(one)
       if (kept?.entry !== entry) return []
       return [figureKey(one) === figureKey(figure) ? figure : figureFor(one, kept.said, kept.lengths)]
     })
-    return job.act({
+    const answer = await signing.correct('Who corrects the figure?', {
       kind: 'entry.corrected',
-      payload: { target: entry, why: reason.value.trim(), replacement: payload(figures) },
+      payload: { target: entry, why: written, replacement: payload(figures) },
     })
+    why.value = answer.why
+    if (answer.isSigned) keptIt()
   }
   function leave() {
     correcting.value = false

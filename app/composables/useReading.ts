@@ -17,6 +17,7 @@ import type { Check, Moment } from '~~/core/sheet'
 export function useReading(check: Check, moment: Moment) {
   const job = useJob()
   const bench = useBench()
+  const signing = useSign()
   const { show, system, text: sayFigure } = useDisplay()
   const at = check.at.find(one => one.moment === moment)!
   const key = readingKey(check.id, moment)
@@ -103,15 +104,32 @@ export function useReading(check: Check, moment: Moment) {
       return false
     }
     const replacement = payload(cell.value)
-    draft.why.value = !correcting.value
-      ? job.act({ kind: 'reading.taken', payload: replacement })
-      : reason.value.trim()
-        ? job.act({
-            kind: 'entry.corrected',
-            payload: { target: entered.value!.entry, why: reason.value.trim(), replacement },
-          })
-        : 'Say why the first reading is corrected.'
-    if (draft.why.value) return false
+    if (correcting.value) {
+      void correct(replacement)
+      return false
+    }
+    draft.why.value = job.act({ kind: 'reading.taken', payload: replacement })
+    return draft.why.value === null && kept()
+  }
+
+  /** Puts what was read otherwise, with the reason; what another read is corrected with a PIN. */
+  async function correct(replacement: Payloads['reading.taken']) {
+    const written = reason.value.trim()
+    if (!written) {
+      draft.why.value = 'Say why the first reading is corrected.'
+      return
+    }
+    const target = entered.value!.entry
+    const answer = await signing.correct('Who corrects the reading?', {
+      kind: 'entry.corrected',
+      payload: { target, why: written, replacement },
+    })
+    draft.why.value = answer.why
+    if (answer.isSigned) kept()
+  }
+
+  /** What is kept makes room for the next place. */
+  function kept(): true {
     draft.clear()
     leave()
     const next = nextOpen(cell.value)
@@ -121,7 +139,7 @@ export function useReading(check: Check, moment: Moment) {
   }
 
   /** A reading kept in the wrong place goes to the right one, which must be free. */
-  function move(to: Cell) {
+  async function move(to: Cell) {
     const { station: _, plane: __, ...rest } = entered.value! as Payloads['reading.taken']
     const { check: id, moment: when, tries, texts, unit, instrument, assumed, style: how } = rest
     const replacement = {
@@ -136,11 +154,12 @@ export function useReading(check: Check, moment: Moment) {
       ...(assumed ? { assumed } : {}),
       ...(how ? { style: how } : {}),
     }
-    draft.why.value = job.act({
+    const answer = await signing.correct('Who moves the reading?', {
       kind: 'entry.corrected',
       payload: { target: entered.value!.entry, why: 'Kept in the wrong place', replacement },
     })
-    if (draft.why.value) return
+    draft.why.value = answer.why
+    if (!answer.isSigned) return
     moving.value = false
     cell.value = to
   }
@@ -158,7 +177,7 @@ export function useReading(check: Check, moment: Moment) {
     reason.value = ''
   }
   function goTo(place: Cell) {
-    if (moving.value && place !== cell.value) return move(place)
+    if (moving.value && place !== cell.value) return void move(place)
     leave()
     cell.value = place
   }

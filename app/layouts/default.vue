@@ -1,5 +1,6 @@
 <script setup lang="ts">
 const session = useSessionStore()
+const signing = useSigningStore()
 const { toggleSystem } = useDisplay()
 const helping = ref(false)
 const finding = ref(false)
@@ -28,6 +29,16 @@ useKeys({
     <KeyList v-model="helping" />
     <el-dialog v-model="session.changing" title="Who is signing?" width="440" align-center append-to-body>
       <LazySignInPad v-if="session.changing" @done="session.changing = false" />
+    </el-dialog>
+    <el-dialog
+      :model-value="signing.asked !== null"
+      :title="signing.asked?.title"
+      width="440"
+      align-center
+      append-to-body
+      @close="signing.end(false)"
+    >
+      <LazySignerDialog v-if="signing.asked" :what="signing.asked" @end="signing.end" />
     </el-dialog>
   </div>
 </template>

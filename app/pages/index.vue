@@ -131,9 +131,9 @@ function showAll() {
       append-to-body
       @close="leave"
     >
-      <LazyMachinePlate v-if="chosen" :key="chosen" :tag="chosen" :machine="plated" @close="leave" />
+      <LazyMachinePlate v-if="chosen" :key="chosen" :tag="chosen" :machine="plated" @close="leave" @hours="load" />
     </el-drawer>
-    <LazyMachinePlate v-else-if="chosen" :key="chosen" :tag="chosen" :machine="plated" @close="leave" />
+    <LazyMachinePlate v-else-if="chosen" :key="chosen" :tag="chosen" :machine="plated" @close="leave" @hours="load" />
     <YardNext v-else-if="all.length" :machines="all" @choose="choose" @worst="worstFirst = true" />
   </div>
 </template>

@@ -23,7 +23,8 @@ async function tell(act: () => Promise<string | null>) {
     why.value = sayWhy(error)
   }
 }
-const pinWords = (name: string, pin: string) => `The PIN of ${name} is ${pin}. Write it down: it is shown only now.`
+const pinWords = (name: string, pin: string) =>
+  `The PIN of ${name} is ${pin}. It is shown only now, and opens only the choosing of their own.`
 
 onMounted(() =>
   tell(async () => {
@@ -41,13 +42,18 @@ async function add() {
 }
 const change = (person: PersonRow, body: Record<string, unknown>) =>
   tell(async () => {
-    const answer = await $fetch<{ pin?: string | null }>(`/api/people/${person.id}`, { method: 'PATCH', body })
+    const answer = await $fetch<{ pin: string | null; code: string | null }>(`/api/people/${person.id}`, {
+      method: 'PATCH',
+      body,
+    })
     if (body.competences && person.id === session.person?.id) await session.ask()
     return answer.pin
       ? pinWords(person.name, answer.pin)
-      : body.open
-        ? `${person.name} is unlocked and may try again.`
-        : `Changed: ${person.name}. It counts from the next press.`
+      : answer.code
+        ? `${person.name} comes in on a device that is new to them with the code ${answer.code}, once, within a quarter of an hour.`
+        : body.open
+          ? `${person.name} is unlocked and may try again.`
+          : `Changed: ${person.name}. It counts from the next press.`
   })
 const changeSite = (body: Record<string, unknown>) =>
   tell(async () => {
@@ -93,7 +99,7 @@ const changeSite = (body: Record<string, unknown>) =>
 <style scoped>
 .people {
   padding: 18px 16px;
-  max-width: 1000px;
+  max-width: 1120px;
   width: 100%;
   display: grid;
   gap: 12px;
@@ -108,7 +114,7 @@ h2 {
 }
 .fresh {
   display: grid;
-  grid-template-columns: 1fr 150px 440px;
+  grid-template-columns: 1fr 150px 560px;
   gap: 12px;
   padding: 10px 14px;
   align-items: center;

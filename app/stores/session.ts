@@ -29,6 +29,8 @@ export const useSessionStore = defineStore('session', () => {
   const { user, session: answer, ready, fetch: refresh } = useUserSession()
   const at = useLocalStorage<AtDevice>('needler-at-device', NOBODY, { mergeDefaults: true })
   const changing = ref(false)
+  /** Whose name is chosen already when somebody else is to sign in. */
+  const meant = ref<string | null>(null)
   const door = shallowRef<DoorAnswer | null>(null)
   /** Whether the server answered when it was last asked. */
   const reached = ref(true)
@@ -57,7 +59,9 @@ export const useSessionStore = defineStore('session', () => {
   function settle() {
     reached.value = answer.value !== null
     if (!reached.value) return
-    const now = user.value as SignedInPerson | null
+    const told = user.value as SignedInPerson | null
+    // With a PIN that somebody else knows one is not in yet.
+    const now = told?.pinIsOwn ? told : null
     const { standing, verified: isVerified, signedIn: before, since } = at.value
     at.value = {
       signedIn: now,
@@ -74,15 +78,36 @@ export const useSessionStore = defineStore('session', () => {
     reached.value = keptAt === null
   }
 
-  /** Null when the PIN was right, else the sentence that says why not. */
-  async function signIn(id: string, pin: string, code: string): Promise<string | null> {
+  /** Who came in with the PIN; else the sentence that says why not, and whether a code from a lead would help. */
+  async function signIn(
+    id: string,
+    pin: string,
+    admission: string,
+  ): Promise<{ who: SignedInPerson } | { who: null; why: string; admits: boolean }> {
     try {
-      const body = { person: id, pin, ...(code ? { code } : {}) }
+      const body = { person: id, pin, ...(admission ? { admission } : {}) }
       const who = await $fetch<SignedInPerson>('/api/sign-in', { method: 'POST', body })
       await refresh()
       reached.value = true
-      at.value = { signedIn: who, since: deviceClock.now(), standing: who, verified: true }
-      changing.value = false
+      if (who.pinIsOwn) cameIn(who)
+      return { who }
+    } catch (error) {
+      const { data } = error as { data?: { data?: { admits?: boolean } } }
+      return { who: null, why: sayWhy(error), admits: data?.data?.admits === true }
+    }
+  }
+
+  /** Somebody is in from now on, with a PIN of their own. */
+  function cameIn(who: SignedInPerson) {
+    at.value = { signedIn: who, since: deviceClock.now(), standing: who, verified: true }
+    changing.value = false
+  }
+
+  /** Gives the site's code, once on a device; null when it was right. */
+  async function giveCode(code: string): Promise<string | null> {
+    try {
+      await $fetch('/api/sign-in/code', { method: 'POST', body: { code } })
+      await lookAtDoor()
       return null
     } catch (error) {
       return sayWhy(error)
@@ -110,6 +135,7 @@ export const useSessionStore = defineStore('session', () => {
     signedIn,
     door,
     changing,
+    meant,
     reached,
     isIn,
     isLead,
@@ -119,6 +145,8 @@ export const useSessionStore = defineStore('session', () => {
     ask,
     lookAtDoor,
     signIn,
+    cameIn,
+    giveCode,
     standIn,
     signOut,
   }

@@ -112,7 +112,11 @@ const TABLES = [
         cell: row => ({ ...figures(row.cameOff), small: row.method ? [`freed by: ${row.method}`] : [] }),
       },
       { head: 'Kept', width: 2, cell: row => text(row.kept) },
-      { head: 'Decided', width: 3, cell: row => text(row.decision) },
+      {
+        head: 'Decided',
+        width: 3,
+        cell: row => ({ ...text(row.decision), small: row.decidedBy ? [`by ${row.decidedBy}`] : [] }),
+      },
       { head: 'Went back', width: 3, cell: row => text(row.wentBack) },
       by(),
     ],
@@ -272,7 +276,7 @@ export const recordTables = (record: JobRecord): RecordTable[] =>
   })).filter(one => one.rows.length)
 
 /** How much one part of a long record holds: letters, with so many for every row. A part takes some seconds to print. */
-const PART = 800_000
+const PART = 500_000
 const ROW = 200
 
 const weightOf = (row: readonly Cell[]): number =>

@@ -61,6 +61,7 @@ export interface JobRecord {
     method: string
     kept: string
     decision: string
+    decidedBy: string
     wentBack: string
   })[]
   marks: (Signed & { title: string; made: string; stands: string })[]
@@ -177,6 +178,7 @@ export function recordOf(
           cameOff: now.order ? String(now.order) : '',
           method: now.lifted?.method ?? '',
           kept: now.kept ? `${now.kept.as} ${now.kept.label}` : '',
+          decidedBy: now.decision ? by(now.decision).who : '',
           decision: now.decision?.why ? `${decision}: ${now.decision.why}` : decision,
           wentBack: now.fitted
             ? `${now.fitted.as === 'new' ? `new, from ${kitWords(plan, now.renewed?.from)}` : 'same'}${now.fitted.place === ref ? '' : `, in the place of ${partName(plan, now.fitted.place)}`}`

@@ -4,7 +4,7 @@ import { jointRules } from './joint-rules.ts'
 import { loopRules } from './loop-rules.ts'
 import { sumRules } from './sum-rules.ts'
 import { viewsOf } from './views.ts'
-import type { Sheet, ShelfSheet, Variants } from './types.ts'
+import type { ShelfSheet, Variants } from './types.ts'
 
 /** Every combination of choices a sheet offers. */
 export function everyVariant(sheet: Pick<ShelfSheet, 'axes'>): Variants[] {

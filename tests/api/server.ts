@@ -115,7 +115,7 @@ export const tryPin = (url: string, person: string, pin: string, more: { cookie?
     body: JSON.stringify({ person, pin, ...(more.admission ? { admission: more.admission } : {}) }),
   })
 
-export interface SignedIn extends Awaited<ReturnType<typeof signIn>> {}
+export type SignedIn = Awaited<ReturnType<typeof signIn>>
 
 /** The tablet of these tests: everybody signs in on it. */
 let tablet = ''

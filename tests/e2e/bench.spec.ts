@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { changePerson, find, openBench, openJob, setDial, signIn, workUntil } from './hands.ts'
+import { find, openBench, openJob, setDial, signAs, signIn, workUntil } from './hands.ts'
 
 const pad = (page: import('@playwright/test').Page) => page.getByRole('region', { name: 'Gauge pad' })
 
@@ -215,12 +215,10 @@ test('millimetres and inches everywhere, by key', async ({ page }) => {
   await expect(page.getByRole('heading', { name: 'Thornmere works' })).toBeVisible()
 })
 
-test('a lead concedes in writing; a fitter cannot', async ({ page }) => {
+test('a lead concedes in writing, with their PIN; a fitter cannot', async ({ page }) => {
   await signIn(page)
   await openBench(page, 'P-310')
   await page.locator('[data-test=gate]').click()
-  await expect(pad(page).getByRole('button', { name: 'Concede' })).toHaveCount(0)
-  await changePerson(page, 'O. Hallam')
   const row = pad(page).getByRole('listitem').filter({ hasText: 'is out' }).first()
   const what = (await row.innerText()).split('\n')[0]!
   await row.getByRole('button', { name: 'Concede' }).click()
@@ -230,7 +228,12 @@ test('a lead concedes in writing; a fitter cannot', async ({ page }) => {
     .getByLabel(/Why may it pass/)
     .fill('One campaign at reduced head')
   await pad(page).getByRole('button', { name: 'Give the concession' }).click()
+  // A lead gives it, on the fitter's tablet.
+  await expect(page.locator('[data-test=signer]')).toContainText('This is done by a lead')
+  await expect(page.locator('[data-test=signer]').getByRole('button', { name: /^R\. Okell/ })).toHaveCount(0)
+  await signAs(page)
   await expect(pad(page).getByText(what, { exact: true })).toHaveCount(0)
+  await expect(page.locator('[data-test=who]')).toContainText('R. Okell')
 })
 
 test('a match-mark is seen from either end', async ({ page }) => {
@@ -333,7 +336,7 @@ test('a lead lets somebody sign in, and takes them out', async ({ page }) => {
   await page.getByRole('link', { name: 'People' }).click()
   await page.getByLabel('Name of somebody new').fill('N. Newcome')
   await page.getByRole('button', { name: 'Add' }).click()
-  await expect(page.locator('[data-test=said]')).toContainText(/The PIN of N. Newcome is \d{4}/)
+  await expect(page.locator('[data-test=said]')).toContainText(/The PIN of N. Newcome is \d{6}/)
   const line = page.getByRole('listitem').filter({ hasText: 'N. Newcome' })
   await line.getByRole('button', { name: 'Remove' }).click()
   await line.getByRole('button', { name: 'Remove' }).click()
@@ -353,6 +356,7 @@ test('a job is cancelled by a lead, in writing', async ({ page }) => {
     .getByLabel(/Why is the job cancelled/)
     .fill('Wrong pump')
   await pad(page).getByRole('button', { name: 'Cancel the job' }).click()
+  await signAs(page)
   await expect(page.locator('[data-test=gate]')).toHaveText('Cancelled')
   await openJob(page, 'P-311', 'The right one now')
 })

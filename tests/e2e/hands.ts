@@ -1,4 +1,5 @@
-import { expect, request, type Locator, type Page } from '@playwright/test'
+import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs'
+import { expect, type BrowserContext, type Cookie, type Locator, type Page } from '@playwright/test'
 import { v7 as uuid } from 'uuid'
 import { SUMS_BY_NAME } from '../../core/sums/index.ts'
 import { planFor, type Plan } from '../../core/sheet/index.ts'
@@ -11,9 +12,31 @@ import type { DoorAnswer, JobAnswer, OpenedJob } from '../../shared/answers.ts'
 
 /** The hands of a technician on the screen: only what a person can see and touch. */
 export async function signIn(page: Page, name = 'R. Okell') {
+  await onOurTablet(page.context())
   await page.goto('/sign-in')
   await enterPin(page, name)
   await expect(page.locator('[data-test=who]')).toContainText(name)
+  keepTablet(await page.context().cookies())
+}
+
+/** The tablet of these tests, on which everybody has signed in: every browser of theirs is this one. */
+const TABLET = 'test-results/tablet.json'
+const DEVICE = 'needler-device'
+
+export async function onOurTablet(context: BrowserContext) {
+  if (existsSync(TABLET)) await context.addCookies(JSON.parse(readFileSync(TABLET, 'utf8')) as Cookie[])
+}
+export function keepTablet(cookies: Cookie[]) {
+  mkdirSync('test-results', { recursive: true })
+  writeFileSync(TABLET, JSON.stringify(cookies.filter(one => one.name === DEVICE)))
+}
+
+/** Gives the PIN of whoever signs, on a device that stays whose it is. */
+export async function signAs(page: Page, name = 'O. Hallam') {
+  const asked = page.locator('[data-test=signer]')
+  await asked.getByRole('button', { name: new RegExp(`^${name.replace('.', '\\.')}`) }).click()
+  await asked.getByLabel(`PIN of ${name}`).fill(PEOPLE.find(one => one.name === name)!.pin)
+  await expect(asked).toHaveCount(0)
 }
 
 export async function enterPin(page: Page, name: string) {
@@ -84,11 +107,7 @@ export async function jobAt(page: Page, tag: string, step: string) {
   const [fitter, lead] = (['R. Okell', 'O. Hallam'] as const).map(name => door.people.find(one => one.name === name)!)
   const { origin } = new URL(page.url())
   const headers = { origin }
-  const odd = await request.newContext({ baseURL: origin })
-  await odd.post('/api/sign-in', {
-    headers,
-    data: { person: lead!.id, pin: PEOPLE.find(one => one.name === lead!.name)!.pin },
-  })
+  const { pin } = PEOPLE.find(one => one.name === lead!.name)!
   const id = await jobOn(page, tag)
   const job = (await (await page.request.get(`/api/jobs/${id}`)).json()) as JobAnswer
   const opened = job.entries[0]! as Entry<'job.opened'>
@@ -106,14 +125,13 @@ export async function jobAt(page: Page, tag: string, step: string) {
   const entries = worker.folded.entries.slice(job.entries.length)
   for (let from = 0, to = 0; from < entries.length; from = to) {
     while (to < entries.length && to - from < 180 && entries[to]!.madeBy === entries[from]!.madeBy) to++
-    const data = entries
+    const sent = entries
       .slice(from, to)
       .map(({ id: number, kind, payload, act, madeAt }) => ({ id: number, kind, payload, act, madeAt }))
-    const by = entries[from]!.madeBy === lead!.id ? odd : page.request
-    const answer = await by.post(`/api/jobs/${id}/entries`, { headers, data })
+    const data = entries[from]!.madeBy === lead!.id ? { signer: lead!.id, pin, entries: sent } : sent
+    const answer = await page.request.post(`/api/jobs/${id}/entries`, { headers, data })
     if (!answer.ok()) throw new Error(await answer.text())
   }
-  await odd.dispose()
   await page.goto(`/bench/${id}`)
   await expect(page.locator(`[data-step=${step}]`)).toBeVisible()
 }
@@ -364,9 +382,8 @@ export async function doStep(page: Page, figures: Figures = {}) {
     else if (await pad(page).locator('[data-test=fetch]').isVisible())
       await pad(page).locator('[data-test=fetch]').click()
     else if (await page.locator('[data-test=hold]').isVisible()) {
-      await changePerson(page, 'O. Hallam')
       await page.locator('[data-test=hold]').click()
-      await changePerson(page, 'R. Okell')
+      await signAs(page)
     } else {
       await answer(page)
       await confirm.click()
@@ -383,5 +400,24 @@ export async function workUntil(page: Page, step: string | null, figures: Figure
   for (let i = 0; i < 90; i++) {
     if ((await stepNow(page)) === step || !(await page.locator('[data-test=confirm]').isVisible())) return
     await doStep(page, figures)
+  }
+}
+
+/** Chooses a PIN of one's own, typed twice. */
+export async function choosePin(page: Page, next: string, again: string) {
+  const form = page.locator('[data-test=own-pin]')
+  await form.getByLabel('A new PIN, which only you know').fill(next)
+  await form.getByRole('button', { name: 'Next' }).click()
+  const twice = form.getByLabel('The same once more')
+  // One that is not taken is said at once.
+  if (
+    await twice
+      .or(form.getByRole('alert'))
+      .first()
+      .isVisible()
+      .then(() => twice.isVisible())
+  ) {
+    await twice.fill(again)
+    await form.getByRole('button', { name: 'Keep it' }).click()
   }
 }

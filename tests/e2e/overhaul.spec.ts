@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs'
 import { expect, test } from '@playwright/test'
 import { extractText } from 'unpdf'
-import { changePerson, openJob, signIn, workUntil } from './hands.ts'
+import { changePerson, openJob, signAs, signIn, workUntil } from './hands.ts'
 
 test('a pump goes from make safe to a signed record', async ({ page }) => {
   await signIn(page)
@@ -55,6 +55,7 @@ test('a pump goes from make safe to a signed record', async ({ page }) => {
   await page.locator('.el-radio-button').filter({ hasText: /^yes$/ }).click()
   await page.getByLabel('What caused it?').fill('Throttle bush worn past its limit')
   await page.locator('[data-test=sign]').click()
+  await signAs(page)
   await expect(gate).toContainText('Signed')
   await expect(page.locator('[data-test=sent]')).toContainText('all sent')
 

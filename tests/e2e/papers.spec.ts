@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { changePerson, jobAt, signIn } from './hands.ts'
+import { changePerson, jobAt, signAs, signIn } from './hands.ts'
 import { machineBy } from './shelf.ts'
 
 test('a hold is signed on a paper that a lead wrote down, not by whoever leads', async ({ page }) => {
@@ -33,7 +33,9 @@ test('a hold is signed on a paper that a lead wrote down, not by whoever leads',
   await page.goto(bench)
   await changePerson(page, 'I. Vahl')
   await hold.click()
-  await expect(page.getByRole('alert')).toContainText('Your paper for taper fits was good until 2026-01-01')
+  const signer = page.locator('[data-test=signer]')
+  await expect(signer.getByRole('alert')).toContainText('Your paper for taper fits was good until 2026-01-01')
+  await signer.getByRole('button', { name: 'Leave it unsigned' }).click()
 
   await changePerson(page, 'O. Hallam')
   await page.getByRole('link', { name: 'People' }).click()
@@ -47,6 +49,7 @@ test('a hold is signed on a paper that a lead wrote down, not by whoever leads',
   await page.goto(bench)
   await changePerson(page, 'I. Vahl')
   await hold.click()
+  await signAs(page, 'I. Vahl')
   await expect(hold).toHaveCount(0)
   await expect(page.locator('[data-test=sent]')).toContainText('all sent')
   await page.goto(`${bench}/record`)

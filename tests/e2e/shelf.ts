@@ -1,7 +1,7 @@
 import { connectTo } from '../../server/db/client.ts'
 import { addMachine } from '../../server/db/fleet.ts'
 import { shelve } from '../../server/db/sheets.ts'
-import type { ShelfSheet, Variants } from '../../core/sheet/index.ts'
+import type { Sheet, Variants } from '../../core/sheet/index.ts'
 import { sheetNamed } from '../sheets.ts'
 
 /** A machine by a small sheet made for tests, or by another, in the yard of the database the browser tests run on. */

@@ -22,12 +22,9 @@ const cured = ref<(typeof CURED)[number] | undefined>()
 const cause = useLocalStorage(`needler-cause-${job.id}`, '')
 
 /** A hold point over work of whoever concedes it: only where nobody else leads. */
-const isOwn = computed(
-  () =>
-    conceding.value !== null &&
-    session.person !== null &&
-    isOwnWork(job.plan, job.state, conceding.value.id, session.person.id),
-)
+const isOwnOf = (person: string) =>
+  conceding.value !== null && isOwnWork(job.plan, job.state, conceding.value.id, person)
+const isOwn = computed(() => session.isLead && session.person !== null && isOwnOf(session.person.id))
 const alone = ref(false)
 /** What it rested on when it was opened to be looked at: changed meanwhile, it is looked at again. */
 const saw = ref<string[]>([])
@@ -35,23 +32,38 @@ function open(one: Obligation) {
   conceding.value = one
   saw.value = basisOf(job.plan, job.state, one.id)
 }
-function concede() {
+const { sign: ask } = useSign()
+async function concede() {
   const of = conceding.value!.id
-  const more = isOwn.value && alone.value ? { alone: true } : {}
-  why.value = reason.value.trim()
-    ? job.act({ kind: 'concession.given', payload: { of, saw: saw.value, why: reason.value.trim(), ...more } })
-    : 'A concession is given in writing: say why.'
-  if (why.value) return
+  const written = reason.value.trim()
+  if (!written) {
+    why.value = 'A concession is given in writing: say why.'
+    return
+  }
+  const { isSigned, why: hindered } = await ask('Who gives the concession?', who => [
+    {
+      kind: 'concession.given',
+      payload: { of, saw: saw.value, why: written, ...(alone.value && isOwnOf(who.id) ? { alone: true } : {}) },
+    },
+  ])
+  why.value = hindered
+  if (!isSigned) return
   conceding.value = null
   reason.value = ''
   alone.value = false
 }
 const cancelling = ref(false)
-function cancel() {
-  why.value = reason.value.trim()
-    ? job.act({ kind: 'job.cancelled', payload: { why: reason.value.trim() } })
-    : 'A job is cancelled in writing: say why.'
-  if (why.value) return
+async function cancel() {
+  const written = reason.value.trim()
+  if (!written) {
+    why.value = 'A job is cancelled in writing: say why.'
+    return
+  }
+  const { isSigned, why: hindered } = await ask('Who cancels the job?', () => [
+    { kind: 'job.cancelled', payload: { why: written } },
+  ])
+  why.value = hindered
+  if (!isSigned) return
   cancelling.value = false
   reason.value = ''
 }
@@ -60,12 +72,14 @@ function leave() {
   cancelling.value = false
   why.value = null
 }
-function sign() {
-  why.value = cured.value
-    ? job.act({
-        kind: 'job.signed',
-        payload: { cured: cured.value, ...(cause.value.trim() ? { cause: cause.value.trim() } : {}) },
-      })
+async function sign() {
+  const [answer, written] = [cured.value, cause.value.trim()]
+  why.value = answer
+    ? (
+        await ask('Who signs the record?', () => [
+          { kind: 'job.signed', payload: { cured: answer, ...(written ? { cause: written } : {}) } },
+        ])
+      ).why
     : 'Say whether the complaint is cured.'
 }
 </script>
@@ -118,10 +132,9 @@ function sign() {
         The record says what was done. It does not certify the machine as safe; that stays with your site's own
         procedure.
       </p>
-      <el-button v-if="may('job.signed')" type="primary" native-type="submit" data-test="sign" :disabled="resting">
-        Sign as {{ session.person?.name }}
+      <el-button v-if="session.mayWrite" type="primary" native-type="submit" data-test="sign" :disabled="resting">
+        {{ may('job.signed') ? `Sign as ${session.person?.name}` : 'A lead signs it here' }}
       </el-button>
-      <el-button v-else @click="session.changing = true"> A lead signs: change who is here </el-button>
     </form>
     <template v-else-if="gate.open">
       <p>Everything that had to be true before the {{ gate.guards }} is.</p>
@@ -155,11 +168,7 @@ function sign() {
             <span
               >{{ one.what }}<small v-if="one.kind !== 'step'" class="soft">{{ one.why }}</small>
             </span>
-            <el-button
-              v-if="may('concession.given') && !neverConceded(job.plan, one.id)"
-              size="small"
-              @click="open(one)"
-            >
+            <el-button v-if="session.mayWrite && !neverConceded(job.plan, one.id)" size="small" @click="open(one)">
               Concede
             </el-button>
             <el-button size="small" @click="bench.settle(one.settle)">Go</el-button>

@@ -44,4 +44,5 @@ watch(
 
 <template>
   <slot />
+  <BenchRest v-if="!job.isClosed" />
 </template>

@@ -59,11 +59,19 @@ const mayTakeBack = (entry: AnyEntry) =>
   actOf(entry)?.corrected !== 'never' &&
   (entry.madeBy === session.person?.id || session.isLead)
 
-function correct() {
-  why.value = reason.value.trim()
-    ? job.act({ kind: 'entry.corrected', payload: { target: correcting.value!.id, why: reason.value.trim() } })
-    : 'Say why it is taken back.'
-  if (why.value) return
+const { correct: take } = useSign()
+async function correct() {
+  const written = reason.value.trim()
+  if (!written) {
+    why.value = 'Say why it is taken back.'
+    return
+  }
+  const { isSigned, why: hindered } = await take('Who takes it back?', {
+    kind: 'entry.corrected',
+    payload: { target: correcting.value!.id, why: written },
+  })
+  why.value = hindered
+  if (!isSigned) return
   correcting.value = null
   reason.value = ''
 }

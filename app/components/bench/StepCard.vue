@@ -13,6 +13,7 @@ import {
   STATION_WORDS,
 } from '~~/core/job'
 import type { Step } from '~~/core/sheet'
+import type { SignedInPerson } from '~~/shared/answers'
 import { deviceClock } from '~/bench/clock'
 
 /** The one thing to do now, with what stands before it. */
@@ -108,19 +109,22 @@ const signer = computed(() => {
   const on = wanted.by === 'lead' ? undefined : competenceFor(wanted, session.papers, now)
   return { on, words: signerWords(wanted), refusal: signerRefusal(wanted, session.person.role, on, now) }
 })
+const { sign: ask } = useSign()
 async function sign() {
-  const pressed = step.value!.id
-  // A paper may have been written down since this page was opened.
-  if (signer.value!.refusal && session.reached) await session.ask().catch(() => {})
-  // The card may have changed while the server was asked.
-  if (step.value?.id !== pressed || !signer.value) return
-  const { on, refusal } = signer.value
-  // A paper that has run out is said; whoever has none makes room for who has.
-  if (refusal && !on) session.changing = true
-  else {
-    const saw = basisOf(job.plan, job.state, { kind: 'hold', step: pressed })
-    why.value = refusal ?? job.act({ kind: 'hold.signed', payload: { step: pressed, saw, ...(on ? { on } : {}) } })
-  }
+  const { id, hold: wanted, title } = step.value!
+  const saw = basisOf(job.plan, job.state, { kind: 'hold', step: id })
+  const now = deviceClock.now()
+  const paperOf = (who: SignedInPerson) =>
+    wanted!.by === 'lead' ? undefined : competenceFor(wanted!, who.competences, now)
+  const answer = await ask(
+    `Hold point: ${title}`,
+    who => {
+      const on = paperOf(who)
+      return [{ kind: 'hold.signed', payload: { step: id, saw, ...(on ? { on } : {}) } }]
+    },
+    who => signerRefusal(wanted!, who.role, paperOf(who), now) === null,
+  )
+  if (step.value?.id === id) why.value = answer.why
 }
 function leaveOut() {
   why.value = reason.value.trim()

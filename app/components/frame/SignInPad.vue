@@ -1,39 +1,63 @@
 <script setup lang="ts">
 import type { FormInstance } from 'element-plus'
+import type { SignedInPerson } from '~~/shared/answers'
 
 const emit = defineEmits<{ done: [] }>()
 const session = useSessionStore()
-const chosen = ref<string | null>(null)
-const given = reactive({ pin: '', code: '' })
+const chosen = ref<string | null>(session.meant)
+const given = reactive({ pin: '', admission: '' })
 const form = useTemplateRef<FormInstance>('form')
-const rules = useRules(all => all.signInSchema, { pin: 'A PIN', code: 'Code of the site' })
+const rules = useRules(all => all.signInSchema, { pin: 'A PIN', admission: 'The code' })
 const why = ref<string | null>(null)
 const asking = ref(false)
+/** They have come in with a PIN that somebody else knows: they choose their own. */
+const isGiven = ref(false)
+const isChanging = ref(false)
+/** A lead may let them in on a device that is new to them. */
+const asksAdmission = ref(false)
+const code = ref('')
 const entry = useTemplateRef<{ focus: () => void; select: () => void }>('entry')
 
-onMounted(() =>
-  session.lookAtDoor().catch(error => {
+onMounted(async () => {
+  session.meant = null
+  await session.lookAtDoor().catch(error => {
     why.value = sayWhy(error)
-  }),
-)
+  })
+  if (chosen.value) entry.value?.focus()
+})
 
-function choose(id: string) {
-  chosen.value = id
+watch(chosen, () => {
   given.pin = ''
+  given.admission = ''
+  asksAdmission.value = false
   why.value = null
   form.value?.clearValidate()
   void nextTick(() => entry.value?.focus())
-}
+})
 
 async function enter() {
   if (!chosen.value || asking.value) return
   why.value = null
   if (!(await form.value!.validate().catch(() => false))) return
   asking.value = true
-  why.value = await session.signIn(chosen.value, given.pin, given.code.trim())
+  const answer = await session.signIn(chosen.value, given.pin, given.admission.trim())
   asking.value = false
-  if (!why.value) emit('done')
-  else void nextTick(() => entry.value?.select())
+  if (answer.who) {
+    if (answer.who.pinIsOwn) emit('done')
+    else isGiven.value = true
+    return
+  }
+  why.value = answer.why
+  asksAdmission.value ||= answer.admits
+  void nextTick(() => entry.value?.select())
+}
+async function giveCode() {
+  why.value = await session.giveCode(code.value.trim())
+  if (!why.value) code.value = ''
+}
+function kept(who: SignedInPerson) {
+  session.cameIn(who)
+  emit('done')
 }
 
 const chosenName = computed(() => session.door?.people.find(one => one.id === chosen.value)?.name)
@@ -50,30 +74,19 @@ async function leave() {
     why.value = sayWhy(error)
   }
 }
-
-/** A new PIN has the site's length; one given before that was changed may be shorter, and is entered by the button. */
-const length = computed(() => session.door?.site.pinLength ?? 4)
-const whole = () => given.pin.length === length.value && (!session.door?.asksCode || given.code.trim())
-function press(key: string) {
-  given.pin = key === '⌫' ? given.pin.slice(0, -1) : (given.pin + key).slice(0, 8)
-  if (whole() && key !== '⌫') void enter()
-}
 </script>
 
 <template>
-  <el-form ref="form" :model="given" class="pad" label-position="top" @submit.prevent="enter">
-    <ul class="names" aria-label="Your name">
-      <li v-for="one in session.door?.people" :key="one.id">
-        <el-button
-          class="name"
-          :class="{ on: one.id === chosen }"
-          :aria-pressed="one.id === chosen"
-          @click="choose(one.id)"
-        >
-          {{ one.name }} <small>{{ one.role }}</small>
-        </el-button>
-      </li>
-    </ul>
+  <OwnPinForm v-if="isGiven || isChanging" :given="isGiven ? given.pin : undefined" @done="kept" />
+  <form v-else-if="session.door?.asksCode" class="pad" @submit.prevent="giveCode">
+    <p>This device is new here. Give the code of the site once; a lead knows it.</p>
+    <label class="label" for="code">Code of the site</label>
+    <el-input id="code" v-model="code" autocomplete="off" maxlength="60" />
+    <el-button type="primary" native-type="submit">Go on</el-button>
+    <p v-if="why" class="why" role="alert">{{ why }}</p>
+  </form>
+  <el-form v-else ref="form" :model="given" class="pad" label-position="top" @submit.prevent="enter">
+    <NameChoice v-model="chosen" :people="session.door?.people ?? []" />
     <template v-if="chosen && !session.reached">
       <p>
         Not connected, so no PIN can be asked for. What {{ chosenName }} does waits on this device, marked unverified,
@@ -83,40 +96,30 @@ function press(key: string) {
     </template>
     <template v-else-if="chosen">
       <el-form-item
-        v-if="session.door?.asksCode"
-        prop="code"
-        :rules="rules.code"
-        label="Code of the site, since this device is new here"
+        v-if="asksAdmission"
+        prop="admission"
+        :rules="rules.admission"
+        label="Code from a lead, for a device that is new to you"
       >
-        <el-input v-model="given.code" autocomplete="off" maxlength="60" />
+        <el-input v-model="given.admission" class="figures" autocomplete="off" maxlength="20" placeholder="K7RX 4M2P" />
       </el-form-item>
-      <el-form-item prop="pin" :rules="rules.pin" label="PIN">
-        <el-input
-          ref="entry"
-          v-model="given.pin"
-          class="figures pin"
-          type="password"
-          inputmode="numeric"
-          autocomplete="off"
-          maxlength="8"
-          @input="whole() && enter()"
-        />
-      </el-form-item>
-      <div class="keys" aria-label="PIN keypad">
-        <el-button
-          v-for="key in ['1', '2', '3', '4', '5', '6', '7', '8', '9', '⌫', '0']"
-          :key="key"
-          class="figures"
-          :aria-label="key === '⌫' ? 'Take back' : key"
-          @click="press(key)"
-        >
-          {{ key }}
-        </el-button>
-        <el-button type="primary" native-type="submit" :disabled="asking">Sign in</el-button>
-      </div>
+      <PinKeys
+        ref="entry"
+        v-model="given.pin"
+        prop="pin"
+        label="PIN"
+        verb="Sign in"
+        :rules="rules.pin"
+        :length="asksAdmission ? undefined : session.door?.site.pinLength"
+        :disabled="asking"
+        @whole="enter"
+      />
     </template>
     <p v-if="why" class="why" role="alert">{{ why }}</p>
-    <el-button v-if="session.person && session.reached" text @click="leave">Sign out of this device</el-button>
+    <div v-if="session.person && session.reached" class="more">
+      <el-button text @click="isChanging = true">Change my PIN</el-button>
+      <el-button text @click="leave">Sign out of this device</el-button>
+    </div>
   </el-form>
 </template>
 
@@ -125,40 +128,9 @@ function press(key: string) {
   display: grid;
   gap: 12px;
 }
-.names {
-  display: grid;
-  grid-template-columns: 1fr 1fr;
-  gap: 8px;
-}
-.names .name {
-  width: 100%;
-  min-height: 56px;
-}
-.names .name > :deep(span) {
-  flex-direction: column;
-  gap: 1px;
-}
-.names .on {
-  background: var(--blue-wash);
-}
-.names small {
-  font: 400 15px var(--words);
-}
-.pin :deep(.el-input__inner) {
-  font-size: 28px;
-  letter-spacing: 0.3em;
-  text-align: center;
-}
-.keys {
-  display: grid;
-  grid-template-columns: repeat(3, 1fr);
-  gap: 8px;
-}
-.keys .el-button {
-  min-height: 54px;
-  font-size: 22px;
-}
-.keys .el-button--primary {
-  font-size: 19px;
+.more {
+  display: flex;
+  flex-wrap: wrap;
+  justify-content: space-between;
 }
 </style>

@@ -6,9 +6,14 @@ import type { PersonRow } from '~~/shared/answers'
 /** One person as a lead sees them: their role, and what may be done about their name. */
 defineProps<{ person: PersonRow; isSelf: boolean }>()
 const emit = defineEmits<{
-  change: [change: { role?: Role; pin?: 'new'; active?: boolean; open?: true; competences?: Competence[] }]
+  change: [
+    change: { role?: Role; pin?: 'new'; active?: boolean; open?: true; admit?: true; competences?: Competence[] },
+  ]
 }>()
-const isOpen = ref(false)
+const shown = ref<'papers' | 'devices' | null>(null)
+const show = (what: 'papers' | 'devices') => {
+  shown.value = shown.value === what ? null : what
+}
 const asking = ref<'pin' | 'out' | null>(null)
 function settle() {
   emit('change', asking.value === 'pin' ? { pin: 'new' } : { active: false })
@@ -39,27 +44,30 @@ function settle() {
         <el-button @click="asking = null">Cancel</el-button>
       </template>
       <template v-else>
-        <el-button :aria-expanded="isOpen" @click="isOpen = !isOpen">
+        <el-button :aria-expanded="shown === 'papers'" @click="show('papers')">
           Papers{{ person.competences.length ? ` (${person.competences.length})` : '' }}
         </el-button>
+        <el-button :aria-expanded="shown === 'devices'" @click="show('devices')">Devices</el-button>
         <el-button @click="$emit('change', { open: true })">Unlock</el-button>
+        <el-button @click="$emit('change', { admit: true })">Let in elsewhere</el-button>
         <el-button @click="asking = 'pin'">New PIN</el-button>
         <el-button v-if="!isSelf" @click="asking = 'out'">Remove</el-button>
       </template>
     </span>
     <PapersForm
-      v-if="isOpen && person.active"
+      v-if="shown === 'papers' && person.active"
       :name="person.name"
       :papers="person.competences"
       @change="competences => $emit('change', { competences })"
     />
+    <DeviceList v-if="shown === 'devices' && person.active" :person="person" />
   </li>
 </template>
 
 <style scoped>
 li {
   display: grid;
-  grid-template-columns: 1fr 150px 440px;
+  grid-template-columns: 1fr 150px 560px;
   gap: 14px;
   align-items: center;
   padding: 8px 14px;

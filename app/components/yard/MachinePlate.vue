@@ -7,7 +7,7 @@ import type { MachineAnswer, OpenedJob, YardMachine } from '~~/shared/answers'
 import { askOrKept } from '~/device/answers'
 
 const props = defineProps<{ tag: string; machine?: YardMachine }>()
-defineEmits<{ close: [] }>()
+const emit = defineEmits<{ close: []; hours: [] }>()
 const session = useSessionStore()
 const { text, system } = useDisplay()
 /** The check whose past is shown. */
@@ -28,6 +28,12 @@ onMounted(async () => {
     why.value = sayWhy(error)
   }
 })
+
+/** Hours were read: the yard says anew what is next. */
+function read(now: MachineAnswer) {
+  found.value = now
+  emit('hours')
+}
 
 const plan = computed(() => found.value && planFor(found.value.sheet, found.value.equipment.variants))
 /** The newest reading of every check, worst first. */
@@ -93,6 +99,7 @@ async function open() {
       </template>
       <strong v-else>Never overhauled here.</strong>
     </p>
+    <HoursField v-if="found" :machine="found" @read="read" />
     <p v-if="why" class="why" role="alert">{{ why }}</p>
     <NuxtLink v-if="machine?.openJob" class="btn now" :to="`/bench/${machine.openJob.id}`"
       >Continue job {{ machine.openJob.number }}</NuxtLink

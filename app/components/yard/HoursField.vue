@@ -1,0 +1,68 @@
+<script setup lang="ts">
+import { OPENERS } from '~~/core/job/roles'
+import type { FormInstance } from 'element-plus'
+import type { MachineAnswer } from '~~/shared/answers'
+
+/** The running hours of a machine as they stand on its meter: what is next follows from them. */
+const props = defineProps<{ machine: MachineAnswer }>()
+const emit = defineEmits<{ read: [machine: MachineAnswer] }>()
+const session = useSessionStore()
+const isOpen = ref(false)
+const given = reactive({ hoursRun: props.machine.equipment.hoursRun })
+const form = useTemplateRef<FormInstance>('form')
+const rules = useRules(all => all.hoursSchema, { hoursRun: 'The hours' })
+const why = ref<string | null>(null)
+const may = computed(() => session.person !== null && OPENERS.includes(session.person.role))
+const readWords = computed(() => {
+  const { hoursRead } = props.machine
+  return hoursRead ? `Read ${siteDay(hoursRead.at)} ${hoursRead.by ? `by ${hoursRead.by}` : 'in the shell'}.` : ''
+})
+async function keep() {
+  why.value = null
+  if (!(await form.value!.validate().catch(() => false))) return
+  try {
+    const path = `/api/machines/${encodeURIComponent(props.machine.equipment.tag)}`
+    emit('read', await $fetch<MachineAnswer>(path, { method: 'PATCH', body: { ...given } }))
+    isOpen.value = false
+  } catch (error) {
+    why.value = sayWhy(error)
+  }
+}
+</script>
+
+<template>
+  <p v-if="!isOpen" class="hours">
+    <span class="soft">{{ readWords }}</span>
+    <el-button v-if="may" size="small" data-test="hours" @click="isOpen = true">Read the hours</el-button>
+  </p>
+  <el-form v-else ref="form" :model="given" label-position="top" @submit.prevent="keep">
+    <el-form-item prop="hoursRun" :rules="rules.hoursRun" label="Hours on the meter">
+      <el-input-number
+        v-model="given.hoursRun"
+        :min="0"
+        :max="2000000"
+        :precision="0"
+        :controls="false"
+        aria-label="Hours on the meter"
+      />
+    </el-form-item>
+    <p v-if="why" class="why" role="alert">{{ why }}</p>
+    <div class="acts">
+      <el-button type="primary" native-type="submit">Keep them</el-button>
+      <el-button @click="isOpen = false">Cancel</el-button>
+    </div>
+  </el-form>
+</template>
+
+<style scoped>
+.hours {
+  display: flex;
+  gap: 10px;
+  align-items: center;
+  justify-content: space-between;
+}
+.acts {
+  display: flex;
+  gap: 8px;
+}
+</style>
