@@ -14,19 +14,36 @@ wrong=0
 check() { local what=$1; shift; if "$@"; then say "  ok: $what"; else say "  ✕ $what"; wrong=1; fi; }
 says() { local words=$1 out; shift; out=$("$@" 2>&1); grep -q "$words" <<<"$out" || { say "    said: $out"; false; }; }
 refuses() { local words=$1 out; shift; if out=$("$@" 2>&1); then say "    not refused: $out"; return 1; fi; grep -q "$words" <<<"$out" || { say "    said: $out"; false; }; }
+# While a verb works, no list of processes shows a password.
+printf '%s\n' "$NEEDLER_OWNER_PASSWORD" "$NEEDLER_APP_PASSWORD" >"$WORK/secrets"
+hides() { "$@" >/dev/null 2>&1 & local pid=$! seen=0; while kill -0 "$pid" 2>/dev/null; do cat /proc/[0-9]*/cmdline 2>/dev/null | tr '\0' '\n' | grep -qFf "$WORK/secrets" && seen=1; done; wait "$pid" && [ "$seen" = 0 ]; }
+exists() { [ "$(sql postgres "select count(*) from pg_database where datname = '$1'")" = 1 ]; }
 sql() { PGPASSWORD="$NEEDLER_OWNER_PASSWORD" "$PG_BIN/psql" -h 127.0.0.1 -p "$NEEDLER_PG_PORT" -U needler -d "$1" -tAc "$2"; }
 
 check "the demo is loaded" says 'Loaded into needler_a' ./needler load-demo --database needler_a
 check "a second load keeps what is there" says 'holds data already' ./needler load-demo --database needler_a
-check "a backup means the site's own database, and says when there is none" refuses 'no database needler here' ./needler backup "$WORK/none.dump"
+check "a backup means the site's own database, and says when there is none" refuses 'no database needler here.*the demo: --database needler_demo' ./needler backup "$WORK/none.dump"
 check "backup of a database that is named says what is in it" says 'Thornmere works (database needler_a, [0-9]* jobs, [0-9]* entries)' ./needler backup "$WORK/a.dump" --database needler_a
 check "a backup is its owner's only" test "$(stat -c %a "$WORK/a.dump")" = 600
+check "a backup hides the password" hides ./needler backup "$WORK/hidden.dump" --database needler_a
+sql needler_a "insert into session (id, person_id) select 'signed-in', id from person limit 1; insert into pin_attempt values ('guessed', 1, now(), now())" >/dev/null
+./needler backup "$WORK/guests.dump" --database needler_a >/dev/null 2>&1
+check "and keeps nobody's session, nor who guessed at PINs" test "$("$PG_BIN/pg_restore" -f - "$WORK/guests.dump" | grep -c 'signed-in\|guessed')" = 0
+sql needler_a "delete from session; delete from pin_attempt" >/dev/null
 check "backup does not overwrite" refuses 'is there already' ./needler backup "$WORK/a.dump" --database needler_a
 here() { (cd "$WORK" && "$OLDPWD/needler" backup here.dump --database needler_a) && test -f "$WORK/here.dump"; }
 check "a path is where the user stands" here
 check "restore into a new database says how to serve it" says './needler serve --database needler_b' ./needler restore "$WORK/a.dump" --into needler_b
 check "restore refuses a full one" refuses 'not empty' ./needler restore "$WORK/a.dump" --into needler_b
 echo junk >"$WORK/junk"
+check "so does a restore" hides ./needler restore "$WORK/a.dump" --into needler_h
+head -c 60000 "$WORK/a.dump" >"$WORK/cut.dump"
+check "restore of half a backup is refused" refuses 'nothing was changed' ./needler restore "$WORK/cut.dump" --into needler_c
+check "and leaves no database behind" test "$(sql postgres "select count(*) from pg_database where datname like 'needler_c%'")" = 0
+sql postgres 'create database needler_e' >/dev/null
+check "nor touches one that was there, empty" refuses 'nothing was changed' ./needler restore "$WORK/cut.dump" --into needler_e
+check "which is still there" exists needler_e
+check "and can be restored into" says 'every ledger is without a gap' ./needler restore "$WORK/a.dump" --into needler_e
 check "restore refuses junk" refuses 'not a backup' ./needler restore "$WORK/junk" --into needler_c
 count() { sql "$1" "select md5(string_agg(e::text, '' order by id)) from entry e"; }
 check "both ledgers are the same" test "$(count needler_a)" = "$(count needler_b)"
@@ -47,12 +64,16 @@ check "an area" says 'is in the yard' ./needler area add juice --name 'Juice end
 check "a machine with an unknown area is refused" refuses 'There is no area' ./needler machine add P-1 --name Pump --area moon --sheet m14-axially-split-pump
 check "a machine with an unknown choice is refused" refuses 'is no choice of this sheet' ./needler machine add P-1 --name Pump --area juice --sheet m14-axially-split-pump --variants faces=wood
 check "a machine" says 'stands in the yard' ./needler machine add P-1 --name Pump --area juice --sheet m14-axially-split-pump --variants faces=hard
+check "its running hours are set" says 'has run 1234 hours' ./needler machine hours P-1 1234
+check "hours that are none are refused" refuses 'whole number' ./needler machine hours P-1 many
 check "the site's name is data" says 'Lower works' ./needler site --name 'Lower works' --backups 3
 check "a person" says 'A. New may sign in as fitter; the PIN is' ./needler person add 'A. New' fitter
 check "once" refuses 'There is a A. New already' ./needler person add 'A. New' fitter
+check "nor one that looks the same" refuses 'could be taken for it' ./needler person add 'A. Nеw' fitter
+check "a name has letters" refuses 'letters that can be read' ./needler person add '...' fitter
 check "an unknown role is named" refuses 'There is no role' ./needler person add 'B. New' king
 check "another role" says 'A. New, lead' ./needler person role 'A. New' lead
-check "a new PIN" says 'has a new PIN: [0-9]\{4\}' ./needler person pin 'A. New'
+check "a new PIN" says 'has a new PIN: [0-9]\{6\}' ./needler person pin 'A. New'
 check "taken out" says 'is taken out' ./needler person out 'A. New'
 check "the last lead stays" refuses 'the only lead' ./needler person out 'First lead'
 check "listed" says 'A. New .*taken out' ./needler person list
@@ -72,6 +93,9 @@ const uuid = () => { const hex = Date.now().toString(16).padStart(12, '0') + '70
 const { people } = await (await fetch(url + '/api/sign-in')).json()
 const signed = await send('/api/sign-in', { person: people.find(one => one.name === 'First lead').id, pin: process.argv[2] }, '')
 const cookie = signed.headers.getSetCookie().map(one => one.split(';')[0]).join('; ')
+const early = await send('/api/jobs', { equipment: 'P-1', complaint: 'Weeps' }, cookie)
+if (early.status !== 403) throw new Error(`a PIN that was printed opens more than the choosing of one: ${early.status}`)
+await send('/api/pin', { pin: process.argv[2], next: '739104' }, cookie)
 const { id } = await (await send('/api/jobs', { equipment: 'P-1', complaint: 'Weeps' }, cookie)).json()
 const one = (kind, payload) => { const key = uuid(); return { id: key, act: key, kind, payload, madeAt: new Date().toISOString() } }
 const begun = await send(`/api/jobs/${id}/entries`, [one('caution.read', { step: 'isolate', caution: 0 }), one('step.done', { step: 'isolate' })], cookie)
@@ -113,11 +137,14 @@ check "it stops" down 38133
 
 # An upgrade in place: a database with data in it, taken back to an older migration.
 sql postgres 'create database needler_up template needler_a' >/dev/null
-sql needler_up "drop index job_open_index; alter table sign_in_limit alter column expire type timestamptz using to_timestamp(expire / 1000.0); delete from drizzle.__drizzle_migrations where id > 5" >/dev/null
+sql needler_up "drop index job_open_index; drop table hours_read, known_device, pin_attempt, request_limit; alter table device drop column about; alter table person drop column look, drop column pin_is_own, drop column admit_hash, drop column admit_until; alter table session drop column device_id; drop index session_started_at_index; create table sign_in_limit (key text primary key, points integer not null, expire timestamptz); delete from drizzle.__drizzle_migrations where id > 5" >/dev/null
 BEFORE=$(count needler_up)
 check "an older database is brought up to date" says 'holds data already' ./needler load-demo --database needler_up
 check "by every migration there is" test "$(sql needler_up 'select count(*) from drizzle.__drizzle_migrations')" = "$(ls server/db/migrations/*.sql | wc -l)"
 check "and its ledger is what it was" test "$(count needler_up)" = "$BEFORE"
+sql needler_up "insert into drizzle.__drizzle_migrations (hash, created_at) values ('newer', 9999999999999)" >/dev/null
+check "one that a newer version has changed is refused in words" refuses 'by a newer version of Needler' ./needler load-demo --database needler_up
+sql needler_up "delete from drizzle.__drizzle_migrations where hash = 'newer'" >/dev/null
 sql needler_up 'update site set ledger_format = 1' >/dev/null
 check "one that cannot be is refused in words" refuses 'made by another version of Needler' ./needler load-demo --database needler_up
 check "and left as it was, too" test "$(count needler_up)" = "$BEFORE"
@@ -131,6 +158,7 @@ PORT=38125 HOST=127.0.0.1 timeout -s TERM 300 ./needler serve --cert "$WORK/cert
 for _ in $(seq 600); do grep -q 'Needler is at' "$WORK/https" && break; sleep 0.2; done
 check "it is served over https" grep -q 'Needler is at https://' "$WORK/https"
 check "and answers there, with the worker that keeps the pages" test "$(curl -sk -o /dev/null -w '%{http_code}' https://127.0.0.1:38125/sw.js)" = 200
+check "and says that it is asked for so from then on" test "$(curl -sk -D - -o /dev/null https://127.0.0.1:38125/api/health | grep -ci strict-transport-security)" = 1
 kill "$SECURE" 2>/dev/null; wait "$SECURE" 2>/dev/null
 
 node -e 'require("net").createServer().listen(+process.argv[1],"127.0.0.1")' 38123 & taken=$!; sleep 0.5

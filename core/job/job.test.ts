@@ -104,6 +104,34 @@ describe('nothing perishable is lost', () => {
   })
 })
 
+describe('what is said of a machine is of that machine', () => {
+  const seen = (seenFrom?: string) => ({
+    part: 'shaft',
+    finding: 'dull',
+    severity: 'worn' as const,
+    deg: 30,
+    ...(seenFrom ? { seenFrom } : {}),
+  })
+  it('is seen from one of its ends, from above or from below', () => {
+    for (const from of ['drive end', 'non-drive end', 'above', 'below'])
+      expect(refusal('part.observed', seen(from)), from).toBeNull()
+    for (const from of ['input side', 'Drive end', '', undefined])
+      expect(refusal('part.observed', seen(from))).toMatch(
+        /from where it is seen: non-drive end, drive end, above, below/,
+      )
+    const mark = { mate: 'hub-index', deg: 0, carrier: 'paint' }
+    expect(refusal('mark.made', { ...mark, seenFrom: 'gear end' })).toMatch(/from where it is seen/)
+  })
+  it('is taken from a kit of its sheet, or from stock, said by one id', () => {
+    worker.workUntil('decide')
+    worker.decideAll()
+    worker.folded.state.renewals.forEach(one =>
+      expect(['stock', ...plan.sheet.kits.map(kit => kit.id)]).toContain(one.from),
+    )
+    expect(refusal('part.renewed', { part: 'shaft', from: 'the seal kit' })).toMatch(/no kit called/)
+  })
+})
+
 describe('steps', () => {
   it('says why a step cannot be done yet', () => {
     expect(refusal('step.done', { step: 'rotor-out' })).toMatch(/Impeller is not off yet/)

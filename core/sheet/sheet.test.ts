@@ -29,6 +29,28 @@ describe('examination', () => {
       /needs an unknown step nowhere/,
     ],
     [
+      'a mark seen from an end the machine has not',
+      () => {
+        sheet.mates.find(one => one.mark)!.mark!.seenFrom = 'gear end'
+      },
+      /is seen from gear end, which is none of: non-drive end, drive end, above, below/,
+    ],
+    [
+      'a joint seen from nowhere',
+      () => {
+        sheet.joints[0]!.seenFrom = 'behind'
+      },
+      /joint .* is seen from behind/,
+    ],
+    [
+      'a title that hangs on what is decided only on the job',
+      () => {
+        sheet.axes[0]!.decided = { step: 'decide', ask: 'Which?' }
+        step('drain').title = { by: sheet.axes[0]!.id, of: {} } as never
+      },
+      /step drain title hangs on/,
+    ],
+    [
       'an unknown part',
       () => {
         step('guard-off').removes = ['moon']

@@ -136,19 +136,33 @@ function notGiven({ fields }: AnySum, input: Record<string, unknown>): Figure[] 
   return [{ key: 'notGiven', what: 'Not given', value: words.join('; '), held }]
 }
 
+/** An input with its names as they are read: “1 ” is the place 1, however many blanks were typed. */
+function tidied(fields: Fields, given: Record<string, unknown>): Record<string, unknown> {
+  return Object.fromEntries(
+    Object.entries(given).map(([key, value]) => {
+      const field = fields[key]
+      if (field?.type === 'text' && typeof value === 'string') return [key, value.trim().replace(/\s+/g, ' ')]
+      return field?.type === 'rows' && Array.isArray(value)
+        ? [key, value.map(row => tidied(field.columns, row as Record<string, unknown>))]
+        : [key, value]
+    }),
+  )
+}
+
 /**
  * Works a sum out. An input that leads to no finite figure is refused, so that nothing ever shows NaN or Infinity.
  * The input must fit the sum's fields; what crosses a boundary is held against them before.
  */
-export function runSum(sum: AnySum, input: unknown, progress?: Progress): Result<Answer> {
-  const turned = turnedRound(sum, input as Record<string, unknown>)
+export function runSum(sum: AnySum, given: unknown, progress?: Progress): Result<Answer> {
+  const input = tidied(sum.fields, given as Record<string, unknown>)
+  const turned = turnedRound(sum, input)
   if (turned) return refuse(turned)
   const answer = sum.work(input as never, progress)
   if (answer.ok && !isSound([answer.value.figures.map(one => one.value), answer.value.more]))
     return refuse(
       `These figures give no answer to “${sum.title}”. Check them: one of them is too large, too small or zero.`,
     )
-  const open = answer.ok ? notGiven(sum, input as Record<string, unknown>) : []
+  const open = answer.ok ? notGiven(sum, input) : []
   return answer.ok && open.length ? accept({ ...answer.value, figures: [...answer.value.figures, ...open] }) : answer
 }
 

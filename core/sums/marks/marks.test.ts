@@ -87,6 +87,8 @@ describe('teeth and places', () => {
     [placed(['a', '1', '2'], ['b', '2', '3'], ['c', '3', '1']), 1],
     [placed(['a', '1', '2', true], ['b', '2', '1', true]), 0],
     [placed(['a', '1', '3'], ['b', '3', '3']), 2],
+    [placed(['a', '1 ', '1'], ['b', '2', '  2'], ['c', 'row  B', 'row B']), 0],
+    [placed(['a', '1 ', '2'], ['b', '2', '1']), 1],
   ])('%j: %s wrong', (list, wrongCount) => figures('places', { placed: list }, { wrongCount }))
   it('a ring of three is told as one', () =>
     expect(
