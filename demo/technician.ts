@@ -14,6 +14,7 @@ import {
   keyOf,
   markOf,
   mediumsOf,
+  newFrom,
   nextStep,
   partState,
   planIn,
@@ -236,7 +237,7 @@ export class Technician {
       if (now.where !== 'off') continue
       const choice = part.renewal === 'always' ? 'renew' : this.findings.choice(ref)
       if (part.renewal !== 'always') this.act('part.decided', { parts: [ref], choice })
-      if (choice === 'renew') this.act('part.renewed', { part: ref, from: part.kit ?? 'stock' })
+      if (choice === 'renew') this.act('part.renewed', { part: ref, from: newFrom(part) })
     }
   }
 

@@ -27,7 +27,14 @@ useKeys({
     </main>
     <FindAnything v-model="finding" />
     <KeyList v-model="helping" />
-    <el-dialog v-model="session.changing" title="Who is signing?" width="440" align-center append-to-body>
+    <el-dialog
+      v-model="session.changing"
+      :title="session.choosing ? 'Choose your own PIN' : 'Who is here?'"
+      width="440"
+      align-center
+      append-to-body
+      @closed="session.choosing = false"
+    >
       <LazySignInPad v-if="session.changing" @done="session.changing = false" />
     </el-dialog>
     <el-dialog

@@ -99,7 +99,7 @@ const changeSite = (body: Record<string, unknown>) =>
 <style scoped>
 .people {
   padding: 18px 16px;
-  max-width: 1120px;
+  max-width: 1000px;
   width: 100%;
   display: grid;
   gap: 12px;
@@ -114,7 +114,7 @@ h2 {
 }
 .fresh {
   display: grid;
-  grid-template-columns: 1fr 150px 560px;
+  grid-template-columns: 1fr 150px 440px;
   gap: 12px;
   padding: 10px 14px;
   align-items: center;

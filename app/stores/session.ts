@@ -29,6 +29,8 @@ export const useSessionStore = defineStore('session', () => {
   const { user, session: answer, ready, fetch: refresh } = useUserSession()
   const at = useLocalStorage<AtDevice>('needler-at-device', NOBODY, { mergeDefaults: true })
   const changing = ref(false)
+  /** Whoever is here changes their own PIN. */
+  const choosing = ref(false)
   /** Whose name is chosen already when somebody else is to sign in. */
   const meant = ref<string | null>(null)
   const door = shallowRef<DoorAnswer | null>(null)
@@ -99,6 +101,7 @@ export const useSessionStore = defineStore('session', () => {
 
   /** Somebody is in from now on, with a PIN of their own. */
   function cameIn(who: SignedInPerson) {
+    choosing.value = false
     at.value = { signedIn: who, since: deviceClock.now(), standing: who, verified: true }
     changing.value = false
   }
@@ -135,6 +138,7 @@ export const useSessionStore = defineStore('session', () => {
     signedIn,
     door,
     changing,
+    choosing,
     meant,
     reached,
     isIn,

@@ -99,5 +99,5 @@ export { causesOf, signMet, signsOf, type Cause, type Worked } from './troubles.
 export { isSameGround, projectJob, worstCheck, type Projection, type LatestReading } from './projection.ts'
 export { recordOf, entryWords, type JobRecord, type RecordedReading, type Signed } from './record.ts'
 export { recordParts, recordTables, type RecordTable } from './record-tables.ts'
-export { MOMENT_WORDS, STATION_WORDS, STOCK, checkName, kitWords, partName } from './words.ts'
+export { MOMENT_WORDS, STATION_WORDS, checkName, kitWords, newFrom, partName } from './words.ts'
 export { showValue, showLimits, showFigure } from './show.ts'

@@ -36,6 +36,8 @@ export const choiceName = (plan: Plan, axis: string, choice: string) =>
 
 /** Where a new part comes from that is in no kit. */
 export const STOCK = 'stock'
+/** Where a new one of a part comes from, as its act says it: its kit by its name in the sheet, or stock. */
+export const newFrom = ({ kit }: { kit?: string }): string => kit ?? STOCK
 /** Where a new part comes from, in words: its kit by name, or stock. */
 export const kitWords = ({ whole }: Plan, id: string = STOCK): string =>
   whole.kits.find(one => one.id === id)?.name.toLowerCase() ?? id

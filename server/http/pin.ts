@@ -86,6 +86,7 @@ async function inTurn<T>(event: H3Event, act: () => Promise<T>): Promise<T> {
   try {
     return await looked(from, act, undefined, gone(event))
   } catch (error) {
+    if (gone(event).aborted) throw refusal(408, 'Nobody waited for the answer.')
     if (error instanceof TooMany)
       throw refusal(429, 'Too many PINs are given from here at this moment. Wait a few seconds and type it again.')
     throw error

@@ -57,6 +57,8 @@ describe('a database that goes and comes', () => {
     expect(Date.now() - from).toBeLessThan(3000)
     expect(answers.map(one => one.status)).toEqual([503, 503, 503])
     for (const one of answers) expect(await whyOf(one)).toMatch(/does not reach its database/)
+    // Asked without its words, health tells the truth, too.
+    expect((await fetch(`${server.url}/api/health`, { method: 'HEAD' })).status).toBe(503)
     // By now it is known to be away, and nobody waits.
     const again = Date.now()
     expect((await post(waiting)).status).toBe(503)

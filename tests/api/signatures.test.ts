@@ -126,7 +126,9 @@ describe('vouching', () => {
     expect(await whyOf(hold)).toMatch(/did some of this work yourself, or vouched for it/)
     const pdf = await (await fitter.get(`/api/jobs/${job}/record.pdf`)).arrayBuffer()
     const { extractText } = await import('unpdf')
-    expect((await extractText(new Uint8Array(pdf), { mergePages: true })).text).toMatch(/vouched\s+for\s+by\s+O\. Hallam/)
+    expect((await extractText(new Uint8Array(pdf), { mergePages: true })).text).toMatch(
+      /vouched\s+for\s+by\s+O\. Hallam/,
+    )
   })
   it('is for nobody who was taken out', async () => {
     await lead.patch(`/api/people/${other.id}`, { active: false })

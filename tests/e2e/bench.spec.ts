@@ -280,7 +280,7 @@ test('a press meant for what stood there before does nothing', async ({ page }) 
   // The second tap fell on another card, which rests.
   await expect(page.getByLabel('Tray and gate')).toContainText('0off')
   await page.locator('[data-test=who]').click()
-  await expect(page.getByRole('dialog', { name: 'Who is signing?' })).toBeVisible()
+  await expect(page.getByRole('dialog', { name: 'Who is here?' })).toBeVisible()
   // Behind an open dialog the keys do nothing.
   await page.keyboard.press('u')
   await page.locator('[role=dialog] .names button').first().focus()

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { CHOICES, partState, readingKey, type Choice } from '~~/core/job'
+import { CHOICES, kitWords, newFrom, partState, readingKey, type Choice } from '~~/core/job'
 
 /** Every part that is off: the readings propose, the technician decides, always-new parts decide themselves. */
 const job = useJob()
@@ -34,7 +34,6 @@ const rows = computed(() =>
 const open = computed(() => rows.value.filter(one => !one.choice))
 const proposed = computed(() => open.value.filter(one => one.proposal))
 const toFetch = computed(() => rows.value.filter(one => one.choice === 'renew' && !one.now.renewed))
-const sourceOf = (kit?: string) => job.plan.sheet.kits.find(one => one.id === kit)?.name ?? 'stock'
 const resting = useRest(() => rows.value.map(one => one.ref).join())
 const back = (part: string) => {
   why.value = job.act({ kind: 'part.returned', payload: { part } })
@@ -51,7 +50,7 @@ function fetchAll() {
   why.value = job.act(
     ...toFetch.value.map(one => ({
       kind: 'part.renewed' as const,
-      payload: { part: one.ref, from: sourceOf(one.part.kit) },
+      payload: { part: one.ref, from: newFrom(one.part) },
     })),
   )
 }
@@ -78,7 +77,7 @@ function fetchAll() {
             one.now.renewed
               ? `New one taken from ${one.now.renewed.from}`
               : one.part.kit
-                ? `In the ${sourceOf(one.part.kit).toLowerCase()}`
+                ? `In the ${kitWords(job.plan, newFrom(one.part))}`
                 : 'Not in a kit: from stock'
           }}</small>
           <el-button

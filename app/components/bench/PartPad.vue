@@ -2,6 +2,7 @@
 import {
   countKey,
   markText,
+  newFrom,
   offWith,
   partName,
   partState,
@@ -9,7 +10,6 @@ import {
   CHOICES,
   MOMENT_WORDS,
   SEVERITIES,
-  STOCK,
   type Choice,
   type Severity,
 } from '~~/core/job'
@@ -84,7 +84,7 @@ const back = () => {
 const takeNew = () => {
   why.value = job.act({
     kind: 'part.renewed',
-    payload: { part: props.part, from: one.value.part.kit ?? STOCK },
+    payload: { part: props.part, from: newFrom(one.value.part) },
   })
 }
 const decide = (choice: Choice) => {

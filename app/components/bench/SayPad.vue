@@ -5,9 +5,9 @@ import {
   kitWords,
   lubricantFault,
   mediumsOf,
+  newFrom,
   partName,
   partState,
-  STOCK,
   type Count,
 } from '~~/core/job'
 import { ridersOf } from '~~/core/sheet'
@@ -70,7 +70,7 @@ const back = (part: string) => {
   why.value = job.act({ kind: 'part.returned', payload: { part } })
 }
 const fresh = ({ ref, part }: Row) => {
-  why.value = job.act({ kind: 'part.renewed', payload: { part: ref, from: part.kit ?? STOCK } })
+  why.value = job.act({ kind: 'part.renewed', payload: { part: ref, from: newFrom(part) } })
 }
 const fault = (count: Count) => countFault(count, said.value.counts?.[count.key])
 function pick(place: string, part: string | undefined) {

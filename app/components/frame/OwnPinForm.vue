@@ -25,7 +25,7 @@ const value = computed({
   },
 })
 onMounted(() => {
-  pad.value?.focus()
+  void nextTick(() => pad.value?.focus())
   if (!session.door) void session.lookAtDoor().catch(() => {})
 })
 

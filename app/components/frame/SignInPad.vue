@@ -12,7 +12,6 @@ const why = ref<string | null>(null)
 const asking = ref(false)
 /** They have come in with a PIN that somebody else knows: they choose their own. */
 const isGiven = ref(false)
-const isChanging = ref(false)
 /** A lead may let them in on a device that is new to them. */
 const asksAdmission = ref(false)
 const code = ref('')
@@ -77,7 +76,7 @@ async function leave() {
 </script>
 
 <template>
-  <OwnPinForm v-if="isGiven || isChanging" :given="isGiven ? given.pin : undefined" @done="kept" />
+  <OwnPinForm v-if="isGiven || session.choosing" :given="isGiven ? given.pin : undefined" @done="kept" />
   <form v-else-if="session.door?.asksCode" class="pad" @submit.prevent="giveCode">
     <p>This device is new here. Give the code of the site once; a lead knows it.</p>
     <label class="label" for="code">Code of the site</label>
@@ -117,7 +116,7 @@ async function leave() {
     </template>
     <p v-if="why" class="why" role="alert">{{ why }}</p>
     <div v-if="session.person && session.reached" class="more">
-      <el-button text @click="isChanging = true">Change my PIN</el-button>
+      <el-button text @click="session.choosing = true">Change my PIN</el-button>
       <el-button text @click="leave">Sign out of this device</el-button>
     </div>
   </el-form>

@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import type { KnownDevice } from '~~/shared/answers'
 
-/** The devices that somebody has signed in on: a lost one is taken away here. */
+/** The devices that somebody has signed in on: a lost one is taken away here, and a new one let in. */
 const props = defineProps<{ person: { id: string; name: string } }>()
+defineEmits<{ unlock: []; admit: [] }>()
 const devices = shallowRef<KnownDevice[] | null>(null)
 const asking = ref<string | null>(null)
 const why = ref<string | null>(null)
@@ -49,12 +50,23 @@ function aboutWords(about: string): string {
         <el-button v-else @click="asking = one.id">Lost</el-button>
       </li>
     </ul>
+    <p class="acts">
+      <el-button @click="$emit('unlock')">Unlock after wrong PINs</el-button>
+      <el-button @click="$emit('admit')">Code for a new device</el-button>
+    </p>
   </div>
 </template>
 
 <style scoped>
 .devices {
   grid-column: 1 / -1;
+}
+.acts {
+  display: flex;
+  gap: 8px;
+  flex-wrap: wrap;
+  border-top: 1px solid var(--line);
+  padding: 8px 0 2px;
 }
 li {
   display: flex;

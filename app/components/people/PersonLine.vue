@@ -48,8 +48,6 @@ function settle() {
           Papers{{ person.competences.length ? ` (${person.competences.length})` : '' }}
         </el-button>
         <el-button :aria-expanded="shown === 'devices'" @click="show('devices')">Devices</el-button>
-        <el-button @click="$emit('change', { open: true })">Unlock</el-button>
-        <el-button @click="$emit('change', { admit: true })">Let in elsewhere</el-button>
         <el-button @click="asking = 'pin'">New PIN</el-button>
         <el-button v-if="!isSelf" @click="asking = 'out'">Remove</el-button>
       </template>
@@ -60,14 +58,19 @@ function settle() {
       :papers="person.competences"
       @change="competences => $emit('change', { competences })"
     />
-    <DeviceList v-if="shown === 'devices' && person.active" :person="person" />
+    <DeviceList
+      v-if="shown === 'devices' && person.active"
+      :person="person"
+      @unlock="$emit('change', { open: true })"
+      @admit="$emit('change', { admit: true })"
+    />
   </li>
 </template>
 
 <style scoped>
 li {
   display: grid;
-  grid-template-columns: 1fr 150px 560px;
+  grid-template-columns: 1fr 150px 440px;
   gap: 14px;
   align-items: center;
   padding: 8px 14px;

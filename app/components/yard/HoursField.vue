@@ -55,6 +55,10 @@ async function keep() {
 </template>
 
 <style scoped>
+.el-form {
+  display: grid;
+  gap: 8px;
+}
 .hours {
   display: flex;
   gap: 10px;
