@@ -4,7 +4,7 @@ import { v7 as uuid } from 'uuid'
 import { ACTS, type EntryKind, type Fields, type Shape } from '../../core/job/index.ts'
 import { database, disconnect } from '../../server/db/client.ts'
 import { PEOPLE } from '../../demo/thornmere.ts'
-import { fillDatabase, signIn, startServer, type RunningServer, type SignedIn } from './server.ts'
+import { fillDatabase, pumpOfOwn, signIn, startServer, type RunningServer, type SignedIn } from './server.ts'
 
 /** Requests that nobody means well, by the thousand, from people who are signed in: each is refused in words or done, and none breaks anything. */
 
@@ -16,7 +16,7 @@ beforeAll(async () => {
   server = await startServer()
   people.fitter = await signIn(server.url, 'R. Okell')
   people.lead = await signIn(server.url, 'O. Hallam')
-  const opened = await people.fitter.post('/api/jobs', { equipment: 'P-221', complaint: 'x' })
+  const opened = await people.fitter.post('/api/jobs', { equipment: await pumpOfOwn('P-903'), complaint: 'x' })
   job = ((await opened.json()) as { id: string }).id
 })
 afterAll(async () => {

@@ -3,7 +3,7 @@ import { extractText } from 'unpdf'
 import { v7 as uuid } from 'uuid'
 import { database, disconnect } from '../../server/db/client.ts'
 import { addKey } from '../../server/db/keys.ts'
-import { fillDatabase, signIn, startServer, type RunningServer, type SignedIn } from './server.ts'
+import { fillDatabase, pumpOfOwn, signIn, startServer, type RunningServer, type SignedIn } from './server.ts'
 
 /** Records and long sums: nobody keeps them from the others, and a long record is whole. */
 
@@ -21,8 +21,11 @@ beforeAll(async () => {
   server = await startServer()
   fitter = await signIn(server.url, 'R. Okell')
   other = await signIn(server.url, 'T. Brisco')
-  job = ((await (await fitter.post('/api/jobs', { equipment: 'P-440', complaint: 'Long' })).json()) as { id: string })
-    .id
+  job = (
+    (await (await fitter.post('/api/jobs', { equipment: await pumpOfOwn('P-902'), complaint: 'Long' })).json()) as {
+      id: string
+    }
+  ).id
   const machine = (await (await fitter.get('/api/machines/P-214B')).json()) as { past: { id: string }[] }
   short = machine.past[0]!.id
   for (let from = 0; from < NOTES; from += 100) {

@@ -11,6 +11,7 @@ import {
   NEW_TABLET,
   owner,
   peopleAt,
+  pumpOfOwn,
   signIn,
   startServer,
   tryPin,
@@ -195,7 +196,9 @@ describe('a PIN', () => {
   it('that a lead has reset signs nothing, and nobody but its owner ever knows the one that does', async () => {
     const { id, name } = await letIn('lead')
     const { pin } = await change(id, { pin: 'new' })
-    const { id: job } = (await (await lead.post('/api/jobs', { equipment: 'R-118', complaint: 'x' })).json()) as {
+    const { id: job } = (await (
+      await lead.post('/api/jobs', { equipment: await pumpOfOwn('P-904'), complaint: 'x' })
+    ).json()) as {
       id: string
     }
     const cancel = entry('job.cancelled', { why: 'Only a test' })

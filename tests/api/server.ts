@@ -2,6 +2,7 @@ import { spawn, type ChildProcess } from 'node:child_process'
 import { createServer } from 'node:net'
 import { sql } from 'drizzle-orm'
 import { connectTo, database } from '../../server/db/client.ts'
+import { addMachine } from '../../server/db/fleet.ts'
 import { migrateToNewest } from '../../server/db/migrate.ts'
 import { loadThornmere } from '../../demo/load.ts'
 import { PEOPLE } from '../../demo/thornmere.ts'
@@ -81,6 +82,15 @@ export async function fillDatabase(): Promise<void> {
   await database().execute(sql`delete from pin_attempt`)
   // The devices of the files before this one are not new any more.
   await database().execute(sql`update known_device set known_at = now() - interval '2 days'`)
+}
+
+/** A pump that no other file of tests works on. */
+export async function pumpOfOwn(tag: string): Promise<string> {
+  await addMachine(database(), {
+    ...{ tag, name: 'Pump of the tests', areaId: 'beet', line: 'tests', sheetId: 'm14-axially-split-pump' },
+    ...{ variants: {}, hoursRun: 100, hoursPerWeek: 10 },
+  })
+  return tag
 }
 
 interface Door {

@@ -4,7 +4,7 @@ import { v7 as uuid } from 'uuid'
 import { ACTS } from '../../core/job/index.ts'
 import { PEOPLE } from '../../demo/thornmere.ts'
 import { database, disconnect } from '../../server/db/client.ts'
-import { fillDatabase, signIn, startServer, type RunningServer, type SignedIn } from './server.ts'
+import { fillDatabase, pumpOfOwn, signIn, startServer, type RunningServer, type SignedIn } from './server.ts'
 
 /** Signatures are given with the signer's PIN, whoever the tablet is signed in for; and vouching is doing. */
 
@@ -20,7 +20,7 @@ beforeAll(async () => {
   fitter = await signIn(server.url, 'R. Okell')
   other = await signIn(server.url, 'T. Brisco')
   lead = await signIn(server.url, 'O. Hallam')
-  const opened = await fitter.post('/api/jobs', { equipment: 'P-411', complaint: 'Test' })
+  const opened = await fitter.post('/api/jobs', { equipment: await pumpOfOwn('P-901'), complaint: 'Test' })
   expect(opened.status).toBe(200)
   job = ((await opened.json()) as { id: string }).id
 })

@@ -122,6 +122,27 @@ const VIEWS: Record<string, (page: Page) => Promise<void>> = {
   'gauge room, stack': async page => gaugeRoom(page, 'stacks?sum=stack'),
   'gauge room, contact': async page => gaugeRoom(page, 'sleeves?sum=contact'),
   'gauge room, marks': async page => gaugeRoom(page, 'marks?sum=mark-chain'),
+  'a signature asked for': async page => {
+    await signIn(page)
+    await openBench(page, 'P-310')
+    await page.locator('[data-test=gate]').click()
+    await page.getByRole('button', { name: 'Concede' }).first().click()
+    await page.getByLabel(/Why may it pass/).fill('One campaign')
+    await page.getByRole('button', { name: 'Give the concession' }).click()
+    await expect(page.locator('[data-test=signer]').getByLabel('PIN of O. Hallam')).toBeVisible()
+  },
+  'a PIN of one’s own': async page => {
+    await signIn(page)
+    await page.locator('[data-test=who]').click()
+    await page.getByRole('button', { name: 'Change my PIN' }).click()
+    await expect(page.locator('[data-test=own-pin]')).toBeVisible()
+  },
+  'devices': async page => {
+    await signIn(page, 'O. Hallam')
+    await page.goto('/people')
+    await page.getByRole('listitem').filter({ hasText: 'R. Okell' }).getByRole('button', { name: 'Devices' }).click()
+    await expect(page.getByRole('button', { name: 'Code for a new device' })).toBeVisible()
+  },
   'people': async page => {
     await signIn(page, 'O. Hallam')
     await page.goto('/people')
