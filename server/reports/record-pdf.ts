@@ -1,6 +1,6 @@
 import dayjs from 'dayjs'
 import pdfmake from 'pdfmake'
-import { FONT_FILES, type Fonts } from './fonts.ts'
+import { FONT_FILES, FONTS, runsOf, type Fonts } from './fonts.ts'
 import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces'
 import type { JobRecord, RecordTable, Signed } from '../../core/job/index.ts'
 
@@ -46,11 +46,7 @@ function prepare(fonts: Fonts, drawn: () => void): void {
     rules: rules(row => (row < 2 ? 0.8 : 0.3)),
     more: rules(row => (row === 0 ? 0 : 0.3)),
   })
-  const { words, bold, figures } = FONT_FILES
-  pdfmake.setFonts({
-    Barlow: { normal: words, bold, italics: words, bolditalics: bold },
-    Figures: { normal: figures, bold: figures, italics: figures, bolditalics: figures },
-  })
+  pdfmake.setFonts(FONTS)
 }
 
 /** Site time: the server stands on the site. */
@@ -63,10 +59,10 @@ type CellOf = RecordTable['rows'][number][number]
 function cell({ text, small, figures, verdict, by, lines }: CellOf): TableCell {
   const stack = [
     ...(verdict ? [{ text: verdict, bold: true }] : []),
-    ...(text ? [figures ? { text, font: 'Figures', fontSize: 7.5 } : text] : []),
-    ...(small ?? []).map(words => ({ text: words, fontSize: 7.5, color: '#44504d' })),
-    ...(by ? [{ text: signature(by), fontSize: 7.5, color: '#44504d' }] : []),
-    ...(lines ?? []).map(line => ({ text: line, font: 'Figures', fontSize: 6.5 })),
+    ...(text ? [figures ? { text: runsOf(text, 'Figures'), fontSize: 7.5 } : { text: runsOf(text) }] : []),
+    ...(small ?? []).map(words => ({ text: runsOf(words), fontSize: 7.5, color: '#44504d' })),
+    ...(by ? [{ text: runsOf(signature(by)), fontSize: 7.5, color: '#44504d' }] : []),
+    ...(lines ?? []).map(line => ({ text: runsOf(line, 'Figures'), fontSize: 6.5 })),
   ]
   return { stack } as TableCell
 }
@@ -118,9 +114,9 @@ function contents(sheet: RecordSheet): Content[] {
   const { record, tables, number, machine } = sheet
   const { signed, cancelled } = record
   return [
-    { text: `${machine.tag}  ${machine.name}`, fontSize: 18, bold: true },
+    { text: runsOf(`${machine.tag}  ${machine.name}`), fontSize: 18, bold: true },
     {
-      text: `Overhaul record, job ${number}${partWords(sheet)}. ${record.title}. ${machine.line}.`,
+      text: runsOf(`Overhaul record, job ${number}${partWords(sheet)}. ${record.title}. ${machine.line}.`),
       margin: [0, 2, 0, 2],
     },
     {
@@ -128,16 +124,20 @@ function contents(sheet: RecordSheet): Content[] {
       color: '#44504d',
       fontSize: 8,
     },
-    { text: `Reported: ${record.complaint || 'nothing reported'}`, margin: [0, 6, 0, 0] },
+    { text: runsOf(`Reported: ${record.complaint || 'nothing reported'}`), margin: [0, 6, 0, 0] },
     signed
       ? {
-          text: `Signed by ${signed.who}, ${signed.role}, ${dateTime(signed.when)}. Complaint cured: ${signed.cured}.${signed.cause ? ` Cause: ${signed.cause}.` : ''}`,
+          text: runsOf(
+            `Signed by ${signed.who}, ${signed.role}, ${dateTime(signed.when)}. Complaint cured: ${signed.cured}.${signed.cause ? ` Cause: ${signed.cause}.` : ''}`,
+          ),
           bold: true,
         }
       : {
-          text: cancelled
-            ? `Cancelled by ${cancelled.who}, ${cancelled.role}, ${dateTime(cancelled.when)}: ${cancelled.why}.`
-            : 'Not signed: the job is still open.',
+          text: runsOf(
+            cancelled
+              ? `Cancelled by ${cancelled.who}, ${cancelled.role}, ${dateTime(cancelled.when)}: ${cancelled.why}.`
+              : 'Not signed: the job is still open.',
+          ),
           bold: true,
           color: '#a3262a',
         },
@@ -174,7 +174,7 @@ export async function recordPdf(
     footer: (page, pages) => ({
       margin: [36, 10, 36, 0],
       columns: [
-        { text: `${sheet.machine.tag}, job ${sheet.number}${partWords(sheet)}`, fontSize: 8 },
+        { text: runsOf(`${sheet.machine.tag}, job ${sheet.number}${partWords(sheet)}`), fontSize: 8 },
         { text: `${page} of ${pages}`, alignment: 'right', fontSize: 8 },
       ],
     }),

@@ -28,7 +28,7 @@ async function printed(record: JobRecord): Promise<string> {
 }
 
 /** Lines break where they must: texts are compared without what stands between their letters. */
-const bare = (text: string) => text.replace(/[\s\u00ad]/g, '')
+const bare = (text: string) => text.normalize('NFKC').replace(/[\s\u00ad]/g, '')
 
 /** Columns of figures in which a row without one has no business. */
 const FIGURES = /^(Value|As found|As left|Change|Pieces)$/
@@ -61,6 +61,18 @@ function faultsOf(record: JobRecord, ids: ReadonlySet<string>): string[] {
   )
   return [...odd, ...objects]
 }
+
+it('prints names and tags in other letters than ours, every one of them', async () => {
+  const { signed } = recordsOf('m3-cycloidal-reducer').next().value!
+  const names = ['Łukasz Żak', 'Θ. Ωμέγα', 'Ж. Щукин', 'Å. Öz', 'Ő. Űr', 'S. Ňová']
+  const note = (who: string) => ({
+    text: `${who}: ≥ 5 MΩ, 20 µm ± 2 °C`,
+    ...{ who, role: 'fitter' as const, when: '', clock: '' as const },
+  })
+  const pdf = bare(await printed({ ...signed, complaint: 'Ω-1 weeps', notes: names.map(note) }))
+  for (const name of names) expect(pdf).toContain(bare(`${name}: >= 5 MΩ, 20 µm ± 2 °C`))
+  expect(pdf).toContain('Ω-1weeps')
+})
 
 describe.each(librarySheetNames())('%s', name => {
   it('every machine of it has a record that can be read and printed, half done and signed', async () => {

@@ -33,7 +33,7 @@ async function keep() {
 <template>
   <p v-if="!isOpen" class="hours">
     <span class="soft">{{ readWords }}</span>
-    <el-button v-if="may" size="small" data-test="hours" @click="isOpen = true">Read the hours</el-button>
+    <el-button v-if="may" size="small" data-test="hours" @click="isOpen = true">Key in the hours</el-button>
   </p>
   <el-form v-else ref="form" :model="given" label-position="top" @submit.prevent="keep">
     <el-form-item prop="hoursRun" :rules="rules.hoursRun" label="Hours on the meter">
