@@ -40,8 +40,8 @@ writeFileSync(
   `# Licences of what ships
 
 Made by \`node command/licences.mjs\` from the lock file: the packages of the server and the pages, and what they need.
-PostgreSQL and Node are not shipped; they come from their own packages. Fonts: Barlow, Barlow Condensed and DM Mono, SIL
-Open Font License 1.1, their texts beside them (\`server/assets/fonts\`).
+PostgreSQL and Node are not shipped; they come from their own packages. Fonts: Barlow, Barlow Condensed, DM Mono and
+Noto Sans (Greek and Cyrillic, for records), SIL Open Font License 1.1, their texts beside them (\`server/assets/fonts\`).
 
 | package | version | licence |
 |---|---|---|

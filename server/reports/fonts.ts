@@ -43,6 +43,8 @@ export interface Run {
 
 /** A text in stretches, each in a font that has its letters, so that none of them is left out. */
 export function runsOf(text: string, font: Face = 'Barlow'): Run[] {
+  // Nearly every text.
+  if (!/[\u0100-\uffff]/.test(text)) return [{ text, font }]
   const runs: Run[] = []
   for (const letter of text.normalize('NFC')) {
     const own = ELSEWHERE.find(([letters]) => letters.test(letter))?.[1](font) ?? font
