@@ -6,7 +6,7 @@ import type { Wear } from './findings.ts'
 /** The Thornmere beet works: invented, like everyone and everything in it. */
 export const PEOPLE: { name: string; role: Role; pin: string; competences?: Competence[] }[] = [
   { name: 'R. Okell', role: 'fitter', pin: '214083' },
-  { name: 'T. Brisco', role: 'fitter', pin: '310756' },
+  { name: 'T. Brisco', role: 'fitter', pin: '317056' },
   {
     name: 'O. Hallam',
     role: 'lead',
