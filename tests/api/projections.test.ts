@@ -1,0 +1,165 @@
+import { afterAll, beforeAll, expect, it } from 'vitest'
+import { eq } from 'drizzle-orm'
+import { v7 as uuid } from 'uuid'
+import { wornFindings, type Wear } from '../../demo/findings.ts'
+import { Technician } from '../../demo/technician.ts'
+import { emptyFold, extend, planIn, projectJob, worstCheck } from '../../core/job/index.ts'
+import type { SignedInPerson } from '../../shared/answers.ts'
+import { append, type Arrival } from '../../server/db/append.ts'
+import { database, disconnect, ledgerDatabase } from '../../server/db/client.ts'
+import { readHours } from '../../server/db/fleet.ts'
+import { openJob } from '../../server/db/jobs.ts'
+import { entriesAfter } from '../../server/db/ledger.ts'
+import { signersHere } from '../../server/db/people.ts'
+import { rebuildProjections } from '../../server/db/rebuild.ts'
+import { equipment, equipmentState, fittedPart, job, reading, stockMovement } from '../../server/db/schema.ts'
+import { planOf } from '../../server/db/sheets.ts'
+import { fillDatabase, pumpOfOwn } from './server.ts'
+
+/** What the fleet's tables say of a machine, held against all of its ledgers folded from nothing. */
+
+const TAG = 'P-910'
+let fitter: SignedInPerson
+let lead: SignedInPerson
+/** Each job's acts come after those of the job before it. */
+let minute = 0
+beforeAll(async () => {
+  await fillDatabase()
+  const people = await signersHere(database())
+  fitter = people.find(one => one.name === 'R. Okell')!
+  lead = people.find(one => one.name === 'O. Hallam')!
+  await pumpOfOwn(TAG)
+})
+afterAll(disconnect)
+
+/** As it was done, by who did it. */
+const ARRIVED: Arrival = { at: one => one.madeAt, signed: true }
+const at = () => new Date(Date.UTC(2026, 0, 1) + minute++ * 60_000).toISOString()
+
+/** Works a new job of the machine up to a step, or to its end, and sends what was done as it was done. */
+async function work(wear: Wear, until?: string, end?: (worker: Technician) => void): Promise<string> {
+  const opened = await openJob(ledgerDatabase(), TAG, 'Planned', fitter, at())
+  if (!opened.ok) throw new Error(opened.why)
+  const [row] = await database().select().from(job).where(eq(job.id, opened.id))
+  const worker = new Technician(
+    await planOf(database(), row!),
+    wornFindings(wear, { fitter: fitter.id, lead: lead.id, held: lead.competences }),
+    { id: () => uuid(), now: at },
+  )
+  const first = await entriesAfter(database(), opened.id, 0)
+  worker.folded = extend(worker.opened, worker.folded, first)
+  worker.workUntil(until)
+  end?.(worker)
+  const { entries } = worker.folded
+  for (let from = first.length, to = from; from < entries.length; from = to) {
+    while (to < entries.length && to - from < 150 && entries[to]!.madeBy === entries[from]!.madeBy) to++
+    const sent = entries
+      .slice(from, to)
+      .map(({ id, kind, payload, act, madeAt }) => ({ id, kind, payload, act, madeAt }))
+    const by = entries[from]!.madeBy === lead.id ? lead : fitter
+    const answer = await append(ledgerDatabase(), opened.id, by, sent, ARRIVED)
+    if (!answer.kept) throw new Error(answer.why)
+  }
+  return opened.id
+}
+
+/** What the tables hold of the machine, in a fixed order. */
+async function held(tag: string) {
+  const db = database()
+  const sorted = (rows: object[]) => rows.map(row => JSON.stringify(row, Object.keys(row).sort())).sort()
+  const jobs = await db.select().from(job).where(eq(job.equipmentTag, tag))
+  const movements = await Promise.all(
+    jobs.map(({ id }) => db.select().from(stockMovement).where(eq(stockMovement.jobId, id))),
+  )
+  const [state] = await db.select().from(equipmentState).where(eq(equipmentState.equipmentTag, tag))
+  return {
+    readings: sorted(await db.select().from(reading).where(eq(reading.equipmentTag, tag))),
+    fitted: sorted(await db.select().from(fittedPart).where(eq(fittedPart.equipmentTag, tag))),
+    movements: sorted(movements.flat()),
+    state: state!,
+  }
+}
+
+/** The machine's standing, worked out the slow way from every ledger. */
+async function wanted(tag: string) {
+  const jobs = (await database().select().from(job).where(eq(job.equipmentTag, tag))).sort(
+    (a, b) => a.number - b.number,
+  )
+  const folded = await Promise.all(
+    jobs.map(async row => {
+      const plan = await planOf(database(), row)
+      const { state } = extend(plan, emptyFold(), await entriesAfter(database(), row.id, 0))
+      return { row, state, projected: projectJob(planIn(plan, state), state) }
+    }),
+  )
+  const newest = new Map<string, (typeof folded)[number]['projected']['readings'][number]>()
+  for (const one of folded
+    .flatMap(({ projected }) => projected.readings)
+    .filter(each => each.stands)
+    .sort((a, b) => a.takenAt.localeCompare(b.takenAt) || a.moment.localeCompare(b.moment)))
+    newest.set(one.checkId, one)
+  const worst = worstCheck([...newest.values()])
+  const signed = folded.filter(({ state }) => state.signed).at(-1)
+  const open = folded.filter(({ state }) => !state.signed && !state.cancelled).at(-1)
+  return {
+    open: open?.row.number ?? null,
+    overhauledAt: signed ? Date.parse(signed.state.signed!.at) : null,
+    hours: signed?.row.hoursAtOpen ?? null,
+    worst: worst && [worst.checkId, worst.verdict, worst.share],
+    counts: [
+      folded.reduce((n, { projected }) => n + projected.readings.length, 0),
+      folded.reduce((n, { projected }) => n + projected.fitted.length, 0),
+      folded.reduce((n, { projected }) => n + projected.movements.length, 0),
+    ],
+  }
+}
+
+async function agree(tag = TAG) {
+  const [now, ought] = [await held(tag), await wanted(tag)]
+  const { state } = now
+  expect({
+    open: state.openJobNumber,
+    overhauledAt: state.lastOverhaulAt && Date.parse(state.lastOverhaulAt),
+    hours: state.lastOverhaulHours,
+    worst: state.worstCheck && [state.worstCheck, state.worstVerdict, state.worstShare],
+    counts: [now.readings.length, now.fitted.length, now.movements.length],
+  }).toEqual(ought)
+  return ought
+}
+
+it('a machine stands as its ledgers say: overhauled, opened again, given up, worn, renewed', async () => {
+  // Worn past its limit and left so: the newest figures are what it stands on.
+  await work({ general: 0.4, checks: { 'bush-bore': 1.2 }, renewed: ['throttle-bush'] }, undefined, one =>
+    one.sign('yes'),
+  )
+  const first = await agree()
+  expect(first).toMatchObject({ open: null, hours: 100 })
+  await readHours(database(), TAG, 5000, null)
+
+  // Opened by mistake and given up: the overhaul before it stays the last.
+  await work({ general: 0.4 }, 'isolate', one => one.act('job.cancelled', { why: 'Wrong pump' }, 'lead'))
+  expect(await agree()).toEqual(first)
+
+  // The bush is renewed and not measured yet: what was read of the old one is history, and the overhaul before it tells.
+  const third = await work({ general: 0.05, checks: { 'bush-bore': 1.2 }, renewed: ['throttle-bush'] }, 'decide', one =>
+    one.doStep(one.plan.steps.get('decide')!),
+  )
+  const opened = await agree()
+  expect(opened.open).not.toBeNull()
+  expect(opened).toMatchObject({ overhauledAt: first.overhauledAt, hours: 100 })
+
+  // What was read last is taken back: the figure of the overhaul before it is the newest again.
+  const read = (await entriesAfter(database(), third, 0)).filter(one => one.kind === 'reading.taken').at(-1)!
+  const back = { kind: 'entry.corrected' as const, payload: { target: read.id, why: 'Dial slipped' } }
+  const id = uuid()
+  const answer = await append(ledgerDatabase(), third, fitter, [{ id, act: id, madeAt: at(), ...back }], ARRIVED)
+  expect(answer).toMatchObject({ kept: true })
+  expect((await agree()).counts[0]).toBe(opened.counts[0]! - 1)
+  const now = await held(TAG)
+  await rebuildProjections(database())
+  expect(await held(TAG)).toEqual(now)
+})
+
+it('so does every machine of the fleet', async () => {
+  for (const { tag } of await database().select({ tag: equipment.tag }).from(equipment)) await agree(tag)
+})
