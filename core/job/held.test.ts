@@ -142,6 +142,14 @@ describe('what is kept of a job is not touched by what comes after', () => {
       for (const kind of kinds) seen.add(kind)
     },
   )
+  it('nor by a second reader of the same caution, whose batch is refused', () => {
+    const one = technician()
+    const read = one.act('caution.read', { step: 'isolate', caution: 0 })
+    const before = stateOf(one.folded)
+    const again = entryOf('caution.read', { step: 'isolate', caution: 0 }, { by: 'somebody else' })
+    expect(takeIn(plan, one.folded, [again, entryOf('step.done', { step: 'no such step' })]).ok).toBe(false)
+    expect(stateOf(one.folded), read.kind).toBe(before)
+  })
   it('in nearly every kind there is', () =>
     expect([...seen]).toEqual(
       expect.arrayContaining([
