@@ -478,7 +478,10 @@ describe('the record', () => {
     const path = `/api/jobs/${machine.past[0]!.id}/record.pdf`
     const stop = new AbortController()
     const left = Array.from({ length: 3 }, () =>
-      heardFrom(path, stop.signal).then(one => one.text().catch(() => 'left')),
+      heardFrom(path, stop.signal).then(
+        one => one.text().catch(() => 'left'),
+        () => 'left',
+      ),
     )
     await new Promise(resolve => setTimeout(resolve, 60))
     const last = heardFrom(path).then(one => one.text())
