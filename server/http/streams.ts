@@ -18,23 +18,26 @@ const count = (person: string, by: 1 | -1) => {
 /**
  * A stream of events for somebody who is signed in. It ends with their session, whether that is ended or runs out, and is
  * refused where they have too many.
- * @param stops is called once it is over
+ * @param hears begins what is said on it, and tells how each is stopped once the stream is over
  */
-export async function personStream(event: H3Event, person: string, stops: () => void): Promise<EventStream> {
+export async function personStream(
+  event: H3Event,
+  person: string,
+  hears: (stream: EventStream) => (() => void)[],
+): Promise<EventStream> {
+  const session = (await sessionIdOf(event))!
+  const left = (await lastsFor(database(), session)) ?? 0
   if ((open.get(person) ?? 0) >= MOST)
     throw refusal(429, 'You have too many pages open. Close some, and this one goes on.')
-  count(person, 1)
-  const session = (await sessionIdOf(event))!
+  // Nothing is waited for from here on, so that nothing is counted or heard that is not stopped again.
   const stream = createEventStream(event)
   const close = () => void stream.close()
-  const stopHearing = onSessionEnded(session, close)
-  const left = await lastsFor(database(), session)
-  const end = setTimeout(close, Math.max(0, left ?? 0) * 1000)
+  const end = setTimeout(close, left * 1000)
+  const stops = [onSessionEnded(session, close), () => clearTimeout(end), ...hears(stream)]
+  count(person, 1)
   stream.onClosed(async () => {
     count(person, -1)
-    clearTimeout(end)
-    stopHearing()
-    stops()
+    stops.forEach(stop => stop())
     await stream.close()
   })
   return stream

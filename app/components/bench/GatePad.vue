@@ -21,10 +21,10 @@ const CURED = ['yes', 'no', 'not known yet'] as const
 const cured = ref<(typeof CURED)[number] | undefined>()
 const cause = useLocalStorage(`needler-cause-${job.id}`, '')
 
-/** A hold point over work of whoever concedes it: only where nobody else leads. */
+/** A hold point over work that a lead did: they concede it only where nobody else leads. */
 const isOwnOf = (person: string) =>
   conceding.value !== null && isOwnWork(job.plan, job.state, conceding.value.id, person)
-const isOwn = computed(() => session.isLead && session.person !== null && isOwnOf(session.person.id))
+const isOwn = computed(() => job.about.people.some(one => one.role === 'lead' && isOwnOf(one.id)))
 const alone = ref(false)
 /** What it rested on when it was opened to be looked at: changed meanwhile, it is looked at again. */
 const saw = ref<string[]>([])
@@ -149,7 +149,7 @@ async function sign() {
       <label class="label" for="concession">Why may it pass? The concession stays on the record.</label>
       <el-input id="concession" v-model="reason" type="textarea" :rows="3" maxlength="400" />
       <el-checkbox v-if="isOwn" v-model="alone">
-        You did some of this work yourself, or vouched for it. Nobody else here leads.
+        The lead did some of this work, or vouched for it, and nobody else here leads.
       </el-checkbox>
       <div class="row">
         <el-button type="primary" native-type="submit">Give the concession</el-button>

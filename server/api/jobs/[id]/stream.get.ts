@@ -14,15 +14,15 @@ export default route(
     const job = await findJob(database(), id)
     if (!job) throw noSuchJob()
     await listening()
-    const stops: (() => void)[] = []
-    const stream = await personStream(event, person, () => stops.forEach(stop => stop()))
-    const beat = setInterval(() => void stream.push({ event: 'beat', data: '' }), 20_000)
-    stops.push(
-      onJobChanged(id, seq => void stream.push(String(seq))),
-      onStopping(() => void stream.close()),
-      onDatabase(how => void stream.push({ event: 'database', data: how })),
-      () => clearInterval(beat),
-    )
+    const stream = await personStream(event, person, to => {
+      const beat = setInterval(() => void to.push({ event: 'beat', data: '' }), 20_000)
+      return [
+        () => clearInterval(beat),
+        onJobChanged(id, seq => void to.push(String(seq))),
+        onStopping(() => void to.close()),
+        onDatabase(how => void to.push({ event: 'database', data: how })),
+      ]
+    })
     // Read again: it may have grown while the listening began.
     void stream.push(String((await findJob(database(), id))!.lastSeq))
     return stream.send()
