@@ -40,15 +40,13 @@ export async function jobWithLedger(db: Database, id: string): Promise<(JobAnswe
   )
 }
 
-/** What a record is made from; null when there is no such job. */
+/** What the record of a job is made from. */
 export async function recordWork(
   db: Database,
-  id: string,
+  { id }: JobRow,
   how: Pick<RecordWork, 'lengths' | 'part'>,
-): Promise<RecordWork | null> {
-  const found = await jobWithLedger(db, id)
-  if (!found) return null
-  const { job: row, sheet, entries, people, equipment: machine } = found
+): Promise<RecordWork> {
+  const { job: row, sheet, entries, people, equipment: machine } = (await jobWithLedger(db, id))!
   return {
     ...{ sheet, variants: row.variants, entries, number: row.number, machine },
     names: people.map(({ id: who, name }): [string, string] => [who, name]),

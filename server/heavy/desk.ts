@@ -18,8 +18,8 @@ export interface Piece<T extends keyof Tasks> {
   task: T
   /** Whoever asked: everybody's pieces are taken by turns. */
   who: string
-  /** What it is made of; read once its turn has come. Null: there is nothing to do. */
-  given: () => Promise<Parameters<Tasks[T]>[0] | null>
+  /** What it is made of; read once its turn has come. */
+  given: () => Promise<Parameters<Tasks[T]>[0]>
   /** Is told how many go before it and how far it is. */
   onProgress?: (now: WorkProgress) => void
   /** Ends it, wherever it is: nobody waits for it any more. */
@@ -53,12 +53,11 @@ export function heavily<T extends keyof Tasks>({
   given,
   onProgress = () => {},
   gone,
-}: Piece<T>): Promise<Awaited<ReturnType<Tasks[T]>> | null> {
-  const work = async (): Promise<Awaited<ReturnType<Tasks[T]>> | null> => {
+}: Piece<T>): Promise<Awaited<ReturnType<Tasks[T]>>> {
+  const work = async (): Promise<Awaited<ReturnType<Tasks[T]>>> => {
     const [pool, from] = await Promise.all([poolFor(task), given()])
     // Gone while that was read.
     gone.throwIfAborted()
-    if (from === null) return null
     onProgress({ share: 0 })
     const doing = pool.exec(task, [from], { on: (news: { share: number }) => onProgress(news) })
     const stop = () => void doing.cancel()

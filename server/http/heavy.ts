@@ -27,7 +27,7 @@ const inWords = (error: unknown) => {
 export async function answerHeavily<T extends keyof Tasks, A>(
   event: H3Event,
   piece: Pick<Piece<T>, 'task' | 'who' | 'given'>,
-  answered: (got: Awaited<ReturnType<Tasks[T]>> | null) => A | Promise<A>,
+  answered: (got: Awaited<ReturnType<Tasks[T]>>) => A | Promise<A>,
   wired: (answer: A) => unknown = answer => answer,
 ): Promise<A | undefined> {
   const work = async (onProgress?: Piece<T>['onProgress']) => {

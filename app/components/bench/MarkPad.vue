@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { markText, readLabel } from '~~/core/job'
 import { parseQuantity } from '~~/core/quantity'
-import { oppositeView } from '~~/core/sheet'
 
 /** A match-mark made before two parts part: with what, where, and from which end or datum it was taken. */
 const props = defineProps<{ mate: string }>()
@@ -61,7 +60,7 @@ function make() {
         :model-value="made.deg"
         fixed
         :held-from="made.seenFrom"
-        :other="oppositeView(job.plan.sheet, made.seenFrom)"
+        :ends="job.plan.sheet.ends"
       />
     </template>
     <template v-else>
@@ -80,7 +79,7 @@ function make() {
           autocomplete="off"
         />
       </form>
-      <IndexDial v-else v-model="deg" :held-from="heldFrom" :other="oppositeView(job.plan.sheet, heldFrom)" />
+      <IndexDial v-else v-model="deg" :held-from="heldFrom" :ends="job.plan.sheet.ends" />
       <el-radio-group v-model="method" aria-label="Made with">
         <el-radio-button v-for="one in methods" :key="one" :value="one">{{ one }}</el-radio-button>
       </el-radio-group>

@@ -2,7 +2,7 @@
 import { answerText, choicesOf, markOf, markText, mateMet, missedBy, readLabel, type MateAnswer } from '~~/core/job'
 import { withinTurn } from '~~/core/marks'
 import { fixed, parseQuantity } from '~~/core/quantity'
-import { oppositeView, type Mate } from '~~/core/sheet'
+import type { Mate } from '~~/core/sheet'
 
 /**
  * How two parts stand to each other, asked blind: what is seen, where the mark stands, how far it is. Only what was said is
@@ -96,7 +96,7 @@ function again() {
         :model-value="given.deg!"
         fixed
         :held-from="seenFrom"
-        :other="oppositeView(job.plan.sheet, seenFrom)"
+        :ends="job.plan.sheet.ends"
         :mark="withinTurn(mark!.deg! + (rule.kind === 'aligned' ? (rule.deg ?? 0) : 0))"
       />
     </template>
@@ -114,12 +114,7 @@ function again() {
       </p>
     </template>
     <template v-else>
-      <IndexDial
-        v-if="kind === 'aligned'"
-        v-model="deg"
-        :held-from="seenFrom"
-        :other="oppositeView(job.plan.sheet, seenFrom)"
-      />
+      <IndexDial v-if="kind === 'aligned'" v-model="deg" :held-from="seenFrom" :ends="job.plan.sheet.ends" />
       <form v-else-if="kind === 'distance'" class="row" @submit.prevent="measure">
         <QuantityField v-model="text" class="far" :label="mate.title" :unit="fieldUnit('mm')" />
         <el-button type="primary" native-type="submit">It stands there</el-button>

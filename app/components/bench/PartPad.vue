@@ -14,7 +14,7 @@ import {
   type Severity,
 } from '~~/core/job'
 import { clockText } from '~~/core/marks'
-import { oppositeView, viewWords } from '~~/core/sheet'
+import { viewWords } from '~~/core/sheet'
 
 /** Everything about one part, and what may be done about it. */
 const props = defineProps<{ part: string }>()
@@ -204,7 +204,7 @@ const recount = (way: 'out' | 'in', n: number | null | undefined) => {
         <el-button :aria-expanded="placing" @click="placing = !placing">Where</el-button>
         <el-button type="primary" native-type="submit">Note it</el-button>
       </div>
-      <IndexDial v-if="placing" v-model="deg" :held-from="heldFrom" :other="oppositeView(job.plan.sheet, heldFrom)" />
+      <IndexDial v-if="placing" v-model="deg" :held-from="heldFrom" :ends="job.plan.sheet.ends" />
     </form>
   </PadFrame>
 </template>

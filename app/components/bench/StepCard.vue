@@ -11,8 +11,10 @@ import {
   stepsLeft,
   unmetNeeds,
   STATION_WORDS,
+  type Competence,
+  type Role,
 } from '~~/core/job'
-import type { Step } from '~~/core/sheet'
+import type { Hold, Step } from '~~/core/sheet'
 import type { SignedInPerson } from '~~/shared/answers'
 import { deviceClock } from '~/bench/clock'
 
@@ -101,28 +103,30 @@ function confirm() {
   bench.forget(one.id)
   bench.choose(null)
 }
-/** Who is here as a signer of this hold point: on what, and why not. */
-const signer = computed(() => {
+/** Somebody as a signer of a hold point: on which paper, and why not. */
+function asSigner(wanted: Hold, role: Role, papers: readonly Competence[]) {
+  const now = deviceClock.now()
+  const on = wanted.by === 'lead' ? undefined : competenceFor(wanted, papers, now)
+  return { on, refusal: signerRefusal(wanted, role, on, now) }
+}
+/** Who signs, where it is not whoever is here. */
+const otherSigner = computed(() => {
   const wanted = step.value?.hold
   if (!wanted || !session.person) return null
-  const now = deviceClock.now()
-  const on = wanted.by === 'lead' ? undefined : competenceFor(wanted, session.papers, now)
-  return { on, words: signerWords(wanted), refusal: signerRefusal(wanted, session.person.role, on, now) }
+  return asSigner(wanted, session.person.role, session.papers).refusal && signerWords(wanted)
 })
 const { sign: ask } = useSign()
 async function sign() {
-  const { id, hold: wanted, title } = step.value!
+  const { id, hold, title } = step.value!
   const saw = basisOf(job.plan, job.state, { kind: 'hold', step: id })
-  const now = deviceClock.now()
-  const paperOf = (who: SignedInPerson) =>
-    wanted!.by === 'lead' ? undefined : competenceFor(wanted!, who.competences, now)
+  const as = ({ role, competences }: SignedInPerson) => asSigner(hold!, role, competences)
   const answer = await ask(
     `Hold point: ${title}`,
     who => {
-      const on = paperOf(who)
+      const { on } = as(who)
       return [{ kind: 'hold.signed', payload: { step: id, saw, ...(on ? { on } : {}) } }]
     },
-    who => signerRefusal(wanted!, who.role, paperOf(who), now) === null,
+    who => as(who).refusal === null,
   )
   if (step.value?.id === id) why.value = answer.why
 }
@@ -187,8 +191,8 @@ defineExpose({ confirm })
         <div class="acts">
           <el-button v-if="hold && hold !== 'signed'" data-test="hold" :disabled="resting" @click="sign">
             {{
-              signer?.refusal
-                ? `Hold point: ${signer.words} signs`
+              otherSigner
+                ? `Hold point: ${otherSigner} signs`
                 : hold === 'lapsed'
                   ? 'Sign the hold point again'
                   : 'Sign the hold point'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { clockText, fromOtherEnd, parseDial, withinTurn } from '~~/core/marks'
-import { viewWords } from '~~/core/sheet'
+import { oppositeView, viewWords, type Sheet } from '~~/core/sheet'
 
 /**
  * A clock seen from a named end, set to the minute by drag, by keys or by typing. Made by hand: a mark is put where it lies,
@@ -9,8 +9,8 @@ import { viewWords } from '~~/core/sheet'
 const deg = defineModel<number | null>({ required: true })
 const props = defineProps<{
   heldFrom: string
-  /** The view from the other side. */
-  other: string
+  /** Of the machine: the view is turned round from one to the other, or from above to below. */
+  ends: Sheet['ends']
   /** Where the mark was made, once that may be shown. */
   mark?: number | null
   fixed?: boolean
@@ -29,7 +29,7 @@ const at = (angle: number, r: number) => ({
 })
 const shown = computed(() => (deg.value === null ? null : seen(deg.value)))
 const flip = () => {
-  lookFrom.value = mirrored.value ? props.heldFrom : props.other
+  lookFrom.value = mirrored.value ? props.heldFrom : oppositeView(props, props.heldFrom)
 }
 function set(angle: number) {
   deg.value = seen(withinTurn(Math.round(angle / MINUTE_DEG) * MINUTE_DEG))

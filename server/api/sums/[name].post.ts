@@ -15,8 +15,8 @@ export default route(
       throw refusal(429, 'Too many requests from here this minute. Send the inputs as one list, or wait a minute.')
     const name = getRouterParam(event, 'name') ?? ''
     const body: unknown = await readBody(event).catch(() => undefined)
-    const answered = async (answer: Answered | null) => {
-      if (!answer?.ok) throw refusal(answer?.status ?? 404, answer?.why ?? 'There is nothing to work out.')
+    const answered = async (answer: Answered) => {
+      if (!answer.ok) throw refusal(answer.status, answer.why)
       // Long sums count for more of the minute.
       if (answer.work > 1e6) await spendSums(caller, Math.ceil(answer.work / 1e6))
       return answer.value

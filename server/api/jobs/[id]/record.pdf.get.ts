@@ -16,13 +16,11 @@ export default route(
     const part = fitting(partSchema, asked)
     const job = await findJob(database(), idOf(event))
     if (!job) throw noSuchJob()
-    const given = () => recordWork(database(), job.id, { lengths: lengths === 'inch' ? 'inch' : 'mm', part })
+    const given = () => recordWork(database(), job, { lengths: lengths === 'inch' ? 'inch' : 'mm', part })
     return answerHeavily(
       event,
       { task: 'record', who, given },
-      made => {
-        if (!made) throw noSuchJob()
-        const { pdf, parts } = made
+      ({ pdf, parts }) => {
         if (!pdf) throw refusal(404, `This record has ${parts === 1 ? 'one part' : `${parts} parts`}.`)
         if (!event.node.res.headersSent)
           setResponseHeaders(event, {
