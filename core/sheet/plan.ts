@@ -238,6 +238,7 @@ export function stepsBefore(steps: Map<string, Step>, id: string): Set<string> {
  */
 export function planFor(source: ShelfSheet, chosen: Variants = {}, sums: Sums = NO_SUMS): Plan {
   const sheet = resolveSheet(source, chosen)
+  let whole: Sheet | undefined
   const steps = byId(sheet.steps)
   const parts = new Map(sheet.parts.flatMap(placesOf).map(one => [one.ref, one]))
   const checksAt: Plan['checksAt'] = new Map()
@@ -262,7 +263,10 @@ export function planFor(source: ShelfSheet, chosen: Variants = {}, sums: Sums = 
     if (part.rides) riders.set(part.rides, [...(riders.get(part.rides) ?? []), ref])
   return {
     source,
-    whole: wholeSheet(source, chosen),
+    // Few who make a plan ask for it.
+    get whole() {
+      return (whole ??= wholeSheet(source, chosen))
+    },
     sheet,
     variants: fullVariants(source, chosen),
     parts,
