@@ -27,12 +27,14 @@ useKeys({
     </main>
     <FindAnything v-model="finding" />
     <KeyList v-model="helping" />
+    <!-- The second tap of a double one lands beside what the first has opened: it shuts nothing. -->
     <el-dialog
       v-model="session.changing"
       :title="session.choosing ? 'Choose your own PIN' : 'Who is here?'"
       width="440"
       align-center
       append-to-body
+      :close-on-click-modal="false"
       @closed="session.choosing = false"
     >
       <LazySignInPad v-if="session.changing" @done="session.changing = false" />
@@ -43,6 +45,7 @@ useKeys({
       width="440"
       align-center
       append-to-body
+      :close-on-click-modal="false"
       @close="signing.end(false)"
     >
       <LazySignerDialog v-if="signing.asked" :what="signing.asked" @end="signing.end" />

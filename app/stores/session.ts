@@ -91,7 +91,9 @@ export const useSessionStore = defineStore('session', () => {
       const who = await $fetch<SignedInPerson>('/api/sign-in', { method: 'POST', body })
       await refresh()
       reached.value = true
+      // Until they have chosen their own, nobody is signed in here: whoever was before is not, either.
       if (who.pinIsOwn) cameIn(who)
+      else settle()
       return { who }
     } catch (error) {
       const { data } = error as { data?: { data?: { admits?: boolean } } }

@@ -47,7 +47,8 @@ test('a second pair of eyes signs on the fitter’s tablet, which stays the fitt
     .getByRole('button', { name: 'Concede' })
     .click()
   await pad.getByLabel(/Why may it pass/).fill('Seen on the bench')
-  await pad.getByRole('button', { name: 'Give the concession' }).click()
+  // Touched twice, it is asked once, and the second touch shuts nothing.
+  await pad.getByRole('button', { name: 'Give the concession' }).dblclick()
   await expect(signer.getByRole('button', { name: /^O\. Hallam/ })).toHaveAttribute('aria-pressed', 'true')
   await signer.getByLabel('PIN of O. Hallam').fill('999991')
   await expect(signer.getByRole('alert')).toContainText('does not belong to that name')
@@ -84,7 +85,15 @@ test('a PIN that was given opens only the choosing of one’s own; a lead lets s
   await theirs.getByLabel('PIN', { exact: true }).fill(pin)
   await choosePin(theirs, '123456', '123456')
   await expect(theirs.getByRole('alert')).toContainText('first that anybody would try')
-  // Gone before it is chosen, they are not in.
+  // Gone before it is chosen, they are not in, and neither is whoever was before them.
+  await page.locator('[data-test=who]').click()
+  await page.getByRole('button', { name: /^E\. Newland/ }).click()
+  await page.getByLabel('PIN', { exact: true }).fill(pin)
+  await expect(page.locator('[data-test=own-pin]')).toBeVisible()
+  await page.keyboard.press('Escape')
+  await expect(page.locator('[data-test=who]')).toContainText('no PIN given')
+  await signIn(page, 'O. Hallam')
+  await page.getByRole('link', { name: 'People' }).click()
   await theirs.goto('/bench')
   await expect(theirs).toHaveURL(/sign-in/)
   await theirs.getByRole('button', { name: /^E\. Newland/ }).click()

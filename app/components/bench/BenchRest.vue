@@ -2,10 +2,14 @@
 /** After a rest the bench shows whose it is: one touch on one's own name goes on, another's name asks for the PIN. */
 const REST_MS = 10 * 60_000
 const session = useSessionStore()
+const signing = useSigningStore()
 const { idle, reset } = useIdle(REST_MS)
 const isResting = ref(false)
 watch(idle, isIdle => {
   if (!isIdle || !session.person || isResting.value) return
+  // What was asked meanwhile is left: one question at a time.
+  signing.end(false)
+  session.changing = false
   isResting.value = true
   session.lookAtDoor().catch(() => {})
 })
