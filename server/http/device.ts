@@ -18,16 +18,18 @@ const cookie = (event: H3Event) => {
 
 /** Which device a request says it comes from, by its seal; nothing is asked of the database. */
 export async function sealedDevice(event: H3Event): Promise<string | null> {
-  // Made known by this very request, its seal is only on the way.
-  const made = event.context.needlerDevice as string | undefined
-  if (made) return made
   return getCookie(event, NAME) ? ((await cookie(event)).data.device ?? null) : null
 }
 
 /** The device a request comes from, where it is one of ours. */
 export async function deviceOf(event: H3Event): Promise<string | null> {
+  // Asked once a request; made known by this very one, its seal is only on the way.
+  const known = event.context.needlerDevice as string | null | undefined
+  if (known !== undefined) return known
   const id = await sealedDevice(event)
-  return id && (await isDevice(database(), id)) ? id : null
+  const device = id && (await isDevice(database(), id)) ? id : null
+  event.context.needlerDevice = device
+  return device
 }
 
 /** The device a request comes from, made one of ours where it is none yet. */

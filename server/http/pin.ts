@@ -29,6 +29,10 @@ const looked = fairRoom(2, { each: 8, all: 400 })
 
 const waitWords = (seconds: number) => (seconds < 90 ? `${seconds} seconds` : `${Math.ceil(seconds / 60)} minutes`)
 
+/** Whether a device is asked for the site's code before anything else. */
+export const asksCode = async (event: H3Event): Promise<boolean> =>
+  (await siteOf(database())).codeHash !== null && (await deviceOf(event)) === null
+
 /** What an attempt counts for, and with what: a pair of person and device that is known counts alone, all others together. */
 interface Counted {
   isKnown: boolean
@@ -62,6 +66,8 @@ const tooManyWords = (isKnown: boolean) =>
     : 'Too many wrong PINs for that name on devices that are new to it. A lead can give a code to come in here.'
 
 async function look(event: H3Event, given: GivenPin): Promise<SignedInPerson> {
+  if (await asksCode(event))
+    throw refusal(401, 'This device is new here: give the code of the site first. A lead knows it.')
   const counted = await countedAs(event, given)
   await count(counted)
   const person = await personWithPin(database(), given.person, given.pin)
