@@ -55,6 +55,12 @@ export function judge(value: number, limits: Limits): Judgement {
   return { verdict: warns ? 'Thin' : 'Holds', share, side }
 }
 
+/** The worse of two judgements: one that is out, else the one that has used more of its allowance; the first of equals. */
+export function worseJudgement<J extends Judgement>(one: J, other: J): J {
+  const used = ({ verdict, share }: Judgement) => (verdict === 'Out' ? 10 : (share ?? 0))
+  return used(one) >= used(other) ? one : other
+}
+
 const RANK: Record<Verdict, number> = { Holds: 0, Thin: 1, Open: 2, Out: 3 }
 
 /** The worst of several verdicts; Open is worse than Thin, since it may still turn out. None: Open. */

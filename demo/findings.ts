@@ -1,5 +1,5 @@
 import { finderOf, namesOf, type Figures } from './figures.ts'
-import { saidIn, type SumCell } from '../core/job/index.ts'
+import { saidIn, type Cell } from '../core/job/index.ts'
 import type { Check, Moment, Ref } from '../core/sheet/index.ts'
 import type { AnySum } from '../core/sums/index.ts'
 import type { Findings } from './technician.ts'
@@ -33,11 +33,11 @@ export function wornFindings(
     ...people,
     figure: (sum, check, moment, cell) => {
       const names = namesOf(check.id, moment, cell.name)
-      return String(own(names) ?? usual(names) ?? exampleFigure(sum, cell))
+      return String(own(names) ?? usual(names) ?? exampleFigure(sum, cell, check))
     },
     choice: ref => (renewed.has(ref) ? 'renew' : 'reuse'),
-    reading: (check, moment, station, plane, attempt) => {
-      const names = namesOf(check.id, moment, station)
+    reading: (check, moment, { place, column, row }, attempt) => {
+      const names = namesOf(check.id, moment, place)
       const said = own(names) ?? usual(names)
       if (check.choices && said !== undefined) return [check.choices.findIndex(one => one.say === said)]
       if (check.choices)
@@ -53,15 +53,15 @@ export function wornFindings(
       const used = share(check, moment)
       const value = typeof said === 'number' ? said : best + (worst - best) * used
       const step = 10 ** -check.decimals
-      const stationIndex = check.stations?.indexOf(station ?? '') ?? 0
+      const stationIndex = check.stations?.findIndex(one => one.name === place) ?? 0
       // Stations and planes lie on the good side, so that the worst of them is the wear asked for.
-      const spread = ((stationIndex + (plane === 'B' ? 1 : 0)) % 3) * step * Math.sign(best - worst)
+      const spread = ((stationIndex + (column === 'B' ? 1 : 0)) % 3) * step * Math.sign(best - worst)
       const figure = round(value + spread + (attempt === 1 ? step * Math.sign(best - worst) : 0), check.decimals)
-      if (check.kind === 'endFloat') return [0, figure]
-      if (check.kind === 'lift') return [round(figure / 2, 3), round(figure / 2 - figure, 3)]
-      if (check.kind === 'runout')
-        return Array.from({ length: check.sweep ?? 8 }, (_, i) =>
-          round((value / 2) * Math.cos((((i / (check.sweep ?? 8)) * 360 - 60) * Math.PI) / 180), 3),
+      if (row.of === 'pair') return [0, figure]
+      if (row.of === 'lift') return [round(figure / 2, 3), round(figure / 2 - figure, 3)]
+      if (row.of === 'sweep')
+        return Array.from({ length: row.figures }, (_, i) =>
+          round((value / 2) * Math.cos((((i / row.figures) * 360 - 60) * Math.PI) / 180), 3),
         )
       return [figure]
     },
@@ -69,10 +69,10 @@ export function wornFindings(
 }
 
 /** A figure of a sum as its worked example has it; a row more than that has repeats its last. */
-export function exampleFigure({ example }: AnySum, cell: SumCell): string {
-  const rows = example[cell.field]
-  const row = cell.row === undefined ? undefined : Math.min(cell.row, (rows as unknown[]).length - 1)
-  return saidIn(example, { ...cell, row }) ?? ''
+export function exampleFigure({ example }: AnySum, cell: Cell, { sum }: Check): string {
+  const places = cell.place === undefined ? -1 : sum!.rows![cell.field]!.findIndex(one => one.name === cell.place)
+  const row = places < 0 ? undefined : Math.min(places, (example[cell.field] as unknown[]).length - 1)
+  return saidIn(example, cell, row) ?? ''
 }
 
 const round = (value: number, decimals: number) => Number(value.toFixed(decimals))

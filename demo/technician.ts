@@ -8,7 +8,6 @@ import {
   easedOf,
   emptyFold,
   extend,
-  figureFor,
   hindrances,
   isDrawnUp,
   keyOf,
@@ -20,9 +19,12 @@ import {
   planIn,
   progressOf,
   proposalOf,
+  readingIn,
+  readingKey,
   viewJob,
   type Act,
   type AnyEntry,
+  type Cell,
   type Choice,
   type Competence,
   type EntryKind,
@@ -33,7 +35,6 @@ import {
   type Payloads,
   type Role,
   type Said,
-  type SumCell,
 } from '../core/job/index.ts'
 import { withinTurn } from '../core/marks/index.ts'
 import { passesOf, type PassWanted } from '../core/joints/index.ts'
@@ -44,15 +45,9 @@ import type { AnySum } from '../core/sums/index.ts'
 /** What the technician finds on this machine: figures, decisions, and how long a step takes. */
 export interface Findings {
   /** One try of a check in a place, in base units. */
-  reading: (
-    check: Check,
-    moment: Moment,
-    station: string | undefined,
-    plane: string | undefined,
-    attempt: number,
-  ) => number[]
+  reading: (check: Check, moment: Moment, cell: Cell, attempt: number) => number[]
   /** What is typed or chosen for one figure of a sum, in the unit of its field. */
-  figure: (sum: AnySum, check: Check, moment: Moment, cell: SumCell) => string
+  figure: (sum: AnySum, check: Check, moment: Moment, cell: Cell) => string
   choice: (ref: Ref) => Choice
   fitter: string
   lead: string
@@ -198,37 +193,25 @@ export class Technician {
     }
   }
 
+  /** Reads a check cell by cell; one that is asked for only after another comes when it is. */
   measure(check: Check, moment: Moment): void {
-    const { results } = viewJob(this.plan, this.folded.state)
-    const { owed, missing, worked } = results.get(`${check.id} ${moment}`)!
-    if (check.kind === 'clearance' || !owed) return
-    if (worked) return this.work(check, moment)
-    for (const { station, plane } of missing) {
-      const tries = Array.from({ length: check.tries ?? 1 }, (_, attempt) =>
-        this.findings.reading(check, moment, station, plane, attempt),
-      )
-      this.act('reading.taken', {
-        check: check.id,
-        moment,
-        ...(station ? { station } : {}),
-        ...(plane ? { plane } : {}),
-        tries,
-        texts: tries.map(row => row.map(figure => typed(figure, check))),
-        instrument: check.instrument,
-        ...(check.kind === 'lift' ? { style: 'signed readings' as const } : {}),
-      })
+    for (;;) {
+      const { owed, worked } = checkResults(this.plan, this.folded.state).get(readingKey(check.id, moment))!
+      if (!owed || !worked.missing.length) return
+      const refused = this.folded.state.flags.length
+      for (const cell of worked.missing) this.read(check, moment, cell, worked.sum)
+      if (this.folded.state.flags.length > refused) return
     }
   }
 
-  /** Fills a sum in, figure by figure; one that is asked for only after another comes when it is. */
-  private work(check: Check, moment: Moment): void {
-    for (;;) {
-      const { sum, missing } = checkResults(this.plan, this.folded.state).get(`${check.id} ${moment}`)!.worked!
-      if (!missing.length) return
-      const figures = missing.map(cell => figureFor(cell, this.findings.figure(sum, check, moment, cell)))
-      const { id: entry } = this.act('figures.taken', { check: check.id, moment, figures })
-      if (this.folded.state.flags.some(one => one.entry === entry)) return
-    }
+  private read(check: Check, moment: Moment, cell: Cell, sum: AnySum): void {
+    const tries = sum.bench
+      ? Array.from({ length: cell.tries }, (_, attempt) =>
+          this.findings.reading(check, moment, cell, attempt).map(figure => typed(figure, check)),
+        )
+      : [[this.findings.figure(sum, check, moment, cell)]]
+    const style = cell.row.of === 'lift' ? { style: 'signed readings' as const } : {}
+    this.act('reading.taken', readingIn(check.id, moment, cell, tries, { instrument: check.instrument, ...style }))
   }
 
   decideAll(): void {

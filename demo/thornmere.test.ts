@@ -1,7 +1,7 @@
 import { pinFault } from '../shared/pins.ts'
 import { describe, expect, it } from 'vitest'
-import { ROLES } from '../core/job/index.ts'
-import { planFor } from '../core/sheet/index.ts'
+import { checkResults, emptyFold, readingKey, ROLES } from '../core/job/index.ts'
+import { planFor, type Plan } from '../core/sheet/index.ts'
 import { librarySheets } from '../server/db/library.ts'
 import { wornFindings } from './findings.ts'
 import { AREAS, FLEET, PEOPLE, sheetOf, type DemoMachine } from './thornmere.ts'
@@ -38,13 +38,16 @@ describe('Thornmere', () => {
   })
 })
 
+/** What is read of a check, cell by cell. */
+const cellsAt = (of: Plan, id: string) =>
+  checkResults(of, emptyFold().state).get(readingKey(id, of.checks.get(id)!.at[0]!.moment))!.worked.cells
+
 describe('figures of a worn machine', () => {
   const figure = (share: number, moment: 'inspect' | 'build' = 'inspect', renewed: string[] = []) =>
     wornFindings({ general: share, renewed }, people).reading(
       plan.checks.get('bush-bore')!,
       moment,
-      'impeller side',
-      'A',
+      cellsAt(plan, 'bush-bore')[0]!,
       0,
     )[0]!
   it('run from the best end to the limit', () => {
@@ -57,19 +60,12 @@ describe('figures of a worn machine', () => {
     expect(figure(1.2, 'build')).toBeGreaterThan(75.5)
   })
   it('are always believable', () => {
-    for (const check of plan.sheet.checks.filter(one => one.kind !== 'clearance')) {
-      for (const share of [0, 0.5, 1, 1.3]) {
-        for (const value of wornFindings({ general: share }, people).reading(
-          check,
-          'inspect',
-          check.stations?.[0],
-          check.planes?.[0],
-          0,
-        )) {
-          expect(value).toBeGreaterThanOrEqual(check.span[0])
-          expect(value).toBeLessThanOrEqual(check.span[1])
-        }
-      }
-    }
+    for (const check of plan.sheet.checks)
+      for (const cell of cellsAt(plan, check.id))
+        for (const share of [0, 0.5, 1, 1.3])
+          for (const value of wornFindings({ general: share }, people).reading(check, 'inspect', cell, 0)) {
+            expect(value).toBeGreaterThanOrEqual(check.span[0])
+            expect(value).toBeLessThanOrEqual(check.span[1])
+          }
   })
 })

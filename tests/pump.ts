@@ -41,16 +41,35 @@ export const refusal = <K extends EntryKind>(
   by?: string,
 ) => refusalOf(worker.opened, worker.folded, entryOf(kind, payload, { role, ...(by ? { by } : {}) }))
 
-/** A reading with what was typed for it: figures in the check's own unit, millimetres in these tests. */
+/** A reading by gauge: figures in the check's own unit, millimetres in these tests; in the only place, unless it is named. */
 export const reading = (
   check: string,
   moment: Payloads['reading.taken']['moment'],
-  tries: number[][],
-  more: Partial<Payloads['reading.taken']> = {},
+  tries: readonly (readonly (number | string)[])[],
+  { station, plane, ...more }: Partial<Payloads['reading.taken']> & { station?: string; plane?: string } = {},
 ): Payloads['reading.taken'] => ({
   check,
   moment,
-  tries,
-  texts: tries.map(row => row.map(String)),
+  field: 'readings',
+  ...(more.field ? {} : { column: plane ?? 'value' }),
+  ...(station ? { place: station } : {}),
+  tries: tries.map(row => row.map(String)),
   ...more,
 })
+
+/** An answer to a check that is asked. */
+export const answer = (
+  check: string,
+  moment: Payloads['reading.taken']['moment'],
+  said: string,
+  place?: string,
+): Payloads['reading.taken'] => reading(check, moment, [[said]], { column: 'said', ...(place ? { place } : {}) })
+
+/** One figure of a sum of the Gauge room, read at the bench. */
+export const figure = (
+  check: string,
+  moment: Payloads['reading.taken']['moment'],
+  field: string,
+  said: string,
+  more: Partial<Payloads['reading.taken']> = {},
+): Payloads['reading.taken'] => reading(check, moment, [[said]], { field, ...more })

@@ -1,6 +1,5 @@
 import { readdirSync, readFileSync } from 'node:fs'
 import { parse } from 'yaml'
-import { figuresPerTry } from '../core/job/index.ts'
 import { exampleFigure } from '../demo/findings.ts'
 import { finderOf, namesOf, type Figures } from '../demo/figures.ts'
 import { Technician, type Findings } from '../demo/technician.ts'
@@ -39,13 +38,12 @@ export function findingsOf(figures: Read, isWhole = false): Findings {
     return value ?? otherwise()
   }
   return {
-    reading: (check: Check, moment: Moment, station) => {
-      const names = namesOf(check.id, moment, station)
+    reading: (check: Check, moment: Moment, { place, row }) => {
+      const names = namesOf(check.id, moment, place)
       const said = must(find(names), names, () => bestOf(check))
       const figure = typeof said === 'string' ? (check.choices?.findIndex(one => one.say === said) ?? -1) : said
       if (figure < 0 && check.choices) throw new Error(`${check.id} has no answer “${said}”.`)
-      const each = figuresPerTry(check)
-      return each === 1 ? [figure] : each === 2 ? [0, figure] : swept(figure, each)
+      return row.figures === 1 ? [figure] : row.figures === 2 ? [0, figure] : swept(figure, row.figures)
     },
     figure: (sum, check, moment, cell) => {
       const names = [
@@ -54,7 +52,7 @@ export function findingsOf(figures: Read, isWhole = false): Findings {
         `${check.id} ${moment}`,
         check.id,
       ]
-      return String(must(find(names), names, () => exampleFigure(sum, cell)))
+      return String(must(find(names), names, () => exampleFigure(sum, cell, check)))
     },
     choice: () => 'reuse',
     ...people,

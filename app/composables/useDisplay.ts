@@ -1,4 +1,4 @@
-import { showFigure } from '~~/core/job/show'
+import { showFigure } from '~~/core/job/measuring/show'
 import { shownUnit, type UnitName } from '~~/core/quantity'
 import type { Check } from '~~/core/sheet'
 

@@ -1,5 +1,5 @@
 import { accept, refuse, type Result } from '../result.ts'
-import { judge, type Judgement, type Limits } from '../verdict.ts'
+import { judge, worseJudgement, type Judgement, type Limits } from '../verdict.ts'
 import { GRADES } from './iso286-data.ts'
 import { formatClass, limitsOfClass, type Letter, type Side, type ToleranceLimits } from './limits.ts'
 
@@ -117,12 +117,9 @@ export function measuredFit(
   })
 }
 
-/** Judges both ends of a span and returns the worse: by verdict, then by share used. */
-export function worseEnd(low: number, high: number, limits: Limits): Judgement {
-  const ends = [judge(low, limits), judge(high, limits)]
-  const rank = (one: Judgement) => (one.verdict === 'Out' ? 10 : (one.share ?? 0))
-  return rank(ends[0]!) >= rank(ends[1]!) ? ends[0]! : ends[1]!
-}
+/** Judges both ends of a span and returns the worse. */
+export const worseEnd = (low: number, high: number, limits: Limits): Judgement =>
+  worseJudgement(judge(low, limits), judge(high, limits))
 
 /**
  * Which class of a given letter a measured part really is in: the finest grade whose limits hold both extremes.

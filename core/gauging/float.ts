@@ -9,7 +9,8 @@ export function endFloat(oneWay: number, otherWay: number): number {
 }
 
 /** How the two figures of a lift check were written down. The field asks; the two are never mixed. */
-export type LiftStyle = 'signed readings' | 'travels'
+export const LIFT_STYLES = ['signed readings', 'travels'] as const
+export type LiftStyle = (typeof LIFT_STYLES)[number]
 
 /**
  * Total lift from a pair written one of two ways: signed readings, |up − down|; or travels without sign, up + down.

@@ -9,7 +9,8 @@ export {
   type ExpansionMaterial,
 } from './temperature.ts'
 export { reduceRoundPart, type RoundPart, type RoundReading, type StationReading } from './round-part.ts'
-export { endFloat, lift, type LiftStyle } from './float.ts'
+export { endFloat, lift, LIFT_STYLES, type LiftStyle } from './float.ts'
+export { ONE_FIGURE, ROWS, type Row, type RowKind, type Writer } from './row.ts'
 export { reduceRunout, shaftShape, type Runout, type ShaftShape } from './runout.ts'
 export { reduceGaps, tiltMmPerM, type Gaps } from './gaps.ts'
 export { compareFoundLeft, type Comparison } from './compare.ts'

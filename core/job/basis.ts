@@ -1,6 +1,6 @@
 import type { Plan } from '../sheet/index.ts'
 import { workOf } from './holds.ts'
-import { checkResults, type CheckResult } from './results.ts'
+import { checkResults, type CheckResult } from './measuring/results.ts'
 import type { OwedId } from './owed/id.ts'
 import { entriesOf } from './saw.ts'
 import { partState, readingKey, type JobState, type Stamp } from './state.ts'

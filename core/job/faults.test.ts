@@ -63,7 +63,7 @@ describe('a correction is an entry like any other', () => {
         replacement: reading('bush-bore', 'inspect', tries, { station, plane: 'A' }),
       })
     expect(again([[75.42]])).toBeNull()
-    expect(again([[0.075]])).toMatch(/believed/)
+    expect(again([[0.075]])).toMatch(/cannot be a reading/)
     expect(again([[75.42]], 'nowhere')).toMatch(/no such place/)
   })
   it('belongs to who corrects, and the record shows both figures, the reason and the names', () => {
@@ -280,15 +280,16 @@ describe('a reading belongs to a state its step can have', () => {
   })
   it('comes with what was typed, read again', () => {
     worker.workUntil('found-coupling')
-    const typed = (texts: string[][], more = {}) =>
-      says('reading.taken', { ...reading('hub-gap', 'asFound', [[38.1]]), texts, ...more })
+    const typed = (tries: string[][], more = {}) => says('reading.taken', reading('hub-gap', 'asFound', tries, more))
     expect(typed([['38,1']])).toBeNull()
-    expect(typed([['1.5 in']], { tries: [[38.1]] })).toBeNull()
+    expect(typed([['1.5 in']])).toBeNull()
     expect(typed([['1.5']], { unit: 'in' })).toBeNull()
-    expect(typed([['38.5']])).toMatch(/“38.5” is 38.5, and 38.1 came with it/)
-    expect(typed([])).toMatch(/comes with what was typed/)
+    expect(typed([])).toMatch(/no reading in it/)
     expect(typed([['a dial']])).toMatch(/not a figure/)
     expect(typed([['38.1']], { unit: 'cubits' })).toMatch(/no unit/)
+    expect(typed([['38.1']], { unit: 'constructor' })).toMatch(/no unit/)
+    expect(typed([['38.1']], { unit: 'kg' })).toMatch(/is not read in kg/)
+    expect(typed([['38.1', '38.2']])).toMatch(/takes 1 figures a try/)
     worker.workUntil('plate-pull')
     const bolt = { joint: 'gland-plate-joint', pass: 1, bolt: 1, torqueNm: 12.6 }
     expect(says('bolt.pulled', { ...bolt, text: '12.6 Nm' })).toBeNull()
@@ -430,16 +431,22 @@ describe('nothing changes under the finger', () => {
 })
 
 describe('what a draft would say', () => {
-  const check = (id: string) => plan.checks.get(id)!
   it('is what the kept reading says', () => {
     const sweep = [0, 0.01, 0.03, 0.05, 0.06, 0.05, 0.03, 0.01]
     worker.workUntil('measure-runout')
-    const draft = readDraft(check('runout'), { tries: [sweep] })
+    const now = result('runout inspect')
+    const draft = readDraft(plan, now, now.missing[0]!, { values: [sweep] })
     worker.act('reading.taken', reading('runout', 'inspect', [sweep]))
     const kept = result('runout inspect')
-    expect(draft.value).toBe(kept.value)
+    expect(draft.result).toMatchObject({
+      value: kept.value,
+      judgement: kept.judgement,
+      consequence: kept.consequence,
+      complete: true,
+    })
     expect(draft.judgement).toEqual(kept.judgement)
     expect(draft.consequence).toBe(kept.consequence)
+    expect(draft.reduced!.value).toBe(kept.value)
   })
   it('says when the tries stand apart, and which', () => {
     const tries = [
@@ -447,8 +454,11 @@ describe('what a draft would say', () => {
       [0, 0.12],
       [0, 0.29],
     ]
-    expect(readDraft(check('float'), { tries }).again).toEqual({ furthest: 2 })
-    expect(readDraft(check('float'), { tries: [[0]] })).toMatchObject({ value: null, judgement: { verdict: 'Open' } })
+    const now = result('float asFound')
+    const draft = (values: number[][]) => readDraft(plan, now, now.missing[0]!, { values })
+    expect(draft(tries).reduced!.scatter).toMatchObject({ furthest: 2, least: 0.12, greatest: 0.29 })
+    expect(draft([[0]])).toMatchObject({ reduced: null, judgement: { verdict: 'Open' } })
+    expect(draft([[0, 0.12]])).toMatchObject({ judgement: { verdict: 'Holds' }, result: { complete: false } })
   })
 })
 

@@ -12,7 +12,6 @@ const coversOf = (plan: Plan, step: Step): Step[] =>
 const workAt = (plan: Plan, state: JobState, step: Step): Stamp[] => [
   ...(plan.checksAt.get(step.id) ?? []).flatMap(({ check, moment }) => [
     ...(state.readings.get(readingKey(check.id, moment))?.values() ?? []),
-    ...(state.figures.get(readingKey(check.id, moment))?.values() ?? []),
   ]),
   ...(step.removes ?? []).flatMap(ref => partState(state, ref).lifted ?? []),
   ...(step.fits ?? []).flatMap(ref => partState(state, ref).fitted ?? []),

@@ -8,32 +8,38 @@ export { fold, extend, emptyFold, type Folded } from './fold.ts'
 export { refusalOf, takeIn, wantsPin } from './accept.ts'
 export {
   checkResults,
-  cellsOf,
-  figureOf,
-  figuresPerTry,
-  isHistory,
   atMoment,
+  decidingFigure,
+  decimalsWritten,
+  doubtOf,
+  figureInBase,
+  isHistory,
+  leadingDigits,
+  readCell,
+  oddnessOf,
   readDraft,
+  readFigure,
+  readingIn,
+  reduceCell,
+  saidIn,
+  showFigure,
+  showLimits,
+  showValue,
   standing,
+  unitOf,
+  wayOf,
+  widthOf,
+  withLeading,
   type Cell,
+  type CellValue,
   type CheckResult,
   type Draft,
-} from './results.ts'
-export {
-  cellsOfSum,
-  decidingFigure,
-  figureFor,
-  figureInBase,
-  figureKey,
-  judgedOf,
-  readCell,
-  saidIn,
-  sumOf,
-  workSum,
-  type SumCell,
-  type CellValue,
-  type WorkedSum,
-} from './sum-checks.ts'
+  type PlaceResult,
+  type Reduced,
+  type Tried,
+  type Worked as WorkedCheck,
+} from './measuring/index.ts'
+export { cellKey, type At } from '../sums/cells.ts'
 export { keyOf, obligations, owedWords, type Obligation, type OwedId, type Settle } from './owed/index.ts'
 export { answerText, choicesOf, markOf, markText, mateMet, missedBy, readLabel } from './mates.ts'
 export {
@@ -48,9 +54,9 @@ export {
   type Said,
 } from './confirm.ts'
 export { partUnder, type InHand } from './keeping.ts'
-export { doubtOf, leadingDigits, widthOf, withLeading } from './doubt.ts'
 export { hindrances, isCautionRead, unmetNeeds, stepsLeft, nextStep, type Hindrance } from './steps.ts'
 export { isWanted } from './wanted.ts'
+export { foundOut, isLookedAt } from './found.ts'
 export { holdStands, holdHindrances } from './holds.ts'
 export { basisOf } from './basis.ts'
 export {
@@ -77,7 +83,6 @@ export {
   offWith,
   partState,
   readingKey,
-  cellKey,
   cautionKey,
   countKey,
   isClosed,
@@ -91,8 +96,7 @@ export {
   type Stamp,
   type Mark,
   type Observation,
-  type CellReading,
-  type FigureRead,
+  type CellRead,
 } from './state.ts'
 export { momentsIn, roundOf, roundsOf, shortOf, type RoundGoal, type RoundView } from './rounds.ts'
 export { causesOf, signMet, signsOf, type Cause, type Worked } from './troubles.ts'
@@ -100,4 +104,3 @@ export { isSameGround, projectJob, worstCheck, type Projection, type LatestReadi
 export { recordOf, entryWords, type JobRecord, type RecordedReading, type Signed } from './record.ts'
 export { recordParts, recordTables, type RecordTable } from './record-tables.ts'
 export { MOMENT_WORDS, STATION_WORDS, checkName, kitWords, newFrom, partName } from './words.ts'
-export { showValue, showLimits, showFigure } from './show.ts'

@@ -256,7 +256,7 @@ describe('readings', () => {
     )
   })
   it.each([
-    [reading('journal-de', 'inspect', [[0.06]], { station: 'inner', plane: 'A' }), /believed/],
+    [reading('journal-de', 'inspect', [[0.06]], { station: 'inner', plane: 'A' }), /cannot be a reading/],
     [reading('journal-de', 'inspect', [[60]], { station: 'far', plane: 'A' }), /no such place/],
     [reading('float', 'asFound', [[0, 0.1]], { station: 'far' }), /no such place/],
     [reading('float', 'build', [[0, 1]]), /not taken at that moment/],

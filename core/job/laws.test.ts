@@ -18,7 +18,6 @@ import {
   viewJob,
   type AnyEntry,
   type EntryKind,
-  type Payloads,
 } from './index.ts'
 
 const entry = (kind: EntryKind, payload: unknown): AnyEntry => entryOf(kind, payload as never, { role: 'lead' })
@@ -170,7 +169,15 @@ describe('results by kind of check', () => {
     instrument: 'dial',
     high: 'bad',
   }
-  const result = (check: Partial<Check>, ...readings: Partial<Payloads['reading.taken']>[]) => {
+  const result = (
+    check: Partial<Check>,
+    ...readings: {
+      tries: (number | string)[][]
+      station?: string
+      plane?: string
+      style?: 'travels' | 'signed readings'
+    }[]
+  ) => {
     const own = planFor({
       ...sheet,
       checks: [{ ...base, ...check }],
@@ -179,7 +186,7 @@ describe('results by kind of check', () => {
     const folded = extend(
       own,
       emptyFold(),
-      readings.map(one => entry('reading.taken', { ...reading('x', 'asFound', one.tries!), ...one })),
+      readings.map(({ tries, ...more }) => entry('reading.taken', reading('x', 'asFound', tries, more))),
     )
     expect(folded.state.flags).toEqual([])
     return checkResults(own, folded.state).get('x asFound')!
@@ -189,10 +196,8 @@ describe('results by kind of check', () => {
   it('a lift is written one of two ways', () => {
     expect(result({ kind: 'lift' }, { tries: [[0.12, -0.09]], style: 'signed readings' }).value).toBeCloseTo(0.21, 9)
     expect(result({ kind: 'lift' }, { tries: [[0.12, 0.09]], style: 'travels' }).value).toBeCloseTo(0.21, 9)
-    expect(result({ kind: 'lift' }, { tries: [[0.12, -0.09]], style: 'travels' })).toMatchObject({
-      value: null,
-      judgement: { verdict: 'Open' },
-    })
+    const signed = entry('reading.taken', reading('lift-de', 'asFound', [[0.12, -0.09]], { style: 'travels' }))
+    expect(extend(plan, emptyFold(), [signed]).state.flags[0]!.why).toMatch(/A travel has no sign/)
   })
   it('a sweep gives its run-out and says when it is coarse', () => {
     const sweep = result({ kind: 'runout', sweep: 4 }, { tries: [[0, 0.2, 0.4, 0.2]] })
@@ -204,7 +209,7 @@ describe('results by kind of check', () => {
     const journal = result(
       {
         kind: 'round',
-        stations: ['1', '2'],
+        stations: [{ name: '1' }, { name: '2' }],
         planes: ['A'],
         span: [50, 70],
         limits: { min: 59.98, max: 60, best: 60 },
@@ -224,10 +229,16 @@ describe('results by kind of check', () => {
   it('is open while a place is missing, however bad the others are', () => {
     expect(
       result(
-        { kind: 'round', stations: ['1', '2'], planes: ['A'], span: [50, 70], limits: { min: 59.98, max: 60 } },
+        {
+          kind: 'round',
+          stations: [{ name: '1' }, { name: '2' }],
+          planes: ['A'],
+          span: [50, 70],
+          limits: { min: 59.98, max: 60 },
+        },
         { station: '1', plane: 'A', tries: [[55]] },
       ),
-    ).toMatchObject({ judgement: { verdict: 'Open' }, missing: [{ station: '2', plane: 'A' }] })
+    ).toMatchObject({ judgement: { verdict: 'Open' }, missing: [{ place: '2', column: 'A' }] })
   })
 })
 

@@ -1,6 +1,6 @@
 import type { Moment, Plan, Ref } from '../sheet/index.ts'
 import type { Verdict } from '../verdict.ts'
-import { checkResults, newestOf } from './results.ts'
+import { checkResults, newestOf } from './measuring/results.ts'
 import { timeOf } from './entry.ts'
 import { differsIn, type JobState } from './state.ts'
 
@@ -24,7 +24,7 @@ export interface Projection {
 
 export function projectJob(plan: Plan, state: JobState): Projection {
   const readings = [...checkResults(plan, state).values()].flatMap((result): Projection['readings'] => {
-    if (result.value === null || result.again || result.missing.length) return []
+    if (result.value === null || !result.complete) return []
     const [least, greatest] = result.span ?? [result.value, result.value]
     return [
       {
@@ -65,7 +65,7 @@ export function projectJob(plan: Plan, state: JobState): Projection {
 export const isSameGround = (before: JobState, after: JobState): boolean =>
   !differsIn(before, after).some(key => GROUND.has(key))
 
-const GROUND: ReadonlySet<keyof JobState> = new Set(['plan', 'opened', 'renewals', 'readings', 'figures', 'parts'])
+const GROUND: ReadonlySet<keyof JobState> = new Set(['plan', 'opened', 'renewals', 'readings', 'parts'])
 
 export interface LatestReading {
   checkId: string

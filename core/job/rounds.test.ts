@@ -1,10 +1,11 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { sheetNamed, worker, type Read } from '../../tests/sheets.ts'
-import { refusal } from '../../tests/pump.ts'
+import { entryOf, figure, reading, refusal } from '../../tests/pump.ts'
 import { examineSheet } from '../sheet/index.ts'
 import { SUMS_BY_NAME } from '../sums/index.ts'
-import { asksOf, confirmationOf, emptyFold, extend, fold, keyOf, lacks, partState, viewJob } from './index.ts'
+import { exampleFigure } from '../../demo/findings.ts'
+import { asksOf, confirmationOf, emptyFold, extend, fold, keyOf, lacks, partState, takeIn, viewJob } from './index.ts'
 import type { Technician } from '../../demo/technician.ts'
 
 const sheet = sheetNamed('four-bearing-fit-up')
@@ -16,6 +17,8 @@ const GOOD: Read = {
   'float build': 0.3,
   'float asLeft': 0.3,
 }
+/** A strip of the first bearing, measured at one of its places. */
+const width = (said: string, place: string) => figure('strips-hs-de', 'build', 'widthsMm', said, { place })
 const view = (one: Technician) => viewJob(one.plan, one.folded.state)
 const owed = (one: Technician, kind: string) => view(one).owed.filter(debt => debt.kind === kind)
 const reads = (one: Technician, check: string, moment = 'build') => view(one).results.get(`${check} ${moment}`)!
@@ -148,15 +151,14 @@ describe('a sum of the sheet', () => {
   it('is kept half filled, and taken up by another', () => {
     const one = worker(sheet, GOOD)
     one.workUntil('read')
-    const take = (row: number, said: string) =>
-      one.act('figures.taken', { check: 'strips-hs-de', moment: 'build', figures: [{ field: 'widthsMm', row, said }] })
-    take(0, '0.56')
-    take(2, '0.58')
-    expect(reads(one, 'strips-hs-de')).toMatchObject({ value: null, missing: [{ station: 'middle' }] })
+    const take = (place: string, said: string) => one.act('reading.taken', width(said, place))
+    take('drive end', '0.56')
+    take('non-drive end', '0.58')
+    expect(reads(one, 'strips-hs-de')).toMatchObject({ value: null, missing: [{ place: 'middle' }] })
     expect(owed(one, 'reading').find(debt => debt.what.includes('pinion, drive end'))!.what).toMatch(
       /by strips, pinion/,
     )
-    take(1, '0.6')
+    take('middle', '0.6')
     expect(reads(one, 'strips-hs-de').judgement.verdict).toBe('Holds')
     // π·0.25²/(4·0.6) mm, the widest strip, by hand.
     expect(reads(one, 'strips-hs-de').value).toBeCloseTo(0.0818, 4)
@@ -175,50 +177,40 @@ describe('a sum of the sheet', () => {
     expect(owed(one, 'out').map(debt => debt.what)).toEqual(['Float, open and shut is out'])
   })
   it.each([
-    ['a field it does not ask for', { field: 'stripDiameterMm', said: '0.3' }, /does not ask for stripDiameterMm/],
-    ['a figure that cannot be', { field: 'widthsMm', row: 0, said: '600' }, /believable/],
-    ['words', { field: 'widthsMm', row: 0, said: 'about half' }, /not a figure/],
-    ['a row it has not', { field: 'widthsMm', row: 3, said: '0.6' }, /does not ask/],
-  ])('refuses %s', (_, figure, words) => {
+    ['a field it does not ask for', figure('strips-hs-de', 'build', 'stripDiameterMm', '0.3'), /no such place/],
+    ['a figure that cannot be', width('600', 'drive end'), /believable/],
+    ['words', width('about half', 'drive end'), /not a figure/],
+    ['a place it has not', width('0.6', 'the far side'), /no such place/],
+    ['what is no field at all', figure('strips-hs-de', 'build', 'constructor', '0.3'), /no such place/],
+  ])('refuses %s', (_, payload, words) => {
     const one = worker(sheet, GOOD)
     one.workUntil('read')
-    expect(refusal(one, 'figures.taken', { check: 'strips-hs-de', moment: 'build', figures: [figure] })).toMatch(words)
+    expect(refusal(one, 'reading.taken', payload)).toMatch(words)
   })
   it('is never written over, and not read before its step', () => {
     const one = worker(sheet, GOOD)
     one.workUntil('try-close')
-    const figures = [{ field: 'widthsMm', row: 0, said: '0.6' }]
-    expect(refusal(one, 'figures.taken', { check: 'strips-hs-de', moment: 'build', figures })).toMatch(
-      /First: Open the caps again/,
-    )
+    const early = width('0.6', 'drive end')
+    expect(refusal(one, 'reading.taken', early)).toMatch(/First: Open the caps again/)
     one.workUntil('lay-in')
-    expect(refusal(one, 'figures.taken', { check: 'strips-hs-de', moment: 'build', figures })).toMatch(
-      /read there already/,
-    )
-    expect(
-      refusal(one, 'reading.taken', { check: 'strips-hs-de', moment: 'build', tries: [[0.1]], texts: [['0.1']] }),
-    ).toMatch(/worked out/)
+    expect(refusal(one, 'reading.taken', early)).toMatch(/drive end, is measured there already/)
+    expect(refusal(one, 'reading.taken', reading('strips-hs-de', 'build', [[0.1]]))).toMatch(/no such place/)
+    const derived = figure('float-agree', 'asLeft', 'firstMm', '0.1')
+    expect(refusal(one, 'reading.taken', derived)).toMatch(/worked out from other checks/)
   })
   it('an inch figure is an inch figure, beside others in millimetres', () => {
     const one = worker(sheet, GOOD)
     one.workUntil('read')
-    const inch = { said: '0.0236', lengths: 'inch' as const }
-    one.act('figures.taken', {
-      check: 'strips-hs-de',
-      moment: 'build',
-      figures: [
-        { field: 'widthsMm', row: 0, said: '0.5' },
-        { field: 'widthsMm', row: 1, ...inch },
-        { field: 'widthsMm', row: 2, said: '0.58' },
-      ],
-    })
+    one.act('reading.taken', width('0.5', 'drive end'))
+    one.act('reading.taken', { ...width('0.0236', 'middle'), unit: 'in' })
+    one.act('reading.taken', width('0.58', 'non-drive end'))
     expect(reads(one, 'strips-hs-de').value).toBeCloseTo((Math.PI * 0.25 ** 2) / (4 * 0.0236 * 25.4), 9)
   })
   it('a figure said twice in one press is refused', () => {
     const one = worker(sheet, GOOD)
     one.workUntil('read')
-    const figures = ['0.5', '0.6'].map(said => ({ field: 'widthsMm', row: 0, said }))
-    expect(refusal(one, 'figures.taken', { check: 'strips-hs-de', moment: 'build', figures })).toMatch(/said twice/)
+    const twice = ['0.5', '0.6'].map(said => entryOf('reading.taken', width(said, 'drive end')))
+    expect(takeIn(one.opened, one.folded, twice)).toMatchObject({ ok: false, why: expect.stringMatching(/already/) })
   })
 })
 
@@ -318,9 +310,8 @@ describe('rounds', () => {
     expect(one.folded.state.steps.has('caps-off')).toBe(true)
     expect(reads(one, 'pinch-hs-de').judgement.verdict).toBe('Holds')
     expect(reads(one, 'skew-hs-de').value).toBeNull()
-    one.findings.figure = () => '0.6'
     one.findings.figure = (sum, check, _, cell) =>
-      check.id.startsWith('skew') ? '0.4' : String((sum.example.widthsMm as number[])[cell.row ?? 0])
+      check.id.startsWith('skew') ? '0.4' : exampleFigure(sum, cell, check)
     one.workUntil('lay-in')
     expect(owed(one, 'round')).toEqual([])
     expect(partState(one.folded.state, 'cap@hs-de').trial).toBeUndefined()
@@ -334,11 +325,7 @@ describe('rounds', () => {
     const one = through({ 'strips-hs-de drive end': 0.9 })
     begin(one, SCRAPED)
     one.workUntil('read')
-    one.act('figures.taken', {
-      check: 'strips-hs-de',
-      moment: 'build',
-      figures: [{ field: 'widthsMm', row: 0, said: '0.6' }],
-    })
+    one.act('reading.taken', width('0.6', 'drive end'))
     const { entries } = one.folded
     const whole = fold(one.opened, entries)
     fc.assert(
@@ -350,7 +337,7 @@ describe('rounds', () => {
           from = Math.max(from, to)
         }
         expect(folded.state.voided).toEqual(whole.voided)
-        expect([...folded.state.figures]).toEqual([...whole.figures])
+        expect([...folded.state.readings]).toEqual([...whole.readings])
         expect([...folded.state.steps.keys()]).toEqual([...whole.steps.keys()])
       }),
       { numRuns: 20 },

@@ -1,5 +1,5 @@
 import type { Loop, Moment, Plan } from '../sheet/index.ts'
-import { checkResults, newestOf, type CheckResult } from './results.ts'
+import { checkResults, newestOf, type CheckResult } from './measuring/results.ts'
 import { partState, readingKey, type JobState, type Round, type Stamp, type Voided } from './state.ts'
 
 /** The round a loop is in, from 1. */
@@ -13,8 +13,8 @@ export const momentsIn = (plan: Plan, loop: Loop, check: string): Moment[] =>
 export const goalsOf = (plan: Plan, loop: Loop, results: ReadonlyMap<string, CheckResult>): CheckResult[] =>
   loop.until.flatMap(check => momentsIn(plan, loop, check).map(moment => results.get(readingKey(check, moment))!))
 
-const isGood = ({ judgement: { verdict }, missing, again }: CheckResult) =>
-  !missing.length && !again && (verdict === 'Holds' || verdict === 'Thin')
+const isGood = ({ judgement: { verdict }, complete }: CheckResult) =>
+  complete && (verdict === 'Holds' || verdict === 'Thin')
 
 /** What keeps a loop from having come out good; empty when it has. */
 export const shortOf = (plan: Plan, loop: Loop, results: ReadonlyMap<string, CheckResult>): CheckResult[] =>
@@ -36,21 +36,10 @@ export function voidReadings(
   for (const check of new Set(checks))
     for (const moment of momentsIn(plan, loop, check)) {
       const key = readingKey(check, moment)
-      const [cells, figures] = [state.readings.get(key), state.figures.get(key)]
-      if (!cells?.size && !figures?.size) continue
-      const round = roundOf(state, loop.id)
-      state.voided.push({
-        ...stamp,
-        loop: loop.id,
-        round,
-        check,
-        moment,
-        cause,
-        ...(cells ? { cells } : {}),
-        ...(figures ? { figures } : {}),
-      })
+      const cells = state.readings.get(key)
+      if (!cells?.size) continue
+      state.voided.push({ ...stamp, loop: loop.id, round: roundOf(state, loop.id), check, moment, cause, cells })
       state.readings.delete(key)
-      state.figures.delete(key)
     }
 }
 
@@ -70,13 +59,9 @@ export interface RoundView {
 }
 
 /** A reading that is void, worked out as it stood when it was read. */
-function resultOfVoided(plan: Plan, state: JobState, { check, moment, cells, figures }: Voided): CheckResult {
+function resultOfVoided(plan: Plan, state: JobState, { check, moment, cells }: Voided): CheckResult {
   const key = readingKey(check, moment)
-  const then: JobState = {
-    ...state,
-    readings: new Map(cells ? [...state.readings, [key, cells]] : state.readings),
-    figures: new Map(figures ? [...state.figures, [key, figures]] : state.figures),
-  }
+  const then: JobState = { ...state, readings: new Map([...state.readings, [key, cells]]) }
   return checkResults(plan, then).get(key)!
 }
 

@@ -1,5 +1,5 @@
 import { beforeEach, describe, expect, it } from 'vitest'
-import { reading, refusal, technician } from '../../tests/pump.ts'
+import { figure, reading, refusal, technician } from '../../tests/pump.ts'
 import { sheetNamed, worker } from '../../tests/sheets.ts'
 import { examineSheet, type Hold, type Sheet } from '../sheet/index.ts'
 import { SUMS_BY_NAME } from '../sums/index.ts'
@@ -16,7 +16,7 @@ import {
 } from './index.ts'
 import type { Technician } from '../../demo/technician.ts'
 
-type CellAt = { station?: string; plane?: string }
+type CellAt = { place?: string; column?: string }
 const GOOD: Competence = { by: 'competent', of: 'taper fits', number: 'T-9', until: '2027-01-31' }
 const HOLD: Hold = { by: 'competent', of: 'taper fits' }
 
@@ -77,8 +77,8 @@ describe('a hold point over the work of a step before it', () => {
     const step = () => one.plan.steps.get('shut')!
     expect(holdStands(one.plan, one.folded.state, step())).toBe('signed')
     expect(owedHold()).toBeUndefined()
-    const target = [...one.folded.state.figures.get('advance build')!.values()][0]!.entry
-    const replacement = { check: 'advance', moment: 'build', figures: [{ field: 'advancedMm', said: '0.94' }] }
+    const target = [...one.folded.state.readings.get('advance build')!.values()][0]!.entry
+    const replacement = figure('advance', 'build', 'advancedMm', '0.94')
     one.act('entry.corrected', { target, why: 'Misread', replacement })
     expect(holdStands(one.plan, one.folded.state, step())).toBe('lapsed')
     const record = recordOf(one.plan, one.folded.entries, new Map())
@@ -112,8 +112,8 @@ describe('what was seen', () => {
     one.concede(of, 'One season')
     expect(owed()).toBe(false)
     const target = one.basis(of)[0]!
-    const { station, plane } = one.folded.entries.find(entry => entry.id === target)!.payload as CellAt
-    const replacement = reading('journal-nde', 'inspect', [[59.9]], { station, plane })
+    const { place, column } = one.folded.entries.find(entry => entry.id === target)!.payload as CellAt
+    const replacement = reading('journal-nde', 'inspect', [[59.9]], { place, column })
     one.act('entry.corrected', { target, why: 'Misread', replacement })
     expect(owed()).toBe(true)
     const record = recordOf(one.plan, one.folded.entries, new Map())

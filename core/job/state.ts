@@ -1,9 +1,8 @@
 import type { Pattern, Pull } from '../joints/index.ts'
-import type { LengthSystem } from '../quantity/index.ts'
-import type { Moment, Plan, Ref } from '../sheet/index.ts'
+import { readingKey, type Moment, type Plan, type Ref } from '../sheet/index.ts'
 import { timeOf, type AnyEntry, type Entry, type Payloads } from './entry.ts'
 import type { Role } from './roles.ts'
-import type { CellValue } from './sum-checks.ts'
+import type { Tried } from './measuring/cells.ts'
 
 /** Who did something and when, with the entry that says so. */
 export interface Stamp {
@@ -55,22 +54,13 @@ export interface Voided extends Stamp {
   check: string
   moment: Moment
   cause: string
-  cells?: ReadonlyMap<string, CellReading>
-  figures?: ReadonlyMap<string, FigureRead>
+  cells: ReadonlyMap<string, CellRead>
 }
 
 export type Observation = Stamp & Payloads['part.observed']
 
-/** One figure of a sum as it was read, with what was typed. */
-export interface FigureRead extends Stamp {
-  value: CellValue
-  said: string
-  /** The world a bare number was typed in. */
-  lengths: LengthSystem
-}
-
-/** One gauge place of one check at one moment, as last taken. */
-export type CellReading = Stamp & Payloads['reading.taken']
+/** One cell of one check at one moment, as last read: what was typed, and what it is. */
+export type CellRead = Stamp & Payloads['reading.taken'] & Pick<Tried, 'values'>
 
 export type BoltPull = Stamp & Pull
 
@@ -115,10 +105,8 @@ export interface JobState {
   mates: Map<string, Stamp & MateAnswer>
   /** Pieces counted, by what and which way. */
   counts: Map<string, Stamp & { n: number }>
-  /** By check and moment, then by station and plane. */
-  readings: Map<string, ReadonlyMap<string, CellReading>>
-  /** Figures of sums, by check and moment, then by field and place. */
-  figures: Map<string, ReadonlyMap<string, FigureRead>>
+  /** By check and moment, then by the key of the cell. */
+  readings: Map<string, ReadonlyMap<string, CellRead>>
   /** What was put in for the time being that the sheet does not know of, with the gate it was put in before. */
   aids: Map<string, Stamp & { n: number; gate: string | null }>
   /** Troubles met, by step and sign, with what they turned out to be. */
@@ -141,13 +129,13 @@ export interface JobState {
   flags: { entry: string; kind: string; why: string }[]
 }
 
-export const readingKey = (check: string, moment: string) => `${check} ${moment}`
-export const cellKey = (station?: string, plane?: string) => `${station ?? ''}/${plane ?? ''}`
 /** What was counted, a part or an aid put in for the time being, and whether out of the machine or into it. */
 export const countKey = (what: string, way: 'out' | 'in') => `${what} ${way}`
 export const troubleKey = (step: string, sign: string) => `${step} ${sign}`
 export const lubricantKey = (step: string, on: string) => `${step} ${on}`
 export const cautionKey = (step: string, caution: number) => `${step} ${caution}`
+
+export { readingKey }
 
 /** A job with nothing in its ledger. */
 export function emptyState(): JobState {
@@ -167,7 +155,6 @@ export function emptyState(): JobState {
     mates: new Map(),
     counts: new Map(),
     readings: new Map(),
-    figures: new Map(),
     aids: new Map(),
     troubles: new Map(),
     lubricants: new Map(),
@@ -198,7 +185,6 @@ export function branchState(state: JobState): JobState {
     counts: new Map(state.counts),
     // What was read of one check is another map once anything of it is: whoever works it out may keep what it came to.
     readings: new Map(state.readings),
-    figures: new Map(state.figures),
     aids: new Map(state.aids),
     troubles: new Map(state.troubles),
     lubricants: new Map(state.lubricants),

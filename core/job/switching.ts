@@ -1,7 +1,7 @@
 import type { Axis, Plan } from '../sheet/index.ts'
 import { switched } from './acts/variant-changed.ts'
 import { owedNow } from './owed/index.ts'
-import { standing, type CheckResult } from './results.ts'
+import { standing, type CheckResult } from './measuring/results.ts'
 import { partState, type JobState } from './state.ts'
 import { partName } from './words.ts'
 

@@ -26,7 +26,7 @@ function oneByOne(entries: readonly AnyEntry[]) {
   }
   return { now }
 }
-const told = ({ state }: typeof folded) => ({ ...state, readings: [...state.readings], figures: [...state.figures] })
+const told = ({ state }: typeof folded) => ({ ...state, readings: [...state.readings] })
 
 describe('entries that come together', () => {
   it('come to what they come to one by one, corrections judged together', () => {
@@ -66,7 +66,7 @@ describe('entries that come together', () => {
   })
   it('a replacement that could not have been is refused in a crowd, too', () => {
     const target = readings.find(entry => entry.payload.check === 'float')!
-    const unread = { ...reading('float', 'asFound', [[0, 99]]), texts: [['0', '99']] }
+    const unread = reading('float', 'asFound', [[0, 99]])
     const bad = entryOf('entry.corrected', { target: target.id, why: 'typed wrong', replacement: unread })
     const good = readings
       .filter(entry => entry !== target)

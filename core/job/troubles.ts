@@ -1,5 +1,5 @@
 import type { Plan, Step, Trouble } from '../sheet/index.ts'
-import { standing, type CheckResult } from './results.ts'
+import { standing, type CheckResult } from './measuring/results.ts'
 import { markOf, mateMet } from './mates.ts'
 import { troubleKey, type JobState } from './state.ts'
 import type { Settle } from './owed/index.ts'

@@ -1,7 +1,7 @@
 import { STATIONS, type Plan, type Station } from '../sheet/index.ts'
 import { gateOf, type Gate } from './gate.ts'
 import { obligations, type Obligation } from './owed/index.ts'
-import { checkResults, type CheckResult } from './results.ts'
+import { checkResults, type CheckResult } from './measuring/results.ts'
 import type { JobState } from './state.ts'
 import { unmetNeeds } from './steps.ts'
 import { isWanted } from './wanted.ts'

@@ -1,5 +1,5 @@
 import type { Plan, Step } from '../sheet/index.ts'
-import { isOwed } from './results.ts'
+import { isOwed } from './measuring/results.ts'
 import type { JobState } from './state.ts'
 
 /** A step is there for more than its readings: something moves, is said, signed or shut at it. */

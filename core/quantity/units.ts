@@ -208,4 +208,4 @@ export const AMBIGUOUS_WORDS: Record<string, string> = {
   tons: '“tons” may be 1000 kg, 2000 lb or 2240 lb. Write t for the tonne, or give it in kg or lb.',
 }
 
-export const isUnit = (text: string): text is UnitName => text in UNITS
+export const isUnit = (text: string): text is UnitName => Object.hasOwn(UNITS, text)

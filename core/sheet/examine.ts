@@ -2,6 +2,7 @@ import { leftOver } from './expand.ts'
 import { planFor, placesOf, ridersOf, stepsBefore, type Plan, type Sums } from './plan.ts'
 import { jointRules } from './joint-rules.ts'
 import { loopRules } from './loop-rules.ts'
+import { placeRules } from './place-rules.ts'
 import { sumRules } from './sum-rules.ts'
 import { viewsOf } from './views.ts'
 import type { ShelfSheet, Variants } from './types.ts'
@@ -196,6 +197,7 @@ const RULES: Rule[] = [
       )
       .map(check => `check ${check.id} has no limits and does not say why`),
   sumRules,
+  placeRules,
   ({ sheet }) =>
     sheet.checks
       .filter(check => !check.source)

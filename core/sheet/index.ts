@@ -7,6 +7,7 @@ export {
   ridersOf,
   fullVariants,
   needsSums,
+  readingKey,
   stepsBefore,
   type Plan,
   type PlanGate,

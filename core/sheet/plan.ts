@@ -2,6 +2,7 @@ import type { AnySum } from '../sums/define.ts'
 import { settledFor } from './expand.ts'
 import type {
   Check,
+  CheckPlace,
   Geometry,
   Joint,
   Loop,
@@ -13,6 +14,7 @@ import type {
   Sheet,
   ShelfSheet,
   Step,
+  SumOf,
   Variants,
   When,
 } from './types.ts'
@@ -171,6 +173,17 @@ export function resolveSheet(shelf: ShelfSheet, chosen: Variants): Sheet {
     checks: checks.map(check => ({
       ...check,
       of: check.of.filter(ref => stays(ref, cut.refs)),
+      ...(check.stations ? { stations: placesRead(check.stations, cut.refs) } : {}),
+      ...(check.sum?.rows
+        ? {
+            sum: {
+              ...check.sum,
+              rows: Object.fromEntries(
+                Object.entries(check.sum.rows).map(([field, rows]) => [field, placesRead(rows, cut.refs)!]),
+              ) as NonNullable<SumOf['rows']>,
+            },
+          }
+        : {}),
       at: check.at.filter(({ step }) => stays(step, cut.steps)),
     })),
     loops: settled.loops?.map(loop => ({
@@ -213,7 +226,25 @@ export function resolveSheet(shelf: ShelfSheet, chosen: Variants): Sheet {
 /** The sheet with every value settled and nothing left out; what is not decided yet is said by its first choice. */
 export function wholeSheet(shelf: ShelfSheet, chosen: Variants): Sheet {
   const first = Object.fromEntries(shelf.axes.map(axis => [axis.id, axis.choices[0]!.id]))
-  return settledFor(shelf as Sheet, { ...first, ...chosen }, () => true)
+  const whole = settledFor(shelf as Sheet, { ...first, ...chosen }, () => true)
+  const nothing = cutOf([], [])
+  return {
+    ...whole,
+    checks: whole.checks.map(one => (one.stations ? { ...one, stations: placesRead(one.stations, nothing)! } : one)),
+  }
+}
+
+/** A check at a moment, as one text for maps. */
+export const readingKey = (check: string, moment: string): string => `${check} ${moment}`
+
+/** The places of a check, written as a name alone or with the parts they tell of; those whose every part is left out are not read. */
+function placesRead(places: readonly (string | CheckPlace)[] | undefined, refs: Cut): CheckPlace[] | undefined {
+  return places?.flatMap((one): CheckPlace[] => {
+    const place = typeof one === 'string' ? { name: one } : one
+    if (!place.of) return [place]
+    const of = place.of.filter(ref => stays(ref, refs))
+    return of.length ? [{ ...place, of }] : []
+  })
 }
 
 const byId = <T extends { id: string }>(list: T[]) => new Map(list.map(one => [one.id, one]))
@@ -281,7 +312,7 @@ export function planFor(source: ShelfSheet, chosen: Variants = {}, sums: Sums = 
     checksAt,
     destroyedBy: new Map(
       sheet.steps.flatMap(step =>
-        (step.destroys ?? []).map(({ check, moment }) => [`${check} ${moment}`, step] as const),
+        (step.destroys ?? []).map(({ check, moment }) => [readingKey(check, moment), step] as const),
       ),
     ),
     matesOf,

@@ -58,7 +58,7 @@ const rowFaults = (sum: AnySum, { rows = {}, given, from }: SumOf): Fault[] => [
     return [
       (places.length < field.least || places.length > field.most) &&
         `has ${places.length} rows for ${key}, which takes ${field.least} to ${field.most}`,
-      ...places.flatMap(({ name, ...fixed }): Fault[] =>
+      ...places.flatMap(({ name, of: _, ...fixed }): Fault[] =>
         Object.entries(fixed).map(([column, value]) => {
           const as = field.type === 'rows' ? field.columns[column] : undefined
           const why = as ? unfit(as, value) : `is not in ${sum.name}`

@@ -1,5 +1,6 @@
 import type { Pattern } from '../joints/patterns.ts'
 import type { UnitName } from '../quantity/index.ts'
+import type { BenchKind } from '../sums/bench/index.ts'
 import type { Limits, Verdict } from '../verdict.ts'
 import type { Listed } from './expand.ts'
 
@@ -82,7 +83,7 @@ export interface SheetSource extends Pick<
   assemblies: Each<Assembly>[]
   parts: (Omit<Each<Part>, 'places'> & { places?: WrittenPlaces })[]
   mates: Each<Mate>[]
-  checks: Each<Check>[]
+  checks: (Omit<Each<Check>, 'stations'> & { stations?: Written<(string | CheckPlace)[]> })[]
   joints: Each<Joint>[]
   steps: Each<Step>[]
   loops?: Each<Loop>[]
@@ -229,7 +230,8 @@ export type MayGiveUp = 'fitter' | 'lead'
 export const MOMENTS = ['asFound', 'inspect', 'build', 'asLeft'] as const
 export type Moment = (typeof MOMENTS)[number]
 
-export type CheckKind = 'single' | 'endFloat' | 'lift' | 'round' | 'clearance' | 'runout' | 'asked' | 'sum'
+/** A way of measuring, or a sum of the Gauge room. */
+export type CheckKind = BenchKind | 'sum'
 
 /** An answer to a check that no gauge reads, and what it says of the machine. */
 export interface AskedChoice {
@@ -248,8 +250,8 @@ export interface SumOf {
   name: string
   /** Fields the sheet fixes. The check's own `limits` go to the fields that take the maker's. */
   given?: Record<string, Fixed | Record<string, Fixed>[]>
-  /** Rows of a table, each by its name and with what is fixed of it; of a list of figures, their places. */
-  rows?: Record<string, ({ name: string } & Record<string, Fixed>)[]>
+  /** Rows of a table, each by its name and with what is fixed of it; of a list of figures, their places. What one tells of alone: `of`. */
+  rows?: Record<string, (CheckPlace & Record<string, Fixed>)[]>
   /** Fields that others give: `check@moment.figure`, or `mass@step` for all that a step moves. */
   from?: Record<string, string>
   /** Fields that may be left out, and are asked for here. */
@@ -258,13 +260,20 @@ export interface SumOf {
   trend: string
 }
 
+/** Where a check is read: a station along a shaft, or one of several parts. */
+export interface CheckPlace {
+  name: string
+  /** The parts it tells of, where those are not all that the check tells of. */
+  of?: Ref[]
+}
+
 export interface Check {
   id: string
   title: string
   kind: CheckKind
   /** The parts it tells of, the first one foremost: once one of them is renewed, an older reading is history. */
   of: Ref[]
-  stations?: string[]
+  stations?: CheckPlace[]
   planes?: string[]
   /** Number of tries wanted in every place; one when left out. */
   tries?: number

@@ -1,3 +1,4 @@
+import type { LiftStyle, RowKind } from '../gauging/index.ts'
 import { fixed } from '../quantity/index.ts'
 import { accept, refuse, type Result } from '../result.ts'
 import { holdAgainst, worstVerdict, type Held, type Verdict, type WorkingLine } from '../verdict.ts'
@@ -32,6 +33,8 @@ export interface Figure {
   /** A share that people read in per cent (the wire keeps the share), or a figure that keeps its unit in inches too. */
   as?: 'percent' | 'written'
   held?: Held
+  /** Where it was read, of what is judged place by place; see `cellKey`. */
+  at?: string
 }
 
 /** One of several usual ways where people disagree: what it gives and why it is done so. */
@@ -53,9 +56,9 @@ export interface Answer {
   more?: Record<string, unknown>
   /** What a build sheet's reading would hold, in base units, where it is not simply the first figure. */
   reading?: {
-    kind: 'single' | 'endFloat' | 'lift' | 'runout'
+    row: RowKind
     tries: number[][]
-    style?: 'signed readings' | 'travels'
+    style?: LiftStyle
   }
 }
 
@@ -82,6 +85,8 @@ export interface Sum<F extends Fields = Fields> {
 /** A sum of any fields; what crosses the wire has been held against them first. */
 export type AnySum = Omit<Sum, 'example' | 'work' | 'cost'> & {
   example: Record<string, unknown>
+  /** A way of measuring: it works out what has been read so far, in the check's base unit. */
+  bench?: true
   cost?: (input: never) => number
   work: (input: never, progress?: Progress) => Result<Answer>
 }

@@ -1,3 +1,4 @@
+import type { Row } from '../gauging/row.ts'
 import type { UnitName } from '../quantity/index.ts'
 
 /** What a sum takes, as data: the screen draws its fields from it, the wire its schema, the compiler its types. */
@@ -26,6 +27,10 @@ export interface NumberField extends Common {
   clock?: 'hours' | 'degrees'
   /** Pressures that count from one side only. */
   reference?: 'gauge' | 'absolute'
+  /** The unit it is read and shown in at the bench, where it is held in another. */
+  shown?: UnitName
+  /** How one try of it is read; one figure where it is left out. */
+  row?: Row
 }
 export interface ListField extends Common {
   type: 'list'

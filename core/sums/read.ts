@@ -20,8 +20,12 @@ export const inSentence = (label: string): string => label[0]!.toLowerCase() + l
 export const shownUnit = (unit: UnitName, lengths: LengthSystem): UnitName =>
   unit === 'µm' && lengths === 'inch' ? 'thou' : worldUnit(unit, lengths)
 
-/** A typed figure in the field's own unit, or why it is none. */
-export function readNumber(text: string, field: Measured, lengths: LengthSystem): Result<number> {
+/** A typed figure in the field's own unit, or why it is none; a bare figure is in the unit of the screen's own world. */
+export const readNumber = (text: string, field: Measured, lengths: LengthSystem): Result<number> =>
+  readIn(text, field, shownUnit(field.unit, lengths))
+
+/** A typed figure in the field's own unit, or why it is none; a bare figure is in `unit`. */
+export function readIn(text: string, field: Measured, unit: UnitName): Result<number> {
   if (field.clock && text.includes(':')) {
     const deg = parseClock(text)
     return deg.ok && field.clock === 'hours' ? accept(deg.value / 30) : deg
@@ -29,7 +33,7 @@ export function readNumber(text: string, field: Measured, lengths: LengthSystem)
   const [low, high] = field.span
   const plain = {
     kind: UNITS[field.unit].kind,
-    unit: shownUnit(field.unit, lengths),
+    unit,
     label: inSentence(field.label),
     reference: field.reference,
   }

@@ -7,6 +7,7 @@ import { database, disconnect } from '../../server/db/client.ts'
 import { addKey, takeKeyBack } from '../../server/db/keys.ts'
 import { rebuildProjections } from '../../server/db/rebuild.ts'
 import type { RecordAnswer } from '../../shared/answers.ts'
+import { reading } from '../pump.ts'
 import { fillDatabase, owner, signIn, startServer, type RunningServer, type SignedIn } from './server.ts'
 
 let server: RunningServer
@@ -118,17 +119,10 @@ describe('junk', () => {
     const job = jobs.find(one => one.tag === 'P-214B')
     const answer = await post(
       job!.id,
-      entry('reading.taken', {
-        check: 'journal-de',
-        moment: 'inspect',
-        station: 'inner',
-        plane: 'A',
-        tries: [[0.06]],
-        texts: [['0.06']],
-      }),
+      entry('reading.taken', reading('journal-de', 'inspect', [[0.06]], { station: 'inner', plane: 'A' })),
     )
     expect(answer.status).toBe(422)
-    expect(await whyOf(answer)).toMatch(/believed/)
+    expect(await whyOf(answer)).toMatch(/cannot be a reading/)
   })
   it('an after that is no number is refused', async () => {
     const [job] = (await (await fitter.get('/api/jobs')).json()) as { id: string }[]
@@ -204,7 +198,7 @@ describe('the ledger', () => {
     const fix = entry('entry.corrected', {
       target: old.id,
       why: 'Dial slipped',
-      replacement: { ...old.payload, tries, texts: tries.map(row => row.map(String)) },
+      replacement: { ...old.payload, tries: tries.map(row => row.map(String)) },
     })
     const wrong = await post(
       job,

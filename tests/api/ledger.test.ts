@@ -3,6 +3,7 @@ import { v7 as uuid } from 'uuid'
 import { sql } from 'drizzle-orm'
 import { database, disconnect } from '../../server/db/client.ts'
 import { rebuildProjections } from '../../server/db/rebuild.ts'
+import { reading } from '../pump.ts'
 import { fillDatabase, signIn, startServer, type RunningServer, type SignedIn } from './server.ts'
 
 let server: RunningServer
@@ -295,7 +296,7 @@ describe('two processes at one job', () => {
       row: await rows(`select last_seq, signed_at, cancelled_at from job where id = '${job}'`),
     }
   }
-  const gap = (text: string) => ({ check: 'hub-gap', moment: 'asFound', tries: [[Number(text)]], texts: [[text]] })
+  const gap = (text: string) => reading('hub-gap', 'asFound', [[text]])
 
   it('see what the other wrote, and leave the tables as a rebuild makes them', () =>
     onJob(async job => {

@@ -14,12 +14,13 @@ import { database, disconnect } from '../../server/db/client.ts'
 import { librarySheets } from '../../server/db/library.ts'
 import { worker } from '../sheets.ts'
 import { largeSheet } from '../sheets/random.ts'
-import { peopleAt, signIn, startServer } from '../api/server.ts'
+import { signIn, startServer } from '../api/server.ts'
 import { crowd } from './crowd.ts'
 import { largeFleet, loadFleet } from './fleet.ts'
 import { heavyWork } from './heavy.ts'
 import { costOfAppends } from './ledger.ts'
 import { median, say } from './say.ts'
+import { signedInPage } from './page.ts'
 import { interactionOf64, shimsOutOf40, trialInTheWorker } from './sums.ts'
 
 /** Speed and size, measured and printed; nothing here passes or fails. */
@@ -126,13 +127,7 @@ const firstLoad = (url: string) =>
       ['bench', '/bench'],
       ['gauge room', '/gauge-room/fits?sum=limits-and-fits'],
     ] as const) {
-      const context = await browser.newContext()
-      const page = await context.newPage()
-      const people = await peopleAt(url)
-      await page.request.post(`${url}/api/sign-in`, {
-        headers: { origin: url },
-        data: { person: people.find(one => one.name === PEOPLE[0]!.name)!.id, pin: PEOPLE[0]!.pin },
-      })
+      const page = await signedInPage(browser, url)
       const bytes = { code: 0, fonts: 0, data: 0 }
       // A script that was announced and then used is fetched once.
       const seen = new Set<string>()
@@ -156,7 +151,7 @@ const firstLoad = (url: string) =>
         kB(bytes.code),
         `fonts ${kB(bytes.fonts)}, pages and data ${kB(bytes.data)}, ${seen.size} files${hasJoi ? ', Joi is in it' : ', no Joi'}`,
       )
-      await context.close()
+      await page.context().close()
     }
     await trialInTheWorker(browser, url, line)
   })

@@ -3,8 +3,9 @@ import type { Browser } from '@playwright/test'
 import { librarySheets } from '../../server/db/library.ts'
 import { connectTo } from '../../server/db/client.ts'
 import { PEOPLE } from '../../demo/thornmere.ts'
-import { peopleAt, signIn } from '../api/server.ts'
+import { signIn } from '../api/server.ts'
 import { asked } from './crowd.ts'
+import { signedInPage } from './page.ts'
 import { median, type Say } from './say.ts'
 
 /** A fleet far larger than Thornmere's, made in the database: machines, their past jobs and readings; not their ledgers. */
@@ -84,13 +85,7 @@ const until = (so: string) =>
 
 /** How long a page takes over it: from asking for the page to a yard that can be used, to what is filtered, to a plate. */
 async function browserOver(browser: Browser, url: string, say: Say): Promise<void> {
-  const context = await browser.newContext({ viewport: { width: 1280, height: 800 } })
-  const page = await context.newPage()
-  const people = await peopleAt(url)
-  await page.request.post(`${url}/api/sign-in`, {
-    headers: { origin: url },
-    data: { person: people.find(one => one.name === PEOPLE[0]!.name)!.id, pin: PEOPLE[0]!.pin },
-  })
+  const page = await signedInPage(browser, url, { viewport: { width: 1280, height: 800 } })
   const first: number[] = []
   for (let i = 0; i < 5; i++) {
     await page.goto(url)
@@ -139,7 +134,7 @@ async function browserOver(browser: Browser, url: string, say: Say): Promise<voi
     )
   }
   say('plate of a machine, browser, median of 5', `${median(plates).toFixed(0)} ms`, 'goal 100 ms')
-  await context.close()
+  await page.context().close()
 }
 
 export async function largeFleet(browser: Browser, url: string, say: Say): Promise<void> {

@@ -1,8 +1,7 @@
 import type { Browser } from '@playwright/test'
 import { interact, JOINT_STIFFNESS, PATTERNS } from '../../core/joints/index.ts'
 import { chooseShims } from '../../core/stacks/index.ts'
-import { PEOPLE } from '../../demo/thornmere.ts'
-import { peopleAt } from '../api/server.ts'
+import { signedInPage } from './page.ts'
 import type { Say } from './say.ts'
 
 /** The long sums: how long they take, and whether the page goes on drawing meanwhile. */
@@ -52,13 +51,8 @@ const WATCH = `
 
 /** A million samples of a chain of five in the page's own worker, the page's frames counted between question and answer. */
 export async function trialInTheWorker(browser: Browser, url: string, say: Say) {
-  const page = await (await browser.newContext()).newPage()
+  const page = await signedInPage(browser, url)
   await page.addInitScript({ content: WATCH })
-  const people = await peopleAt(url)
-  await page.request.post(`${url}/api/sign-in`, {
-    headers: { origin: url },
-    data: { person: people.find(one => one.name === PEOPLE[0]!.name)!.id, pin: PEOPLE[0]!.pin },
-  })
   await page.goto(`${url}/gauge-room/stacks?sum=stack-trial`)
   const shown = page.locator('[data-test=value-samples]')
   await shown.waitFor()

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { cellsOf, cellKey, readingKey, type Act } from '~~/core/job'
+import { readingIn, readingKey, type Act, type Cell } from '~~/core/job'
 import type { Check, Moment } from '~~/core/sheet'
 
 /** What is felt, heard or seen, asked in large answers: all that this step asks, on one pad. Nothing is chosen beforehand. */
@@ -13,51 +13,36 @@ interface Asked {
   key: string
   check: Check
   moment: Moment
-  station?: string
-  plane?: string
+  cell: Cell
   /** The answer that was kept. */
-  kept: number | null
+  kept: string | null
 }
 const asked = computed((): Asked[] =>
   (job.plan.checksAt.get(step.value) ?? []).flatMap(({ check, moment }) => {
-    if (!check.choices || !job.view.results.get(readingKey(check.id, moment))!.owed) return []
-    return cellsOf(check).map(cell => ({
-      key: `${readingKey(check.id, moment)} ${cellKey(cell.station, cell.plane)}`,
+    const key = readingKey(check.id, moment)
+    const { owed, read, worked } = job.view.results.get(key)!
+    if (!check.choices || !owed) return []
+    return worked.cells.map(cell => ({
+      key: `${key} ${cell.key}`,
       check,
       moment,
-      ...cell,
-      kept:
-        job.state.readings.get(readingKey(check.id, moment))?.get(cellKey(cell.station, cell.plane))?.tries[0]?.[0] ??
-        null,
+      cell,
+      kept: read.get(cell.key)?.tries.at(-1)![0] ?? null,
     }))
   }),
 )
-const chosen = ref<Record<string, number>>({})
-const answerOf = (one: Asked) => one.kept ?? chosen.value[one.key] ?? null
-const choiceOf = (one: Asked) => {
-  const at = answerOf(one)
-  return at === null ? null : one.check.choices![at]!
-}
+const chosen = ref<Record<string, string>>({})
+const answerOf = (one: Asked) => one.kept ?? chosen.value[one.key]
+const choiceOf = (one: Asked) => one.check.choices!.find(choice => choice.say === answerOf(one))
 const fresh = computed(() => asked.value.filter(one => one.kept === null && chosen.value[one.key] !== undefined))
-const left = computed(() => asked.value.filter(one => answerOf(one) === null).length)
+const left = computed(() => asked.value.filter(one => answerOf(one) === undefined).length)
 const resting = useRest(() => asked.value.map(one => `${one.key} ${one.kept}`).join())
 
 function keep() {
-  const acts = fresh.value.map((one): Act => {
-    const at = chosen.value[one.key]!
-    return {
-      kind: 'reading.taken',
-      payload: {
-        check: one.check.id,
-        moment: one.moment,
-        ...(one.station ? { station: one.station } : {}),
-        ...(one.plane ? { plane: one.plane } : {}),
-        tries: [[at]],
-        texts: [[one.check.choices![at]!.say]],
-        instrument: one.check.instrument,
-      },
-    }
-  })
+  const acts = fresh.value.map(({ key, check, moment, cell }): Act => ({
+    kind: 'reading.taken',
+    payload: readingIn(check.id, moment, cell, [[chosen.value[key]!]], { instrument: check.instrument }),
+  }))
   why.value = job.act(...acts)
   if (!why.value) chosen.value = {}
 }
@@ -68,16 +53,16 @@ function keep() {
     <ul class="scroll" tabindex="0" aria-label="Questions">
       <li v-for="one in asked" :key="one.key">
         <p>
-          <strong>{{ one.check.title }}</strong><template v-if="one.station">, {{ one.station }}</template>
+          <strong>{{ one.check.title }}</strong><template v-if="one.cell.name">, {{ one.cell.name }}</template>
         </p>
         <p>{{ one.check.ask }}</p>
         <el-radio-group
-          :model-value="answerOf(one) ?? undefined"
+          :model-value="answerOf(one)"
           :disabled="one.kept !== null"
-          :aria-label="`${one.check.title}${one.station ? `, ${one.station}` : ''}`"
-          @change="at => (chosen = { ...chosen, [one.key]: Number(at) })"
+          :aria-label="`${one.check.title}${one.cell.name ? `, ${one.cell.name}` : ''}`"
+          @change="say => (chosen = { ...chosen, [one.key]: String(say) })"
         >
-          <el-radio-button v-for="(choice, at) in one.check.choices" :key="choice.say" :value="at">
+          <el-radio-button v-for="choice in one.check.choices" :key="choice.say" :value="choice.say">
             {{ choice.say }}
           </el-radio-button>
         </el-radio-group>

@@ -1,6 +1,5 @@
 <script setup lang="ts">
 /** The middle of the bench: turned to whatever is being measured, marked, fitted, pulled, decided or asked about. */
-const job = useJob()
 const bench = useBench()
 const focus = computed(() => bench.focus)
 /** A reading leaves by its own button; everything else by the cross. */
@@ -27,20 +26,8 @@ watch(
     >
       ✕
     </el-button>
-    <AskedPad
-      v-if="focus?.to === 'reading' && job.plan.checks.get(focus.check)?.choices"
-      :key="`asked ${focus.check} ${focus.moment}`"
-      :check="focus.check"
-      :moment="focus.moment"
-    />
-    <LazyFiguresPad
-      v-else-if="focus?.to === 'reading' && job.plan.checks.get(focus.check)?.sum"
-      :key="`sum ${focus.check} ${focus.moment}`"
-      :check="focus.check"
-      :moment="focus.moment"
-    />
-    <GaugePad
-      v-else-if="focus?.to === 'reading'"
+    <ReadingPad
+      v-if="focus?.to === 'reading'"
       :key="`${focus.check} ${focus.moment}`"
       :check="focus.check"
       :moment="focus.moment"

@@ -1,30 +1,25 @@
 <script setup lang="ts">
-import { CHOICES, kitWords, newFrom, partState, readingKey, type Choice } from '~~/core/job'
+import { CHOICES, foundOut, isLookedAt, kitWords, newFrom, partState, type Choice } from '~~/core/job'
 
 /** Every part that is off: the readings propose, the technician decides, always-new parts decide themselves. */
 const job = useJob()
 const why = ref<string | null>(null)
-/** Measured, or something written of it: nobody decides for what nobody looked at. */
-const isLookedAt = (ref: string) =>
-  job.state.observations.some(one => one.part === ref) ||
-  job.plan.sheet.checks.some(
-    check => check.of[0] === ref && job.view.results.get(readingKey(check.id, 'inspect'))?.value != null,
-  )
 const rows = computed(() =>
   [...job.plan.parts.values()].flatMap(one => {
     const now = partState(job.state, one.ref)
     if (now.where !== 'off') return []
     // What was found of it, also where a new one is in hand already.
-    const bad = job.plan.sheet.checks.find(
-      check =>
-        check.of[0] === one.ref && job.view.results.get(readingKey(check.id, 'inspect'))?.judgement.verdict === 'Out',
-    )
+    const bad = foundOut(job.plan, job.view.results, one.ref)
     return [
       {
         ...one,
         now,
         bad,
-        proposal: bad ? ('renew' as const) : isLookedAt(one.ref) ? ('reuse' as const) : null,
+        proposal: bad
+          ? ('renew' as const)
+          : isLookedAt(job.plan, job.state, job.view.results, one.ref)
+            ? ('reuse' as const)
+            : null,
         always: one.part.renewal === 'always',
         choice: one.part.renewal === 'always' ? ('renew' as const) : now.decision?.choice,
       },

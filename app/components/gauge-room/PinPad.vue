@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { loadJob, type Job } from '~/bench/job'
 import { fromBase, toBase, UNITS, type UnitName } from '~~/core/quantity'
-import { figureFor, MOMENT_WORDS, saidIn, unmetNeeds, type CheckResult } from '~~/core/job'
+import { MOMENT_WORDS, readingIn, readingKey, saidIn, unmetNeeds, type Cell, type CheckResult } from '~~/core/job'
 import type { Answer, AnySum } from '~~/core/sums'
 import type { OpenJob } from '~~/shared/answers'
 
@@ -47,76 +47,72 @@ const reading = computed(() => {
   if (!first) return null
   const unit = first.unit as UnitName
   return {
-    kind: 'single' as const,
+    row: 'figure' as const,
     style: undefined,
     unitKind: UNITS[unit].kind,
     tries: [[toBase(Number(first.value), unit)]],
   }
 })
+/** Whether what stands here is what a cell asks for: as many figures, of the same kind. */
+const fits = ({ as, row, tries }: Cell) =>
+  reading.value !== null &&
+  as.type === 'number' &&
+  row.of === reading.value.row &&
+  row.figures === reading.value.tries[0]!.length &&
+  UNITS[as.unit].kind === reading.value.unitKind &&
+  reading.value.tries.length >= tries
+/** Only what can be read now: a reading belongs to a state its step can have. */
+const open = computed(() => {
+  const now = job.value
+  return now
+    ? [...now.view.results.values()].filter(({ check, moment, missing }) => {
+        const step = now.plan.steps.get(check.at.find(at => at.moment === moment)!.step)!
+        return missing.length > 0 && unmetNeeds(now.plan, now.state, step).length === 0
+      })
+    : []
+})
 const wanted = computed(() =>
-  !reading.value || !job.value
-    ? []
-    : [...job.value.view.results.values()].flatMap(({ check, moment, missing }) => {
-        // Only what can be read now: a reading belongs to a state its step can have.
-        const step = job.value!.plan.steps.get(check.at.find(at => at.moment === moment)!.step)!
-        const fits =
-          unmetNeeds(job.value!.plan, job.value!.state, step).length === 0 &&
-          check.kind === reading.value!.kind &&
-          UNITS[check.unit].kind === reading.value!.unitKind &&
-          reading.value!.tries.length >= (check.tries ?? 1) &&
-          (check.kind !== 'runout' || reading.value!.tries[0]!.length === (check.sweep ?? 8))
-        return fits ? missing.slice(0, 1).map(cell => ({ key: `${check.id} ${moment}`, check, moment, cell })) : []
-      }),
+  open.value.flatMap(({ check, moment, missing, worked }) =>
+    worked.sum.bench && fits(missing[0]!)
+      ? [{ key: readingKey(check.id, moment), check, moment, cell: missing[0]! }]
+      : [],
+  ),
 )
 /** Checks of the sheet that this very sum works out, still to be read. */
-const sums = computed(() =>
-  !job.value
-    ? []
-    : [...job.value.view.results.values()].filter(
-        ({ check, moment, missing }) =>
-          check.sum?.name === props.sum.name &&
-          missing.length > 0 &&
-          unmetNeeds(
-            job.value!.plan,
-            job.value!.state,
-            job.value!.plan.steps.get(check.at.find(at => at.moment === moment)!.step)!,
-          ).length === 0,
-      ),
-)
-function asFigures({ check, moment, worked }: CheckResult) {
-  const other = Object.entries(check.sum!.given ?? {}).find(
+const sums = computed(() => open.value.filter(({ check }) => check.sum?.name === props.sum.name))
+const pinned = ({ check, moment }: Pick<CheckResult, 'check' | 'moment'>) =>
+  `Pinned to job ${chosen.value!.number} as ${check.title.toLowerCase()}, ${MOMENT_WORDS[moment].toLowerCase()}.`
+function asFigures({ check, moment, missing, worked: { spec } }: CheckResult) {
+  const other = Object.entries(spec.given ?? {}).find(
     ([key, value]) => props.input[key] !== undefined && JSON.stringify(props.input[key]) !== JSON.stringify(value),
   )
-  const figures = worked!.missing.map(cell => figureFor(cell, saidIn(props.input, cell) ?? ''))
+  const figures = missing.map(cell => {
+    const row = spec.rows?.[cell.field]?.findIndex(one => one.name === cell.place)
+    return { cell, said: saidIn(props.input, cell, cell.place === undefined ? undefined : row) }
+  })
   why.value = other
     ? `The sheet of this machine fixes “${props.sum.fields[other[0]]!.label}” at ${String(other[1])}; here it is ${String(props.input[other[0]])}.`
     : figures.some(one => !one.said)
-      ? `${check.title} asks for ${worked!.missing.length} figures; not all of them stand here.`
-      : job.value!.act({
-          kind: 'figures.taken',
-          payload: { check: check.id, moment, figures, instrument: 'Gauge room' },
-        })
-  if (!why.value)
-    said.value = `Pinned to job ${chosen.value!.number} as ${check.title.toLowerCase()}, ${MOMENT_WORDS[moment].toLowerCase()}.`
+      ? `${check.title} asks for ${missing.length} figures; not all of them stand here.`
+      : job.value!.act(
+          ...figures.map(({ cell, said: text }) => ({
+            kind: 'reading.taken' as const,
+            payload: readingIn(check.id, moment, cell, [[text!]], { instrument: 'Gauge room' }),
+          })),
+        )
+  if (!why.value) said.value = pinned({ check, moment })
 }
 function asReading({ check, moment, cell }: (typeof wanted.value)[number]) {
   const { tries, style } = reading.value!
-  why.value = job.value!.act({
-    kind: 'reading.taken',
-    payload: {
-      check: check.id,
-      moment,
-      ...(cell.station ? { station: cell.station } : {}),
-      ...(cell.plane ? { plane: cell.plane } : {}),
-      tries,
-      texts: tries.map(row => row.map(one => String(Number(fromBase(one, check.unit).toPrecision(12))))),
-      unit: check.unit,
-      instrument: `Gauge room, ${props.sum.title.toLowerCase()}`.slice(0, 60),
-      ...(style ? { style } : {}),
-    },
+  const texts = tries.map(row => row.map(one => String(Number(fromBase(one, check.unit).toPrecision(12)))))
+  const instrument = `Gauge room, ${props.sum.title.toLowerCase()}`.slice(0, 60)
+  const payload = readingIn(check.id, moment, cell, texts, {
+    unit: check.unit,
+    instrument,
+    ...(style ? { style } : {}),
   })
-  if (!why.value)
-    said.value = `Pinned to job ${chosen.value!.number} as ${check.title.toLowerCase()}, ${MOMENT_WORDS[moment].toLowerCase()}.`
+  why.value = job.value!.act({ kind: 'reading.taken', payload })
+  if (!why.value) said.value = pinned({ check, moment })
 }
 function asNote() {
   why.value = job.value!.act({ kind: 'note.written', payload: { text: props.text.slice(0, 1990) } })
@@ -160,8 +156,7 @@ function asNote() {
         <li v-for="one in wanted" :key="one.key">
           <el-button data-test="pin-reading" @click="asReading(one)">
             {{ one.check.title }}, {{ MOMENT_WORDS[one.moment].toLowerCase()
-            }}<template v-if="one.cell.station">, {{ one.cell.station }}</template>
-            <template v-if="one.cell.plane">, plane {{ one.cell.plane }}</template>
+            }}<template v-if="one.cell.name">, {{ one.cell.name }}</template>
           </el-button>
         </li>
       </ul>

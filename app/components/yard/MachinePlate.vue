@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { FormInstance } from 'element-plus'
 import { OPENERS } from '~~/core/job/roles'
-import { showLimits } from '~~/core/job/show'
+import { showLimits } from '~~/core/job/measuring/show'
 import { planFor } from '~~/core/sheet'
 import type { MachineAnswer, OpenedJob, YardMachine } from '~~/shared/answers'
 import { askOrKept } from '~/device/answers'

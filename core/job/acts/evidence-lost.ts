@@ -1,7 +1,7 @@
 import { MOMENTS, type Moment, type Plan } from '../../sheet/index.ts'
 import type { ActKind } from '../act.ts'
 import { keyOf, owedWords, type OwedId } from '../owed/id.ts'
-import { checkResults } from '../results.ts'
+import { checkResults } from '../measuring/results.ts'
 import { HANDS } from '../roles.ts'
 import { choice, id, optional, why, type Shaped } from '../shape.ts'
 import { readingKey, stamped, type JobState } from '../state.ts'
@@ -22,10 +22,11 @@ export const lostOf = ({
       ? { kind: 'reading', check, moment }
       : null
 
-/** A sum whose every figure is in; one half filled may still be given up. */
-const isWorkedOut = (plan: Plan, state: JobState, { check, moment }: { check: string; moment: Moment }) =>
-  plan.checks.get(check)!.kind === 'sum' &&
-  checkResults(plan, state).get(readingKey(check, moment))!.missing.length === 0
+/** Whether every figure of a check is in; one half filled may still be given up. */
+const isWorkedOut = (plan: Plan, state: JobState, { check, moment }: { check: string; moment: Moment }) => {
+  const { worked, missing } = checkResults(plan, state).get(readingKey(check, moment))!
+  return missing.length === 0 && worked.answer !== null
+}
 
 export const evidenceLost: ActKind<Lost> = {
   shape,
@@ -37,10 +38,7 @@ export const evidenceLost: ActKind<Lost> = {
     const known = lost.kind === 'mark' ? plan.mates.get(lost.mate)?.mark : plan.checks.get(payload.check!)
     if (!known || (lost.kind === 'reading' && !plan.checks.get(lost.check)!.at.some(at => at.moment === lost.moment)))
       return unknown('evidence', payload.check ?? payload.mate ?? '')
-    const has =
-      lost.kind === 'mark'
-        ? state.marks.has(lost.mate)
-        : state.readings.has(readingKey(lost.check, lost.moment)) || isWorkedOut(plan, state, lost)
+    const has = lost.kind === 'mark' ? state.marks.has(lost.mate) : isWorkedOut(plan, state, lost)
     if (has) return `${owedWords(plan, lost)}: that is there. Correct it instead, with the reason.`
     if (!known.lost)
       return `${owedWords(plan, lost)} may not be given up: this machine's sheet does not allow it. Take it, or ask a lead for a concession.`

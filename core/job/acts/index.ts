@@ -9,7 +9,6 @@ import { cautionRead } from './caution-read.ts'
 import { concessionGiven } from './concession-given.ts'
 import { entryCorrected } from './entry-corrected.ts'
 import { evidenceLost } from './evidence-lost.ts'
-import { figuresTaken } from './figures-taken.ts'
 import { holdSigned } from './hold-signed.ts'
 import { jobCancelled } from './job-cancelled.ts'
 import { jobOpened } from './job-opened.ts'
@@ -61,7 +60,6 @@ export const ACTS = {
   'pieces.counted': piecesCounted,
   'mate.answered': mateAnswered,
   'reading.taken': readingTaken,
-  'figures.taken': figuresTaken,
   'round.begun': roundBegun,
   'round.voided': roundVoided,
   'part.tried': partTried,

@@ -19,9 +19,7 @@ export const roundVoided: ActKind<Shaped<typeof shape>> = {
     const strange = checks.find(check => !momentsIn(plan, loop, check).length)
     if (strange) return `${checkName(plan, strange)} is not read in ${loop.title}.`
     const bare = checks.find(check =>
-      momentsIn(plan, loop, check).every(
-        moment => !state.readings.has(readingKey(check, moment)) && !state.figures.has(readingKey(check, moment)),
-      ),
+      momentsIn(plan, loop, check).every(moment => !state.readings.has(readingKey(check, moment))),
     )
     if (bare) return `${checkName(plan, bare)} has not been read, so there is nothing to void.`
     return cause.trim() ? null : 'Say what spoiled it, for the record.'

@@ -1,6 +1,6 @@
 import { gateAfter, STATIONS, type Plan } from '../../sheet/index.ts'
 import { basisOf } from '../basis.ts'
-import { checkResults, type CheckResult } from '../results.ts'
+import { checkResults, type CheckResult } from '../measuring/results.ts'
 import { isSame } from '../saw.ts'
 import type { JobState } from '../state.ts'
 import { aids } from './aids.ts'

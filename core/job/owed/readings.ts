@@ -1,20 +1,17 @@
-import type { Check } from '../../sheet/index.ts'
-import type { CheckResult } from '../results.ts'
+import type { CheckResult } from '../measuring/results.ts'
 import { readingKey } from '../state.ts'
 import { keyOf } from './id.ts'
 import type { Owing, Source } from './owing.ts'
 
 /** Worked out of others alone: what is missing is owed there. */
-const isDerived = ({ kind }: Check, { worked }: CheckResult) =>
-  kind === 'clearance' || (worked !== undefined && !worked.cells.length && !worked.answer)
+const isDerived = ({ worked }: CheckResult) => !worked.cells.length && !worked.answer
 
 export const readings: Source = ({ plan, state, results }) =>
   [...plan.checksAt].flatMap(([stepId, taken]) =>
     taken.flatMap(({ check, moment }): Owing[] => {
       const result = results.get(readingKey(check.id, moment))!
       const id = { kind: 'reading', check: check.id, moment } as const
-      const isWhole = !result.missing.length && !result.again
-      if (!result.owed || isWhole || isDerived(check, result) || state.evidenceLost.has(keyOf(id))) return []
+      if (!result.owed || result.complete || isDerived(result) || state.evidenceLost.has(keyOf(id))) return []
       const destroyer = plan.destroyedBy.get(readingKey(check.id, moment))
       const left = result.missing.length
       return [

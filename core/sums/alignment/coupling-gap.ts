@@ -85,7 +85,7 @@ export const couplingGapSum = defineSum({
             `${say(made.warmStretchMm)} mm`,
           ),
         ],
-        reading: { kind: 'single', tries: [[made.meanMm]] },
+        reading: { row: 'figure', tries: [[made.meanMm]] },
       }
     }),
 })

@@ -31,7 +31,7 @@ export const thermalGrowthSum = defineSum({
       ],
       working: [at('Front', frontWarmerK), at('Back', backWarmerK)],
       notes: ['Measured growth goes before worked out: dials on the housing from cold to steady running.'],
-      reading: { kind: 'single', tries: [[grows(frontWarmerK)]] },
+      reading: { row: 'figure', tries: [[grows(frontWarmerK)]] },
     })
   },
 })

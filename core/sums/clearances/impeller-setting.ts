@@ -79,6 +79,6 @@ export const impellerSettingSum = defineSum({
       notes: [
         'Turned by hand to feel where it touches, never with power on. Lock the adjuster, then read it once more.',
       ],
-      reading: { kind: 'single', tries: [[made.backOffMm]] },
+      reading: { row: 'figure', tries: [[made.backOffMm]] },
     })),
 })

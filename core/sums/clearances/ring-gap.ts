@@ -57,7 +57,7 @@ export const ringGapSum = defineSum({
       notes: [
         'The ring pushed square with its own piston, where the bore is least worn. Gaps are staggered when they go in.',
       ],
-      reading: { kind: 'single', tries: [[greatest]] },
+      reading: { row: 'figure', tries: [[greatest]] },
     })
   },
 })

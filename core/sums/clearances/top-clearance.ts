@@ -73,7 +73,7 @@ export const topClearanceSum = defineSum({
           ),
         ],
         notes: ['Barred over by hand, the drive isolated and the cylinder open to the air. Count the leads out again.'],
-        reading: { kind: 'single', tries: [[head.leastMm]] },
+        reading: { row: 'figure', tries: [[head.leastMm]] },
       }
     })
   },

@@ -35,7 +35,7 @@ export const valveLiftSum = defineSum({
           line('Maximum', 'depth − plate', `${say(Math.max(...depthsMm))} − ${say(plateMm)}`, `${say(greatestMm)} mm`),
           line('Minimum', 'depth − plate', `${say(Math.min(...depthsMm))} − ${say(plateMm)}`, `${say(leastMm)} mm`),
         ],
-        reading: { kind: 'single', tries: [[greatestMm]] },
+        reading: { row: 'figure', tries: [[greatestMm]] },
       }
     }),
 })

@@ -70,7 +70,7 @@ export const wearRingSum = defineSum({
             `${say(made.meanMm / fresh, 2)} times`,
           ),
         ],
-        reading: { kind: 'single', tries: [[made.greatestMm]] },
+        reading: { row: 'figure', tries: [[made.greatestMm]] },
       }
     })
   },

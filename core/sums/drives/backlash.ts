@@ -134,7 +134,7 @@ export const backlashSum = defineSum({
           ),
         ],
         notes: ['The drive is isolated and cannot turn back before a hand goes between teeth.'],
-        reading: { kind: 'single', tries: [[made.leastMm]] },
+        reading: { row: 'figure', tries: [[made.leastMm]] },
       }
     })
   },

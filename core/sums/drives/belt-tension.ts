@@ -100,7 +100,7 @@ export const beltTensionSum = defineSum({
             ),
       ],
       notes: ['Isolated and stood still. A new belt is set again after its first hours.'],
-      reading: { kind: 'single', tries: [[newtons]] },
+      reading: { row: 'figure', tries: [[newtons]] },
     }))
   },
 })

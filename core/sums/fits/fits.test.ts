@@ -46,7 +46,7 @@ describe('fits from measured sizes', () => {
   })
   it('pins its mean clearance in millimetres', () =>
     expect(must(withChanges('measured-fit')).reading).toMatchObject({
-      kind: 'single',
+      row: 'figure',
       tries: [[expect.closeTo(0.0036667, 6)]],
     }))
   it('zero interference on both sides is named a clearance of nought', () =>

@@ -166,7 +166,7 @@ export const measuredFitSum = defineSum({
                 `The maker’s span (${MAKER}) goes before the classes. By ${hole}/${shaft} alone, ${say(general.limits.min, 1)} to ${say(general.limits.max, 1)} µm, it would be ${byClass.verdict}.`,
               ]
             : [],
-        reading: { kind: 'single', tries: [[made.meanClearanceUm / 1000]] },
+        reading: { row: 'figure', tries: [[made.meanClearanceUm / 1000]] },
       }
     })
   },

@@ -102,7 +102,7 @@ export const at20Sum = defineSum({
             ]
           : []),
       ],
-      reading: { kind: 'single', tries: [[clearance / 1000]] },
+      reading: { row: 'figure', tries: [[clearance / 1000]] },
     })
   },
 })

@@ -53,7 +53,7 @@ export const endFloatSum = defineSum({
         working: pairs.map((one, i) =>
           line(`Push ${i + 1}`, '|a − b|', `|${say(one.oneWayMm)} − ${say(one.otherWayMm)}|`, `${say(floats[i]!)} mm`),
         ),
-        reading: { kind: 'endFloat', tries: pairs.map(one => [one.oneWayMm, one.otherWayMm]) },
+        reading: { row: 'pair', tries: pairs.map(one => [one.oneWayMm, one.otherWayMm]) },
       }
     })
   },

@@ -63,6 +63,6 @@ export const fitUpRoundsSum = defineSum({
       ],
       more: { steps, voids },
       notes: isCurrent ? [] : ['The last round is void: the machine as it stands has not been read. Read it again.'],
-      ...(isCurrent ? { reading: { kind: 'single' as const, tries: [[last]] } } : {}),
+      ...(isCurrent ? { reading: { row: 'figure' as const, tries: [[last]] } } : {}),
     })),
 })

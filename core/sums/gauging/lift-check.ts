@@ -52,7 +52,7 @@ export const liftCheckSum = defineSum({
           `${say(total)} mm`,
         ),
       ],
-      reading: { kind: 'lift', tries: [[upMm, downMm]], style },
+      reading: { row: 'lift', tries: [[upMm, downMm]], style },
     }))
   },
 })

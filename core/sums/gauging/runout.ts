@@ -83,7 +83,7 @@ export const runoutSum = defineSum({
           `On the shaft itself the high spot lies ${say(highSpotDeg, 0)}° from the first mark against the turning direction.`,
           ...(coarse ? ['Fewer than eight readings can miss 30 % and take three lobes for a bend.'] : []),
         ],
-        reading: { kind: 'runout', tries: [readingsUm.map(um => um / 1000)] },
+        reading: { row: 'sweep', tries: [readingsUm.map(um => um / 1000)] },
       }),
     ),
 })

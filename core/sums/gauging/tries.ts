@@ -50,7 +50,7 @@ export const triesSum = defineSum({
             `The tries spread over more than a quarter of the tolerance${furthest === null ? '' : `; try ${furthest + 1} stands furthest off`}. Measure again; none is dropped.`,
           ]
         : [],
-      reading: { kind: 'single', tries: triesMm.map(one => [one]) },
+      reading: { row: 'figure', tries: triesMm.map(one => [one]) },
     }))
   },
 })

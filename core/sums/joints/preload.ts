@@ -152,7 +152,7 @@ export const preloadSum = defineSum({
         notes: [
           'At one torque, paste instead of a dry thread adds half as much load again. Change the torque when the lubricant changes.',
         ],
-        reading: { kind: 'single', tries: [[torqueNm]] },
+        reading: { row: 'figure', tries: [[torqueNm]] },
       }
     })
   },

@@ -86,7 +86,7 @@ export const studStretchSum = defineSum({
           line('Stretch', 'F·Σ L/(E·A)', `${say(loadN / 1e6, 4)}·${say(perN * 1e6, 4)}`, `${say(wantedMm)} mm`),
         ],
         notes: ['Length read before and after with one gauge, the stud at one temperature.'],
-        reading: { kind: 'single', tries: [[stretchedMm ?? wantedMm]] },
+        reading: { row: 'figure', tries: [[stretchedMm ?? wantedMm]] },
       }
     })
   },

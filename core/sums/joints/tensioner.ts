@@ -44,6 +44,6 @@ export const tensionerSum = defineSum({
       notes: [
         'Never in line with the stud under pressure. A second pull at the same pressure evens what the first lost.',
       ],
-      reading: { kind: 'single', tries: [[pullN / areaMm2]] },
+      reading: { row: 'figure', tries: [[pullN / areaMm2]] },
     })),
 })

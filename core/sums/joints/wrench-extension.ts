@@ -27,6 +27,6 @@ export const wrenchExtensionSum = defineSum({
         ),
       ],
       notes: ['In line only. An extension at right angles changes nothing.'],
-      reading: { kind: 'single', tries: [[set]] },
+      reading: { row: 'figure', tries: [[set]] },
     })),
 })

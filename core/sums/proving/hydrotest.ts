@@ -113,6 +113,6 @@ export const hydrotestSum = defineSum({
       notes: [
         'Filled and bled of air: air under pressure is a bomb. Planned by a competent person, nobody in front of plugs and covers while the pressure rises.',
       ],
-      reading: { kind: 'single', tries: [[heldMPa ?? made.testMPa]] },
+      reading: { row: 'figure', tries: [[heldMPa ?? made.testMPa]] },
     })),
 })

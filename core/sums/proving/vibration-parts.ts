@@ -54,7 +54,7 @@ export const pumpVibrationSum = defineSum({
         ),
       ],
       notes: ['At its preferred flow, in three directions on both housings; the highest counts.'],
-      reading: { kind: 'single', tries: [[mmPerS]] },
+      reading: { row: 'figure', tries: [[mmPerS]] },
     })),
 })
 
@@ -113,7 +113,7 @@ export const shaftVibrationSum = defineSum({
         ),
       ],
       notes: ['Run-out of the track under the probe is in it: read it at slow turning first.'],
-      reading: { kind: 'single', tries: [[peakToPeakUm / 1000]] },
+      reading: { row: 'figure', tries: [[peakToPeakUm / 1000]] },
     })),
 })
 

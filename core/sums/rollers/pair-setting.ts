@@ -94,7 +94,7 @@ export const pairSettingSum = defineSum({
         ),
       ],
       notes: ['Read it again after the shims are in: the sum only says where to start.'],
-      reading: { kind: 'endFloat', tries: pairs.map(one => [one.oneWayMm, one.otherWayMm]) },
+      reading: { row: 'pair', tries: pairs.map(one => [one.oneWayMm, one.otherWayMm]) },
     }))
   },
 })

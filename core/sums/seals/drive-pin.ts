@@ -43,6 +43,6 @@ export const drivePinSum = defineSum({
           `${say(maxMm - heightMm)} and ${say(heightMm - minMm)} mm`,
         ),
       ],
-      reading: { kind: 'single', tries: [[heightMm]] },
+      reading: { row: 'figure', tries: [[heightMm]] },
     }),
 })

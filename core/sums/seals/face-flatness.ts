@@ -50,6 +50,6 @@ export const faceFlatnessSum = defineSum({
       ],
       working: [line('Flatness', 'bands·λ/2', `${say(bands)}·${say(LAMPS[lamp], 4)}/2`, `${say(um)} µm`)],
       notes: ['Face and flat clean and at one temperature; the flat is laid on, never rubbed.'],
-      reading: { kind: 'single', tries: [[um / 1000]] },
+      reading: { row: 'figure', tries: [[um / 1000]] },
     })),
 })

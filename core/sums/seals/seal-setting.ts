@@ -84,7 +84,7 @@ export const sealSettingSum = defineSum({
         ),
         ...(feeler?.ok ? [line('Feeler', 'n·t', `${gaskets}·${say(gasketEachMm!)}`, `${say(feeler.value)} mm`)] : []),
       ],
-      reading: { kind: 'single', tries: [[markMm]] },
+      reading: { row: 'figure', tries: [[markMm]] },
     }))
   },
 })

@@ -142,6 +142,6 @@ export const bushPressSum = defineSum({
         },
       ],
       notes: ['An interference bush that was pressed out is not used again.'],
-      reading: { kind: 'single', tries: [[made.clearanceAfterMm]] },
+      reading: { row: 'figure', tries: [[made.clearanceAfterMm]] },
     })),
 })

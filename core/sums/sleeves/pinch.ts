@@ -97,6 +97,6 @@ export const pinchSum = defineSum({
       ],
       notes: ['Little pinch is corrected on the cap, not on the shell.'],
       more: { endsMm },
-      reading: { kind: 'single', tries: [[worseOf(leastMm, greatestMm, { min: minMm, max: maxMm })]] },
+      reading: { row: 'figure', tries: [[worseOf(leastMm, greatestMm, { min: minMm, max: maxMm })]] },
     })),
 })

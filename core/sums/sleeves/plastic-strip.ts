@@ -101,7 +101,7 @@ export const plasticStripSum = defineSum({
         },
       ],
       notes: [...(printed ? [] : wants(byVolume.value.wants)), VOID],
-      reading: { kind: 'single', tries: [[value]] },
+      reading: { row: 'figure', tries: [[value]] },
     })
   },
 })

@@ -67,7 +67,7 @@ export const runningClearanceSum = defineSum({
           }
         }),
         notes: [`The targets are ${RULE_OF_THUMB}.`],
-        reading: { kind: 'single', tries: [[worseOf(leastMm, greatestMm, limits)]] },
+        reading: { row: 'figure', tries: [[worseOf(leastMm, greatestMm, limits)]] },
       }
     }),
 })

@@ -78,7 +78,7 @@ export const stripSetSum = defineSum({
         ],
         notes: [...(unfit[0] ? wants(unfit[0]) : []), VOID],
         more: { gapsMm: gaps },
-        reading: { kind: 'single', tries: [[worseOf(leastMm, greatestMm, { min: minMm, max: maxMm })]] },
+        reading: { row: 'figure', tries: [[worseOf(leastMm, greatestMm, { min: minMm, max: maxMm })]] },
       }
     })
   },

@@ -1,5 +1,7 @@
-import { fixed, fromBase, shownDecimals, shownUnit, type LengthSystem } from '../quantity/index.ts'
-import type { Check } from '../sheet/index.ts'
+import type { Writer } from '../../gauging/index.ts'
+import { displayLength, fixed, fromBase, shownDecimals, shownUnit, type LengthSystem } from '../../quantity/index.ts'
+import type { Check } from '../../sheet/index.ts'
+import type { Cell } from './cells.ts'
 
 type Shown = Pick<Check, 'unit' | 'decimals' | 'choices'>
 
@@ -47,4 +49,23 @@ export function showLimits(check: Shown & Pick<Check, 'limits'>, system: LengthS
     : min === undefined
       ? 'none'
       : `minimum ${end(min).figure} ${end(min).unit}`.trim()
+}
+
+/** A difference too small for the unit that lengths are shown in, with its own unit. */
+function small(mm: number, system: LengthSystem): string {
+  const { figure, unit } =
+    system === 'inch' ? displayLength(mm, 'inch', 3, 'thou') : { figure: fixed(mm * 1000, 1), unit: 'µm' }
+  return `${figure} ${unit}`
+}
+
+/** How a working writes the figures of a check. */
+export const writerOf = (check: Shown, system: LengthSystem = 'mm'): Writer => ({
+  show: value => showFigure(value, check, system).figure,
+  small: value => small(value, system),
+})
+
+/** How a working writes the figures of one cell: as its check's, or in the unit its field is held in. */
+export const writerFor = ({ as }: Pick<Cell, 'as'>, check: Shown, system?: LengthSystem): Writer => {
+  const plain = (value: number) => String(Number(value.toPrecision(7)))
+  return as.type === 'number' && as.shown ? writerOf(check, system) : { show: plain, small: plain }
 }

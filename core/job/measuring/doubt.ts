@@ -1,6 +1,6 @@
-import type { Check } from '../sheet/index.ts'
+import type { Check } from '../../sheet/index.ts'
 import { showFigure } from './show.ts'
-import type { LengthSystem } from '../quantity/index.ts'
+import type { LengthSystem } from '../../quantity/index.ts'
 
 /** Further out than this many widths of its limits, a figure is likelier a slip than a wear. */
 const WIDTHS_OUT = 3

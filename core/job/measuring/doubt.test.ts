@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { reading, technician, plan } from '../../tests/pump.ts'
-import { doubtOf, leadingDigits, showValue, viewJob, widthOf, withLeading } from './index.ts'
+import { reading, technician, plan } from '../../../tests/pump.ts'
+import { doubtOf, leadingDigits, showValue, viewJob, widthOf, withLeading } from '../index.ts'
 
 const journal = plan.checks.get('journal-de')!
 const float = plan.checks.get('float')!

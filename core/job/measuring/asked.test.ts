@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest'
-import { SUMS_BY_NAME } from '../sums/index.ts'
-import { examineSheet, type Check, type Sheet } from '../sheet/index.ts'
-import { reading, refusal } from '../../tests/pump.ts'
-import { sheetNamed, worker } from '../../tests/sheets.ts'
-import { projectJob, recordOf, showLimits, showValue, viewJob } from './index.ts'
+import { SUMS_BY_NAME } from '../../sums/index.ts'
+import { examineSheet, type Check, type Sheet } from '../../sheet/index.ts'
+import { answer, refusal } from '../../../tests/pump.ts'
+import { sheetNamed, worker } from '../../../tests/sheets.ts'
+import { projectJob, recordOf, showLimits, showValue, viewJob } from '../index.ts'
 
 const sheet = sheetNamed('blower-clearances')
 const at = (one: ReturnType<typeof worker>, check: string) =>
@@ -29,9 +29,9 @@ describe('what is asked', () => {
   it('in several places counts by the worst', () => {
     const one = worker(sheet)
     one.workUntil('measure')
-    one.act('reading.taken', reading('burrs', 'inspect', [[0]], { station: 'driving rotor', texts: [['nothing']] }))
+    one.act('reading.taken', answer('burrs', 'inspect', 'nothing', 'driving rotor'))
     expect(at(one, 'burrs').judgement.verdict).toBe('Open')
-    one.act('reading.taken', reading('burrs', 'inspect', [[2]], { station: 'driven rotor', texts: [['scored']] }))
+    one.act('reading.taken', answer('burrs', 'inspect', 'scored', 'driven rotor'))
     expect(at(one, 'burrs')).toMatchObject({ judgement: { verdict: 'Out' }, value: 2 })
   })
   it('an answer that is out is owed, and a good one is not', () => {
@@ -51,21 +51,23 @@ describe('what is asked', () => {
       share: null,
     })
   })
-  it.each<[string, Parameters<typeof reading>, object, RegExp]>([
-    ['an answer that is not on the sheet', ['turn', 'inspect', [[0]]], { texts: [['fine']] }, /not on the sheet/],
-    ['an answer under another’s number', ['turn', 'inspect', [[2]]], { texts: [['smooth all round']] }, /not on the/],
-    ['a number no answer has', ['turn', 'inspect', [[7]]], { texts: [['x']] }, /outside what can be believed/],
-    ['a place it is not asked in', ['burrs', 'inspect', [[0]]], { texts: [['nothing']] }, /no such place/],
-  ])('refuses %s', (_, [check, moment, tries], more, words) => {
+  it.each([
+    [
+      'an answer that is not on the sheet',
+      answer('turn', 'inspect', 'fine'),
+      /no answer “fine”. Choose one of: smooth all/,
+    ],
+    ['the number of an answer', answer('turn', 'inspect', '0'), /no answer “0”/],
+    ['a place it is not asked in', answer('burrs', 'inspect', 'nothing', 'the cover'), /no such place/],
+    ['no place, where there are several', answer('burrs', 'inspect', 'nothing'), /no such place/],
+  ])('refuses %s', (_, payload, words) => {
     const one = worker(sheet)
     one.workUntil('measure')
-    expect(refusal(one, 'reading.taken', reading(check, moment, tries, more))).toMatch(words)
-    expect(
-      refusal(one, 'reading.taken', reading('turn', 'inspect', [[0]], { texts: [['smooth all round']] })),
-    ).toBeNull()
+    expect(refusal(one, 'reading.taken', payload)).toMatch(words)
+    expect(refusal(one, 'reading.taken', answer('turn', 'inspect', 'smooth all round'))).toBeNull()
   })
   it('is answered once; another answer is a correction with its reason', () => {
-    const again = reading('turn', 'inspect', [[1]], { texts: [['a little gritty']] })
+    const again = answer('turn', 'inspect', 'a little gritty')
     expect(refusal(found({}), 'reading.taken', again)).toMatch(/measured there already/)
   })
 })

@@ -1,0 +1,57 @@
+<script setup lang="ts">
+import type { Cell } from '~~/core/job'
+
+/** Where what is read is typed, chosen or ticked: what it looks like follows from what the cell is read as. */
+const props = defineProps<{
+  cell: Cell
+  title: string
+  unit: string
+  lead: string | null
+  placeholder: string
+}>()
+const said = defineModel<string>({ required: true })
+const emit = defineEmits<{ take: [] }>()
+const field = useTemplateRef<{ focus: () => void; select: () => void }>('field')
+const as = computed(() => props.cell.as)
+/** Answers of what is chosen, not typed. */
+const answers = computed((): readonly string[] =>
+  as.value.type === 'flag' ? ['yes', 'no'] : as.value.type === 'choice' ? as.value.choices : [],
+)
+const some = computed(() => (said.value ? said.value.split(';') : []))
+const choose = (all: readonly unknown[]) => {
+  said.value = all.join(';')
+}
+defineExpose({ focus: () => field.value?.focus(), select: () => field.value?.select() })
+</script>
+
+<template>
+  <form v-if="as.type === 'number' || as.type === 'text'" class="take" @submit.prevent="emit('take')">
+    <QuantityField
+      ref="field"
+      v-model="said"
+      name="figure"
+      big
+      :label="title"
+      :unit="unit"
+      :lead="lead"
+      :placeholder="placeholder"
+    />
+  </form>
+  <el-radio-group
+    v-else-if="answers.length"
+    :model-value="said"
+    :aria-label="title"
+    @change="one => (said = String(one))"
+  >
+    <el-radio-button v-for="word in answers" :key="word" :value="word">{{ word }}</el-radio-button>
+  </el-radio-group>
+  <el-checkbox-group
+    v-else-if="as.type === 'many'"
+    :model-value="some"
+    :aria-label="title"
+    @change="all => choose(all as string[])"
+  >
+    <el-checkbox-button v-for="word in as.choices" :key="word" :value="word">{{ word }}</el-checkbox-button>
+  </el-checkbox-group>
+  <LazyContactGrid v-else-if="as.type === 'list'" :squares="some" @change="choose" />
+</template>

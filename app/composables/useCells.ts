@@ -1,0 +1,28 @@
+import { readingKey, unmetNeeds, type Cell } from '~~/core/job'
+import type { Moment } from '~~/core/sheet'
+
+/** The cells of one check at one moment, and which of them is at hand: the first that is missing, until another is chosen. */
+export function useCells(id: string, moment: Moment) {
+  const job = useJob()
+  const result = computed(() => job.view.results.get(readingKey(id, moment))!)
+  const cells = computed(() => result.value.worked.cells)
+  /** What has to be done before this can be measured at all. */
+  const before = computed(() => {
+    const { step } = result.value.check.at.find(one => one.moment === moment)!
+    return unmetNeeds(job.plan, job.state, job.plan.steps.get(step)!)
+  })
+  const taken = (cell: Cell) => result.value.read.get(cell.key)
+  /** The next one that is missing, going round from the one at hand. */
+  const nextOpen = (after?: Cell): Cell | undefined => {
+    const from = after ? cells.value.findIndex(one => one.key === after.key) + 1 : 0
+    const missing = new Set(result.value.missing.map(one => one.key))
+    return [...cells.value.slice(from), ...cells.value.slice(0, from)].find(one => missing.has(one.key))
+  }
+  const chosen = ref<string | null>(nextOpen()?.key ?? cells.value[0]?.key ?? null)
+  const cell = computed(() => cells.value.find(one => one.key === chosen.value) ?? nextOpen())
+  const entered = computed(() => cell.value && taken(cell.value))
+  const goTo = (to: Cell | undefined) => {
+    chosen.value = to?.key ?? chosen.value
+  }
+  return { result, cells, cell, entered, before, taken, nextOpen, goTo }
+}

@@ -1,0 +1,30 @@
+export {
+  decimalsWritten,
+  readCell,
+  readFigure,
+  readingIn,
+  reduceCell,
+  saidIn,
+  unitOf,
+  type Cell,
+  type CellValue,
+  type Reduced,
+  type Tried,
+} from './cells.ts'
+export { doubtOf, leadingDigits, widthOf, withLeading } from './doubt.ts'
+export { oddnessOf, readDraft, type Draft } from './draft.ts'
+export {
+  atMoment,
+  checkResults,
+  isHistory,
+  isOwed,
+  newestOf,
+  readAt,
+  standing,
+  type CheckResult,
+  type PlaceResult,
+  type Read,
+} from './results.ts'
+export { showFigure, showLimits, showValue, writerOf } from './show.ts'
+export { wayOf, type Way } from './way.ts'
+export { decidingFigure, figureInBase, judgedOf, workOut, type Worked } from './work.ts'

@@ -1,0 +1,377 @@
+import { ROWS } from '../../gauging/index.ts'
+import type { LengthSystem } from '../../quantity/index.ts'
+import {
+  fromOf,
+  MOMENTS,
+  ridersOf,
+  stepsBefore,
+  type Check,
+  type Moment,
+  type Plan,
+  type Ref,
+} from '../../sheet/index.ts'
+import { runSum, type Answer } from '../../sums/define.ts'
+import { MAKER } from '../../sums/limits.ts'
+import type { Held, Judgement, WorkingLine } from '../../verdict.ts'
+import { readingKey, renewedAt, type CellRead, type JobState, type Stamp } from '../state.ts'
+import { reduceCell, type Cell, type Tried } from './cells.ts'
+import { showFigure, writerFor } from './show.ts'
+import { wayOf } from './way.ts'
+import { decidingFigure, figureInBase, judgedOf, workOut, type Worked } from './work.ts'
+
+/** What was read, by the key of its cell. */
+export type Read = ReadonlyMap<string, CellRead>
+
+/** One place of a check as it stands by itself. */
+export interface PlaceResult {
+  cell: Cell
+  judgement: Judgement
+  /** What being out does, or would do. */
+  consequence: string | null
+  /** Read of a part that has been renewed since. */
+  history: boolean
+}
+
+/** A check at one moment: what it came to, how it stands, and what is still missing. */
+export interface CheckResult {
+  check: Check
+  moment: Moment
+  /** What was read of it, and how it was worked out. */
+  read: Read
+  worked: Worked
+  /** In the base unit of the check; null while nothing is measured. */
+  value: number | null
+  /** Least and greatest, where a part has many readings. */
+  span: [number, number] | null
+  judgement: Judgement
+  /** The sentence on what being out does, where it is out. */
+  consequence: string | null
+  /** How each place stands that is judged by itself, by the key of its cell; those not read yet are not there. */
+  places: ReadonlyMap<string, PlaceResult>
+  /** How it was worked out, and what is to be known of it, in the display's units. */
+  working: (system?: LengthSystem) => WorkingLine[]
+  notes: (system?: LengthSystem) => string[]
+  missing: Cell[]
+  /** Least and greatest of tries that disagree: then nothing is judged, and their mean means nothing. */
+  scatter: [number, number] | null
+  /** Why what was read, whole as it is, does not count and is taken again. */
+  again: string | null
+  /** Nothing is missing, here or at what it is worked out from, and what was read counts. */
+  complete: boolean
+  /** The acts it rests on. */
+  stamps: readonly Stamp[]
+  owed: boolean
+  /** Some of it was read of a part that has been renewed since: kept and shown, and nothing rests on it. */
+  history: boolean
+}
+
+const OPEN: Judgement = { verdict: 'Open', share: null, side: null }
+const DISAGREE = 'tries disagree'
+
+/** Whether a reading tells of a part that has been renewed since. */
+export const isHistory = (state: JobState, of: readonly Ref[], { n }: Pick<Stamp, 'n'>): boolean =>
+  n < renewedAt(state, of)
+
+/** The newest act behind a result; null where there is none. */
+export const newestOf = ({ stamps }: Pick<CheckResult, 'stamps'>): Stamp | null =>
+  stamps.reduce<Stamp | null>((newest, one) => (newest && newest.n > one.n ? newest : one), null)
+
+/** What a check is worked out in: plan, state, and what the others give. */
+interface Scene {
+  plan: Plan
+  state: JobState
+  resultOf: Lookup
+}
+type Lookup = (check: string, moment: Moment) => CheckResult | null
+
+const NONE_READ: Read = new Map()
+
+/** The parts that each cell tells of, where those are not all that the check tells of. */
+function ofCells(plan: Plan, check: Check, moment: Moment): (cell: CellRead) => readonly Ref[] {
+  const { rows = {} } = wayOf(plan, check, moment).spec
+  return ({ field, place }) => rows[field]?.find(one => one.name === (place ?? ''))?.of ?? check.of
+}
+
+/**
+ * What counts as read at a moment. Where only what was renewed is read again, the other places keep what they had: the
+ * newest reading that tells of the part that is there.
+ */
+export function readAt(plan: Plan, state: JobState, check: Check, moment: Moment): Read {
+  const own = state.readings.get(readingKey(check.id, moment))
+  if (!atOf(check, moment).renewed) return own ?? NONE_READ
+  const of = ofCells(plan, check, moment)
+  const isCurrent = (cell: CellRead) => !isHistory(state, of(cell), cell)
+  if (!isOwed(state, check, moment)) return own ?? NONE_READ
+  const upTo = MOMENTS.slice(0, MOMENTS.indexOf(moment) + 1)
+  const all = upTo.flatMap(one => [...(state.readings.get(readingKey(check.id, one)) ?? NONE_READ)])
+  const kept = all.filter(([, cell]) => isCurrent(cell))
+  return kept.length === own?.size && kept.every(([key, cell]) => own.get(key) === cell) ? own : new Map(kept)
+}
+
+/** The newest complete result of a check up to and including a moment: a part not measured again keeps what it had. */
+function newestUpTo(
+  resultOf: Lookup,
+  check: string,
+  moment: Moment,
+  counts: (result: CheckResult) => boolean,
+): CheckResult | null {
+  const upTo = MOMENTS.slice(0, MOMENTS.indexOf(moment) + 1).toReversed()
+  return upTo.map(one => resultOf(check, one)).find(one => one?.complete && one.value !== null && counts(one)) ?? null
+}
+
+const isCurrent = ({ history }: CheckResult) => !history
+/** What was found is made of what was found; from the build on only of parts that are in. */
+const countsAt = (moment: Moment) => (MOMENTS.indexOf(moment) < MOMENTS.indexOf('build') ? () => true : isCurrent)
+
+/** Masses of all that a step moves, kg: what it takes off or fits, and what rides on that as the sheet has it then. */
+function massAt({ plan }: Scene, step: string): number | null {
+  const { removes = [], fits = [] } = plan.steps.get(step) ?? {}
+  const before = stepsBefore(plan.steps, step)
+  const isDone = (by: Plan['removedBy'], ref: Ref) => before.has(by.get(ref)?.id ?? '')
+  const along = [
+    ...removes.flatMap(ref => ridersOf(plan, ref)).filter(ref => !isDone(plan.removedBy, ref)),
+    ...fits.flatMap(ref => ridersOf(plan, ref)).filter(ref => !plan.removedBy.has(ref) || isDone(plan.fittedBy, ref)),
+  ]
+  const all = [...new Set([...removes, ...fits, ...along])]
+  return all.reduce((sum, ref) => sum + (plan.parts.get(ref)?.part.massKg ?? 0), 0) || null
+}
+
+/** One figure of another result, base unit. */
+function figureOfResult({ value, span, worked: { answer } }: CheckResult, figure: string): number | null {
+  if (figure === 'value') return value
+  if (figure === 'least') return span?.[0] ?? value
+  if (figure === 'greatest') return span?.[1] ?? value
+  return answer?.ok ? figureInBase(answer.value, figure) : null
+}
+
+/** What a check takes from others, by field; null where it cannot be had yet. */
+function derivedFor(scene: Scene, check: Check, moment: Moment) {
+  const values: Record<string, number | null> = {}
+  const behind = new Set<CheckResult>()
+  for (const [field, text] of Object.entries(wayOf(scene.plan, check, moment).spec.from ?? {})) {
+    const { of, at, figure } = fromOf(text)!
+    if (of === 'mass') values[field] = massAt(scene, at)
+    else {
+      const found = newestUpTo(scene.resultOf, of, at as Moment, countsAt(moment))
+      values[field] = found && figureOfResult(found, figure)
+      if (found) behind.add(found)
+    }
+  }
+  return { values, behind: [...behind] }
+}
+
+/** Where the limits of a sheet come from, and what being outside them does to this machine, a sum cannot know. */
+const withSource = (answer: Answer, { source, low, high }: Check): Answer => ({
+  ...answer,
+  figures: answer.figures.map(one => {
+    if (!one.held?.source.includes(MAKER)) return one
+    const { held } = one
+    const own = held.side === 'low' ? low : high
+    const consequence = held.consequence ? (own ?? held.consequence) : held.consequence
+    return { ...one, held: { ...held, consequence, source: held.source.replace(MAKER, source) } }
+  }),
+})
+
+/** What was worked out of readings, kept with the map they lie in: that is another once anything of it is. */
+const WORKED = new WeakMap<object, { check: Check; moment: Moment; derived: string; worked: Worked }>()
+
+/** What a check comes to, with these readings in it. */
+export function workedWith(
+  plan: Plan,
+  check: Check,
+  moment: Moment,
+  derived: Worked['derived'],
+  read: ReadonlyMap<string, Tried>,
+): Worked {
+  const worked = workOut(wayOf(plan, check, moment), check, derived, read)
+  return worked.answer?.ok ? { ...worked, answer: { ok: true, value: withSource(worked.answer.value, check) } } : worked
+}
+
+function workedOf({ plan }: Scene, check: Check, moment: Moment, derived: Worked['derived'], read: Read): Worked {
+  // Of what nobody has read yet, the check itself keeps what it comes to.
+  const keptBy = read.size ? read : check
+  const text = JSON.stringify(derived)
+  const known = WORKED.get(keptBy)
+  if (known && known.check === check && known.moment === moment && known.derived === text) return known.worked
+  const worked = workedWith(plan, check, moment, derived, read)
+  WORKED.set(keptBy, { check, moment, derived: text, worked })
+  return worked
+}
+
+/** What was read of one cell, as a line of the working: its tries and their mean. */
+function lineOf(cell: Cell, tried: Tried, check: Check, system?: LengthSystem): WorkingLine[] {
+  const read = reduceCell(cell, tried)
+  if (!read || cell.as.type !== 'number') return []
+  const write = writerFor(cell, check, system)
+  const rule = ROWS[cell.row.of]
+  const gives = rule.isSmall ? write.small : write.show
+  const rows = tried.values as number[][]
+  const sums = rows.map(row => rule.sum(row, write, tried.style))
+  const count = read.figures.length
+  // What is read straight off is its own sum; a pair says what it comes to.
+  const isPlain = cell.row.of === 'figure'
+  const whole = (i: number) => (isPlain || rule.isSmall ? sums[i]! : `${sums[i]!} = ${gives(read.figures[i]!)}`)
+  const mean = `(${read.figures.map(gives).join(' + ')}) / ${count}`
+  return [
+    {
+      what: cell.name || (rule.isSmall ? 'Sweep' : 'Mean of the tries'),
+      sum: count === 1 ? whole(0) : isPlain ? mean : `${rows.map((_, i) => whole(i)).join('; ')}. ${mean}`,
+      gives: read.scatter ? DISAGREE : gives(read.value as number),
+    },
+  ]
+}
+
+function notesOf(cell: Cell, tried: Tried, check: Check, system: LengthSystem = 'mm'): string[] {
+  const read = reduceCell(cell, tried)
+  if (!read) return []
+  const own =
+    cell.as.type === 'number' ? tried.values.flatMap(row => ROWS[cell.row.of].notes?.(row as number[]) ?? []) : []
+  if (!read.scatter) return own
+  const { figure, unit } = showFigure(read.range, check, system)
+  const { furthest } = read.scatter
+  const odd = furthest === null ? '' : `; try ${furthest + 1} stands furthest off`
+  return [
+    ...own,
+    `${cell.name || 'The tries'}: ${read.figures.length} tries spread over ${figure} ${unit}${odd}. Measure again.`,
+  ]
+}
+
+const judgementOf = ({ verdict, share, side }: Held): Judgement => ({ verdict, share, side })
+
+/** How each place stands that is judged by itself, and whose tries are all in and agree. */
+function placesOf({ cells, missing, scattered, answer }: Worked, isPast: (cell: Cell) => boolean) {
+  const byKey = new Map(cells.map(cell => [cell.key, cell]))
+  const places = new Map<string, PlaceResult>()
+  for (const { at, held } of answer?.ok ? answer.value.figures : []) {
+    const cell = at === undefined ? undefined : byKey.get(at)
+    if (!cell || missing.includes(cell)) continue
+    const judgement = held && !scattered.includes(cell) ? judgementOf(held) : OPEN
+    places.set(cell.key, { cell, judgement, consequence: held?.consequence ?? null, history: isPast(cell) })
+  }
+  return places
+}
+
+/** The working of a check: what was read of it, tries and all, then what was made of that. */
+const workingOf =
+  (plan: Plan, check: Check, moment: Moment, worked: Worked, read: ReadonlyMap<string, Tried>) =>
+  (system: LengthSystem = 'mm'): WorkingLine[] => {
+    const { sum, cells, input, answer } = worked
+    const tried = cells.flatMap(cell => {
+      const one = read.get(cell.key)
+      return one && (sum.bench || one.values.length > 1) ? lineOf(cell, one, check, system) : []
+    })
+    if (!answer?.ok) return tried
+    const other = sum.bench && system !== 'mm' ? runSum(wayOf(plan, check, moment, system).sum, input) : answer
+    return [...tried, ...(other.ok ? other.value.working : [])]
+  }
+
+/** What is read of a check, worked out and judged; nothing of it is judged before it is whole. */
+export function judged(
+  plan: Plan,
+  check: Check,
+  moment: Moment,
+  worked: Worked,
+  read: ReadonlyMap<string, Tried>,
+  isPast: (cell: Cell) => boolean = () => false,
+): Omit<CheckResult, 'read' | 'stamps' | 'owed' | 'history'> {
+  const { cells, missing, scattered, answer, derived, sum } = worked
+  const given = answer?.ok ? answer.value : null
+  const deciding = given && decidingFigure(given)
+  const isGiven = Object.values(derived).every(one => one !== null)
+  const isWhole = !missing.length && isGiven
+  const odd = scattered[0] && reduceCell(scattered[0], read.get(scattered[0].key)!)?.scatter
+  const figure = (key: string) => (given ? figureInBase(given, key) : null)
+  const [least, greatest] = sum.bench ? [figure('least'), figure('greatest')] : [null, null]
+  const open = given && judgedOf(given).find(one => one.held!.verdict === 'Open')
+  const value = figure(worked.spec.trend)
+  const again = !isWhole
+    ? null
+    : odd
+      ? DISAGREE
+      : answer && !answer.ok
+        ? answer.why
+        : open
+          ? `${open.what}: ${open.held!.source}`
+          : null
+  const stands = deciding && isWhole && !odd ? judgementOf(deciding.held!) : OPEN
+  return {
+    check,
+    moment,
+    worked,
+    value: value !== null && Number.isFinite(value) ? value : null,
+    span: least !== null && greatest !== null ? [least, greatest] : null,
+    judgement: stands,
+    consequence: stands.verdict === 'Out' ? (deciding?.held?.consequence ?? null) : null,
+    places: placesOf(worked, isPast),
+    working: workingOf(plan, check, moment, worked, read),
+    notes: system => [
+      ...cells.flatMap(cell => (read.has(cell.key) ? notesOf(cell, read.get(cell.key)!, check, system) : [])),
+      ...(given?.notes ?? []),
+    ],
+    missing,
+    scatter: odd ? [odd.least, odd.greatest] : null,
+    again,
+    complete: isWhole && again === null,
+  }
+}
+
+function resultAt(scene: Scene, check: Check, moment: Moment): CheckResult {
+  const { plan, state } = scene
+  const read = readAt(plan, state, check, moment)
+  const { values, behind } = derivedFor(scene, check, moment)
+  const worked = workedOf(scene, check, moment, values, read)
+  const isPast = (cell: Cell) => {
+    const one = read.get(cell.key)
+    return one !== undefined && isHistory(state, cell.of, one)
+  }
+  const taken = worked.cells.flatMap(cell => read.get(cell.key) ?? [])
+  return {
+    ...judged(plan, check, moment, worked, read, isPast),
+    read,
+    owed: isOwed(state, check, moment),
+    history: worked.cells.some(isPast) || behind.some(one => one.history),
+    stamps: [...taken, ...behind.flatMap(one => one.stamps)],
+  }
+}
+
+const atOf = (check: Check, moment: Moment) => check.at.find(one => one.moment === moment)!
+
+/** A check as it is at one moment, which may have limits of its own; made once, so that it is the same one every time. */
+export function atMoment(check: Check, moment: Moment): Check {
+  const at = atOf(check, moment)
+  if (!at.limits) return check
+  const made = LIMITED.get(at) ?? { ...check, limits: at.limits }
+  LIMITED.set(at, made)
+  return made
+}
+const LIMITED = new WeakMap<object, Check>()
+
+export const isOwed = (state: JobState, check: Check, moment: Moment): boolean =>
+  !atOf(check, moment).renewed || renewedAt(state, check.of) > 0
+
+/** Every check at every moment it is taken, reduced and judged; keyed by check and moment, in the order of the sheet. */
+export function checkResults(plan: Plan, state: JobState): Map<string, CheckResult> {
+  const known = new Map<string, CheckResult>()
+  const underWay = new Set<string>()
+  const resultOf: Lookup = (id, moment) => {
+    const key = readingKey(id, moment)
+    const before = known.get(key)
+    if (before) return before
+    const check = plan.checks.get(id)
+    if (!check?.at.some(one => one.moment === moment) || underWay.has(key)) return null
+    underWay.add(key)
+    const result = resultAt({ plan, state, resultOf }, atMoment(check, moment), moment)
+    known.set(key, result)
+    return result
+  }
+  return new Map(
+    plan.sheet.checks.flatMap(({ id, at }) =>
+      at.map(({ moment }) => [readingKey(id, moment), resultOf(id, moment)!] as const),
+    ),
+  )
+}
+
+/** The newest moment at which a check is complete for the parts that are in: the one that stands. */
+export function standing(results: Map<string, CheckResult>, check: Check): CheckResult | null {
+  return newestUpTo((id, moment) => results.get(readingKey(id, moment)) ?? null, check.id, 'asLeft', isCurrent)
+}

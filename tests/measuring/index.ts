@@ -1,0 +1,20 @@
+import { readFileSync } from 'node:fs'
+import { parse } from 'yaml'
+import type { Technician } from '../../demo/technician.ts'
+import { BENCH_SUMS } from '../../core/sums/bench/index.ts'
+import { readSheet, type Sheet } from '../../core/sheet/index.ts'
+import { worker } from '../sheets.ts'
+import { wedgeSum } from './wedge.ts'
+
+/** Puts the new way of measuring at hand, as a line in the list of them would. */
+export const withWedge = (): void => void (BENCH_SUMS as Map<string, typeof wedgeSum>).set('wedge', wedgeSum)
+
+export const wedgeSheet = (): Sheet => readSheet(parse(readFileSync('tests/measuring/wedge.yaml', 'utf8'))) as Sheet
+
+/** Somebody at the hub that gapes, about to measure it. */
+export function atTheGap(): Technician {
+  withWedge()
+  const one = worker(wedgeSheet(), { gape: 0.05 })
+  one.workUntil('hub-on')
+  return one
+}
