@@ -173,7 +173,7 @@ export class Technician {
     const { bags, tags, counts, hands, mates, lubricants, found } = asksOf(this.plan, this.folded.state, step)
     const { state } = this.folded
     return {
-      bags: Object.fromEntries(bags.map(({ lot }) => [lot, `B${this.label()}`])),
+      bags: Object.fromEntries(bags.map(({ group }) => [group, `B${this.label()}`])),
       tags: Object.fromEntries(tags.map(ref => [ref, `T${this.label()}`])),
       counts: Object.fromEntries(
         counts.map(one => [
@@ -181,7 +181,7 @@ export class Technician {
           one.must ??
             (one.part
               ? this.plan.parts.get(one.part)!.part.quantity!
-              : step.leaves!.find(debt => debt.id === one.aid)!.pieces!),
+              : step.leaves!.find(debt => debt.id === one.item)!.pieces!),
         ]),
       ),
       hands: Object.fromEntries(hands.map(({ place }) => [place, place])),
@@ -236,7 +236,7 @@ export class Technician {
     const { locking } = joint
     if (!locking || way === 'nip') return
     const say = locking.choices.find(one => one.met)!.say
-    this.act('joint.locked', { joint: id, say, ...(locking.fresh ? { fresh: locking.fresh.pieces } : {}) })
+    this.act('joint.locked', { joint: id, say, ...(locking.newPieces ? { newPieces: locking.newPieces.pieces } : {}) })
   }
 
   /** Eases a joint bolt by bolt, where the sheet gives an order for that. */
@@ -257,8 +257,8 @@ export class Technician {
       hold.by === 'lead'
         ? undefined
         : competenceFor(hold, this.findings.held ?? [{ by: hold.by, of: hold.of! }], this.clock.now())
-    const saw = this.basis({ kind: 'hold', step })
-    this.act('hold.signed', { step, saw, ...(on ? { on } : {}) }, 'lead')
+    const basis = this.basis({ kind: 'hold', step })
+    this.act('hold.signed', { step, basis, ...(on ? { on } : {}) }, 'lead')
   }
 
   /** The acts that something owed rests on now. */
@@ -267,8 +267,8 @@ export class Technician {
   }
 
   /** A lead lets something owed pass, as it is now. */
-  concede(of: OwedId, why: string, more: { alone?: boolean } = {}): void {
-    this.act('concession.given', { of, saw: this.basis(of), why, ...more }, 'lead')
+  concede(of: OwedId, why: string, more: { onlyLead?: boolean } = {}): void {
+    this.act('concession.given', { of, basis: this.basis(of), why, ...more }, 'lead')
   }
 
   /** Hands the machine back, with a lead's written concession for whatever still stands against it. */

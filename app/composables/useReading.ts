@@ -61,7 +61,7 @@ export function useReading(id: string, moment: Moment) {
   }
 
   const typedIn = (place: Cell): Payloads['reading.taken'] => {
-    const assumed = tries.figures.value.find(one => one.assumed)?.assumed
+    const leading = tries.figures.value.find(one => one.leading)?.leading
     return readingIn(
       id,
       moment,
@@ -70,7 +70,7 @@ export function useReading(id: string, moment: Moment) {
       {
         ...(tries.unit.value ? { unit: tries.unit.value } : {}),
         instrument: result.value.check.instrument,
-        ...(assumed ? { assumed } : {}),
+        ...(leading ? { leading } : {}),
         ...styled(),
       },
     )
@@ -116,11 +116,11 @@ export function useReading(id: string, moment: Moment) {
 
   /** A reading kept in the wrong place goes to the right one, which must be free. */
   function move(to: Cell) {
-    const { tries: texts, unit, instrument, assumed, style: how } = entered.value as CellRead
+    const { tries: texts, unit, instrument, leading, style: how } = entered.value as CellRead
     const more = {
       ...(unit ? { unit } : {}),
       ...(instrument ? { instrument } : {}),
-      ...(assumed ? { assumed } : {}),
+      ...(leading ? { leading } : {}),
       ...(how ? { style: how } : {}),
     }
     void put(readingIn(id, moment, to, texts, more), 'Kept in the wrong place', 'Who moves the reading?', () => {

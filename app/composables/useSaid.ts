@@ -37,8 +37,8 @@ export function createSaid(job: Job, step: Ref<Step | null>, isReached: Ref<bool
             .filter(ref => said.value.tags?.[ref] === undefined)
             .map(key => ['tags', 'T', key] as const),
           ...asks.value.bags
-            .filter(({ lot }) => said.value.bags?.[lot] === undefined)
-            .map(({ lot }) => ['bags', 'B', lot] as const),
+            .filter(({ group }) => said.value.bags?.[group] === undefined)
+            .map(({ group }) => ['bags', 'B', group] as const),
         ]
       : [],
   )

@@ -15,7 +15,7 @@ export interface Figure {
   text: string
   value: CellValue
   /** Leading digits of the text that were not typed. */
-  assumed?: string
+  leading?: string
 }
 
 interface Kept {
@@ -73,7 +73,7 @@ export function useTries(result: Ref<CheckResult>, cell: Ref<Cell | undefined>) 
     const { check } = result.value
     const length = show(check.limits.min!, check).figure.length - lead.value.length
     const full = withLeading(lead.value, length, typed)
-    return full === null ? { text: typed } : { text: full, assumed: lead.value }
+    return full === null ? { text: typed } : { text: full, leading: lead.value }
   })
   const readOne = (typed: string) => readFigure(cell.value!, typed, unit.value ?? undefined)
   const read = computed(() => (cell.value && whole.value.text ? readOne(whole.value.text) : null))

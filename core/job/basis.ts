@@ -2,7 +2,7 @@ import type { Plan } from '../sheet/index.ts'
 import { workOf } from './holds.ts'
 import { checkResults, type CheckResult } from './measuring/results.ts'
 import type { OwedId } from './owed/id.ts'
-import { entriesOf } from './saw.ts'
+import { entriesOf } from './same.ts'
 import { partState, readingKey, type JobState, type Stamp } from './state.ts'
 
 type Results = ReadonlyMap<string, CheckResult>

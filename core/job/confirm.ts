@@ -11,14 +11,14 @@ export interface Count {
   what: string
   way: 'out' | 'in'
   part?: Ref
-  aid?: string
-  /** An aid comes out as it went in; short of that the step is not done. */
+  item?: string
+  /** An item comes out as it went in; short of that the step is not done. */
   must?: number
 }
 
 /** What a step asks for when it is confirmed, beside that it is done. */
 export interface Asks {
-  bags: { lot: string; parts: Ref[] }[]
+  bags: { group: string; parts: Ref[] }[]
   tags: Ref[]
   counts: Count[]
   hands: { place: Ref; candidates: InHand[] }[]
@@ -73,13 +73,13 @@ function countsOf(plan: Plan, state: JobState, step: Step): Count[] {
     ...parts(step.removes, 'out'),
     ...parts(step.fits, 'in'),
     ...(step.leaves ?? []).flatMap((debt): Count[] =>
-      debt.pieces ? [{ key: countKey(debt.id, 'in'), what: debt.what, way: 'in', aid: debt.id }] : [],
+      debt.pieces ? [{ key: countKey(debt.id, 'in'), what: debt.what, way: 'in', item: debt.id }] : [],
     ),
     ...aidsPaidBy(plan, step).map((debt): Count => ({
       key: countKey(debt.id, 'out'),
       what: debt.what,
       way: 'out',
-      aid: debt.id,
+      item: debt.id,
       must: state.counts.get(countKey(debt.id, 'in'))?.n ?? debt.pieces!,
     })),
   ].filter(one => one.must !== undefined || !state.counts.has(one.key))
@@ -146,7 +146,7 @@ export function lacks(plan: Plan, asks: Asks, said: Said): string[] {
   const name = (ref: Ref) => partName(plan, ref)
   return [
     ...asks.tags.filter(ref => !said.tags?.[ref]?.trim()).map(ref => `Give the tag of ${name(ref)}.`),
-    ...asks.bags.filter(bag => !said.bags?.[bag.lot]?.trim()).map(bag => `Give the bag of ${name(bag.parts[0]!)}.`),
+    ...asks.bags.filter(bag => !said.bags?.[bag.group]?.trim()).map(bag => `Give the bag of ${name(bag.parts[0]!)}.`),
     ...asks.counts.flatMap(count => {
       const n = said.counts?.[count.key]
       return n === undefined ? [`Count ${count.way}: ${count.what}.`] : (countFault(count, n) ?? [])
@@ -154,10 +154,10 @@ export function lacks(plan: Plan, asks: Asks, said: Said): string[] {
     ...asks.hands.flatMap(({ place }) => {
       const part = said.hands?.[place]
       if (!part) return [`Say which one is in the hand for ${name(place)}.`]
-      const { swapped } = plan.parts.get(place)!.part
+      const { ifSwapped } = plan.parts.get(place)!.part
       return part === place || said.swapped?.includes(place)
         ? []
-        : [`${name(part)} is in the hand for ${name(place)}.${swapped ? ` ${swapped}.` : ''}`]
+        : [`${name(part)} is in the hand for ${name(place)}.${ifSwapped ? ` ${ifSwapped}.` : ''}`]
     }),
     ...asks.mates.filter(mate => !said.mates?.[mate.id]).map(mate => `Say how it stands: ${mate.title}.`),
     ...asks.lubricants.flatMap(one => {
@@ -201,10 +201,10 @@ export function confirmationOf(plan: Plan, state: JobState, step: Step, said: Sa
   const asks = asksOf(plan, state, step, said)
   const lifts = (step.removes ?? []).filter(ref => partState(state, ref).where !== 'off')
   const counts = (way: 'out' | 'in') =>
-    asks.counts.flatMap(({ key, part, aid, way: its }) => {
+    asks.counts.flatMap(({ key, part, item, way: its }) => {
       const n = said.counts?.[key]
       if (n === undefined || its !== way) return []
-      return [act({ kind: 'pieces.counted', payload: { ...(part ? { part } : { aid }), way, n } })]
+      return [act({ kind: 'pieces.counted', payload: { ...(part ? { part } : { item }), way, n } })]
     })
   const label = (text: string | undefined) => text?.trim() ?? ''
   return [
@@ -218,8 +218,8 @@ export function confirmationOf(plan: Plan, state: JobState, step: Step, said: Sa
       : []),
     ...counts('out'),
     ...asks.bags
-      .filter(({ lot }) => label(said.bags?.[lot]))
-      .map(({ lot, parts }) => act({ kind: 'part.bagged', payload: { parts, bag: label(said.bags?.[lot]) } })),
+      .filter(({ group }) => label(said.bags?.[group]))
+      .map(({ group, parts }) => act({ kind: 'part.bagged', payload: { parts, bag: label(said.bags?.[group]) } })),
     ...asks.tags
       .filter(part => label(said.tags?.[part]))
       .map(part => act({ kind: 'part.tagged', payload: { part, tag: label(said.tags?.[part]) } })),

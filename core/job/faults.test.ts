@@ -143,7 +143,7 @@ describe('who may what', () => {
     ['job.signed', 'stores', { cured: 'yes' }],
     ['job.signed', 'fitter', { cured: 'yes' }],
     ['part.decided', 'planner', { parts: ['hub'], choice: 'reuse' }],
-    ['hold.signed', 'reader', { step: 'decide', saw: [] }],
+    ['hold.signed', 'reader', { step: 'decide', basis: [] }],
     ['concession.given', 'fitter', { of: { kind: 'hold', step: 'decide' }, why: 'x' }],
     ['step.done', 'stores', { step: 'isolate' }],
     ['job.cancelled', 'fitter', { why: 'x' }],
@@ -170,7 +170,7 @@ describe('who may what', () => {
 })
 
 describe('a hold point', () => {
-  const signing = () => ({ step: 'decide', saw: worker.basis({ kind: 'hold', step: 'decide' }) })
+  const signing = () => ({ step: 'decide', basis: worker.basis({ kind: 'hold', step: 'decide' }) })
   const decideAll = (by: 'fitter' | 'lead', last?: string) => {
     for (const { ref, part } of plan.parts.values())
       if (state().parts.get(ref)?.where === 'off' && part.renewal !== 'always' && ref !== last)
@@ -252,7 +252,7 @@ describe('time', () => {
     expect(refusalOf(plan, worker.folded, lifted)).toBeNull()
     take(lifted)
     expect(state().parts.get('spacer')!.where).toBe('off')
-    const debt = view().owed.find(one => one.kind === 'passed')!
+    const debt = view().owed.find(one => one.kind === 'late')!
     expect(debt).toMatchObject({ blocks: 'hand-back', who: 'lead', what: expect.stringMatching(/Coupling spacer/) })
     expect(debt.why).toMatch(/End float|First/)
     expect(says('concession.given', { of: debt.id, why: 'Seen by me' }, 'lead')).toBeNull()

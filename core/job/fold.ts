@@ -26,7 +26,7 @@ function take(opened: Plan, state: JobState, entry: AnyEntry): void {
   if (clockOf(entry) === 'late' && act.live && !act.neverLate) {
     const what = act.words(plan, entry.payload)
     const found = act.live(plan, state, entry).map((one, nth) => stamped(entry, state, { what, why: one, nth }))
-    state.passed.push(...found)
+    state.late.push(...found)
   }
   act.apply(state, entry, plan)
 }

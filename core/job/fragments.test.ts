@@ -185,28 +185,28 @@ describe('stuck, or will not go', () => {
 describe('put in for now', () => {
   it('keeps shut what it lies behind until it is out, counted', () => {
     const one = at('shaft-with-seal', 'springs-in')
-    one.act('aid.placed', { what: 'rag in the bore', n: 2 })
-    const still = () => view(one).owed.find(debt => debt.kind === 'aid')
+    one.act('item.placed', { what: 'rag in the bore', n: 2 })
+    const still = () => view(one).owed.find(debt => debt.kind === 'item')
     expect(still()).toMatchObject({ what: 'Still in: 2 × rag in the bore', blocks: 'cover' })
-    expect(view(one).gate.reasons.map(debt => debt.kind)).toContain('aid')
+    expect(view(one).gate.reasons.map(debt => debt.kind)).toContain('item')
     one.workUntil('gland-on')
     expect(one.hindered()).toContain('Still in: 2 × rag in the bore')
     expect(refusal(one, 'step.done', { step: 'gland-on' })).toMatch(/not fitted|Still in/)
-    expect(refusal(one, 'aid.removed', { what: 'rag in the bore', n: 3 })).toMatch(
+    expect(refusal(one, 'item.removed', { what: 'rag in the bore', n: 3 })).toMatch(
       /2 × rag in the bore went in, 3 came out/,
     )
-    expect(refusal(one, 'aid.removed', { what: 'lamp', n: 1 })).toMatch(/not in/)
-    expect(refusal(one, 'aid.placed', { what: 'rag in the bore', n: 1 })).toMatch(/is in already/)
-    one.act('aid.removed', { what: 'rag in the bore', n: 1 })
+    expect(refusal(one, 'item.removed', { what: 'lamp', n: 1 })).toMatch(/not in/)
+    expect(refusal(one, 'item.placed', { what: 'rag in the bore', n: 1 })).toMatch(/is in already/)
+    one.act('item.removed', { what: 'rag in the bore', n: 1 })
     expect(still()!.what).toBe('Still in: 1 × rag in the bore')
-    one.act('aid.removed', { what: 'rag in the bore', n: 1 })
+    one.act('item.removed', { what: 'rag in the bore', n: 1 })
     expect(still()).toBeUndefined()
     expect(one.hindered()).toEqual([])
   })
   it('is not conceded away', () => {
     const one = at('shaft-with-seal', 'springs-in')
-    one.act('aid.placed', { what: 'plug', n: 1 })
-    expect(refusal(one, 'concession.given', { of: { kind: 'aid', aid: 'plug' }, why: 'x' }, 'lead')).toMatch(
+    one.act('item.placed', { what: 'plug', n: 1 })
+    expect(refusal(one, 'concession.given', { of: { kind: 'item', item: 'plug' }, why: 'x' }, 'lead')).toMatch(
       /not conceded away/,
     )
   })

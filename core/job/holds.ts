@@ -1,7 +1,7 @@
 import { isLoose, tightens } from './joints.ts'
 import type { Plan, Step } from '../sheet/index.ts'
 import { partState, readingKey, type JobState, type Stamp } from './state.ts'
-import { entriesOf, isSame } from './saw.ts'
+import { entriesOf, isSame } from './same.ts'
 import { isWanted } from './wanted.ts'
 
 /** The steps a hold point signs for: its own, where the sheet names no others. */
@@ -35,7 +35,7 @@ const leavesWork = (plan: Plan, step: Step) =>
 export function holdStands(plan: Plan, state: JobState, step: Step): 'signed' | 'lapsed' | 'open' {
   const signed = state.holds.get(step.id)
   if (!signed) return 'open'
-  return isSame(signed.saw, entriesOf(workOf(plan, state, step))) ? 'signed' : 'lapsed'
+  return isSame(signed.basis, entriesOf(workOf(plan, state, step))) ? 'signed' : 'lapsed'
 }
 
 /** Whether somebody did some of the work that a hold covers, or vouched for it: then another signs it. */

@@ -298,8 +298,8 @@ describe('the gate', () => {
     expect(worker.folded.state.concessions.get(key(of))).toMatchObject({ by: 'odd', why: 'One season' })
   })
   it('wants a lead at the hold point', () => {
-    expect(refusal('hold.signed', { step: 'decide', saw: [] })).toMatch(/lead/)
-    expect(refusal('hold.signed', { step: 'decide', saw: [] }, 'lead')).toMatch(/nothing to sign yet/)
+    expect(refusal('hold.signed', { step: 'decide', basis: [] })).toMatch(/lead/)
+    expect(refusal('hold.signed', { step: 'decide', basis: [] }, 'lead')).toMatch(/nothing to sign yet/)
   })
 })
 

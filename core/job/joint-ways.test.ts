@@ -146,7 +146,7 @@ describe('slackened in an order', () => {
 
 describe('locking', () => {
   const locked = (say: string, fresh?: number) =>
-    refusal(one, 'joint.locked', { joint: 'cover-joint', say, ...(fresh === undefined ? {} : { fresh }) })
+    refusal(one, 'joint.locked', { joint: 'cover-joint', say, ...(fresh === undefined ? {} : { newPieces: fresh }) })
   const drawUp = () => {
     one.workUntil('cover-up')
     for (const [pass, torque] of [30, 60].entries())
@@ -159,14 +159,14 @@ describe('locking', () => {
     expect(one.hindered()).toEqual(['Cover, 4 × M16: how is it locked?'])
     expect(locked('wired the slack way')).toMatch(/count the new ones/)
     expect(locked('glued', 2)).toMatch(/one of what may be seen/)
-    one.act('joint.locked', { joint: 'cover-joint', say: 'wired the slack way', fresh: 2 })
+    one.act('joint.locked', { joint: 'cover-joint', say: 'wired the slack way', newPieces: 2 })
     expect(owed().find(debt => debt.kind === 'locking')).toMatchObject({
       what: 'Cover, 4 × M16: not locked as wanted',
       why: 'A bolt works loose and goes through the machine',
     })
-    one.act('joint.locked', { joint: 'cover-joint', say: 'wired so that each pulls the next tight', fresh: 1 })
+    one.act('joint.locked', { joint: 'cover-joint', say: 'wired so that each pulls the next tight', newPieces: 1 })
     expect(one.hindered()).toEqual(['Cover, 4 × M16: not locked as wanted'])
-    one.act('joint.locked', { joint: 'cover-joint', say: 'wired so that each pulls the next tight', fresh: 2 })
+    one.act('joint.locked', { joint: 'cover-joint', say: 'wired so that each pulls the next tight', newPieces: 2 })
     expect(one.hindered()).toEqual([])
   })
   it('is lost when the joint is slackened again', () => {
@@ -175,7 +175,7 @@ describe('locking', () => {
     expect(owed().map(debt => debt.kind)).toContain('joint')
     one.pull('cover-joint')
     expect(owed().map(debt => debt.kind)).not.toContain('locking')
-    expect(one.folded.state.joints.get('cover-joint')!.locked).toMatchObject({ fresh: 2 })
+    expect(one.folded.state.joints.get('cover-joint')!.locked).toMatchObject({ newPieces: 2 })
   })
 })
 
@@ -197,7 +197,7 @@ describe('a joint as it is written', () => {
     ],
     [
       'cover-joint',
-      { locking: { ask: 'x', choices: [{ say: 'y', met: true }], wrong: 'z' } },
+      { locking: { ask: 'x', choices: [{ say: 'y', met: true }], ifWrong: 'z' } },
       'joint cover-joint can only be locked one way',
     ],
   ])('%s %o', (id, more, words) => {

@@ -37,11 +37,11 @@ export function easedOf(joint: Joint, state: JobState) {
 /** Whether a joint that is drawn up is locked as the sheet wants it. */
 export function isLocked(
   { locking }: Joint,
-  { locked }: { locked?: Pick<NonNullable<JointState['locked']>, 'say' | 'fresh'> } = {},
+  { locked }: { locked?: Pick<NonNullable<JointState['locked']>, 'say' | 'newPieces'> } = {},
 ): boolean {
   if (!locking) return true
   const met = locking.choices.find(one => one.say === locked?.say)?.met ?? false
-  return met && (!locking.fresh || locked?.fresh === locking.fresh.pieces)
+  return met && (!locking.newPieces || locked?.newPieces === locking.newPieces.pieces)
 }
 
 /** A step that tightens: nips or draws up. */

@@ -3,12 +3,12 @@ import { partState, type JobState } from './state.ts'
 import { partName, partNames } from './words.ts'
 
 /**
- * The story a small part belongs to, for its bag: the sheet's lot; else a lookalike has a bag of its own, and the rest
+ * The story a small part belongs to, for its bag: the sheet's group; else a lookalike has a bag of its own, and the rest
  * of what comes off in one step shares one.
  */
-export function lotOf(plan: Plan, ref: Ref): string {
+export function bagGroupOf(plan: Plan, ref: Ref): string {
   const { part } = plan.parts.get(ref)!
-  return part.lot ?? (part.lookalike ? ref : `step ${plan.removedBy.get(ref)?.id ?? ref}`)
+  return part.bagGroup ?? (part.lookalike ? ref : `step ${plan.removedBy.get(ref)?.id ?? ref}`)
 }
 
 /** Parts this step takes off that are kept in a bag, or under a tag. */
@@ -19,8 +19,8 @@ export const keptBy = (plan: Plan, step: Step, way: 'bag' | 'tag'): Ref[] =>
   })
 
 /** The bags a step fills, each with what goes in it. */
-export function bagsOf(plan: Plan, step: Step): { lot: string; parts: Ref[] }[] {
-  return grouped(keptBy(plan, step, 'bag'), ref => lotOf(plan, ref)).map(([lot, parts]) => ({ lot, parts }))
+export function bagsOf(plan: Plan, step: Step): { group: string; parts: Ref[] }[] {
+  return grouped(keptBy(plan, step, 'bag'), ref => bagGroupOf(plan, ref)).map(([group, parts]) => ({ group, parts }))
 }
 
 function grouped<T>(list: readonly T[], keyOf: (one: T) => string): [string, T[]][] {
@@ -48,9 +48,9 @@ export function tagRefusal(plan: Plan, state: JobState, part: Ref, tag: string):
 
 /** A bag holds one story. Why these parts cannot go in this one, null when they can. */
 export function bagRefusal(plan: Plan, state: JobState, parts: readonly Ref[], bag: string): string | null {
-  const lots = new Set(parts.map(ref => lotOf(plan, ref)))
-  if (lots.size > 1) return `${partNames(plan, parts)} do not share a bag: one bag for each.`
-  const others = under(plan, state, 'bag', bag).filter(ref => !lots.has(lotOf(plan, ref)))
+  const groups = new Set(parts.map(ref => bagGroupOf(plan, ref)))
+  if (groups.size > 1) return `${partNames(plan, parts)} do not share a bag: one bag for each.`
+  const others = under(plan, state, 'bag', bag).filter(ref => !groups.has(bagGroupOf(plan, ref)))
   return others.length
     ? `Bag ${bag} holds ${partNames(plan, others)}. They are not to be mixed: take another bag.`
     : null

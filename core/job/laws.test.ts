@@ -117,7 +117,7 @@ describe('what the server takes', () => {
 
 describe('mating rules', () => {
   const mate = (rule: Mate['rule']) =>
-    ({ id: 'm', title: 'm', a: 'a', b: 'b', rule, carriedBy: 'mark', wrong: '' }) as Mate
+    ({ id: 'm', title: 'm', a: 'a', b: 'b', rule, carriedBy: 'mark', ifWrong: '' }) as Mate
   const met = (rule: Mate['rule'], mark: number, at: number) =>
     mateMet(mate(rule), { deg: mark }, { mate: 'm', deg: at })
   it.each([

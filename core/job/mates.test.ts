@@ -122,13 +122,13 @@ describe('read in several places', () => {
   })
 })
 
-describe('the aids of a round', () => {
+describe('the items of a round', () => {
   it('are counted in and out anew in every round', () => {
     const one = worker(gearUnit, { ...FITS, 'pinch-so output end, wire, flattened': 0.43 })
     one.workUntil('uppers-on')
     one.act('round.begun', { loop: 'fit-up', changed: ['the cover was dressed'] })
     const laid = asksOf(one.plan, one.folded.state, one.plan.steps.get('fit-lay')!)
-    expect(laid.counts.map(count => `${count.aid} ${count.way}`)).toEqual(['strips in', 'wires in', 'shims in'])
+    expect(laid.counts.map(count => `${count.item} ${count.way}`)).toEqual(['strips in', 'wires in', 'shims in'])
     one.doStep(one.plan.steps.get('fit-lay')!)
     expect(
       viewJob(one.plan, one.folded.state)

@@ -217,7 +217,7 @@ describe('pieces', () => {
     expect(says('pieces.counted', { part: 'springs', way: 'out', n: 8 })).toMatch(/when they are off/)
     expect(says('pieces.counted', { part: 'shaft', way: 'out', n: 1 })).toMatch(/is one piece/)
     expect(says('pieces.counted', { way: 'out', n: 1 })).toMatch(/what is counted/)
-    expect(says('pieces.counted', { aid: 'moon', way: 'in', n: 1 })).toMatch(/no aid to count/)
+    expect(says('pieces.counted', { item: 'moon', way: 'in', n: 1 })).toMatch(/no item to count/)
   })
   it('a guide stud left in: named by its number, and nothing is torqued over it', () => {
     worker.workUntil('studs-out')
@@ -225,12 +225,12 @@ describe('pieces', () => {
     expect(count).toMatchObject({ must: 2, way: 'out' })
     expect(countFault(count, 1)).toMatch(/2 went in, 1 came out. 1 still in: find it/)
     expect(countFault(count, 2)).toBeNull()
-    worker.act('pieces.counted', { aid: 'guide-studs', way: 'out', n: 1 })
+    worker.act('pieces.counted', { item: 'guide-studs', way: 'out', n: 1 })
     expect(says('step.done', { step: 'studs-out' })).toMatch(/1 still in/)
     expect(says('bolt.pulled', { joint: 'case-joint', pass: 1, bolt: 6, torqueNm: 93, text: '93' })).toMatch(
       /First: Take the guide studs out/,
     )
-    worker.act('pieces.counted', { aid: 'guide-studs', way: 'out', n: 2 })
+    worker.act('pieces.counted', { item: 'guide-studs', way: 'out', n: 2 })
     expect(says('step.done', { step: 'studs-out' })).toBeNull()
   })
 })

@@ -10,7 +10,7 @@ import { fold } from './fold.ts'
 import { newestOf } from './measuring/results.ts'
 import { competenceWords } from './competence.ts'
 import { basisOf } from './basis.ts'
-import { isSame } from './saw.ts'
+import { isSame } from './same.ts'
 import { holdStands } from './holds.ts'
 import { drawingText, isLocked, progressOf, pullText } from './joints.ts'
 import { roundsOf, type RoundGoal } from './rounds.ts'
@@ -23,7 +23,7 @@ import { leftOut, planIn } from './switching.ts'
 import { viewJob } from './view.ts'
 import { isOwnWork } from './acts/concession-given.ts'
 import { lostOf } from './acts/evidence-lost.ts'
-import { aidName, choiceName, kitWords, mateName, MOMENT_WORDS, partName, stepName, STATION_WORDS } from './words.ts'
+import { itemName, choiceName, kitWords, mateName, MOMENT_WORDS, partName, stepName, STATION_WORDS } from './words.ts'
 
 /** Who did something, in which role and when; `clock` says where the time they gave is not the one shown. */
 export interface Signed {
@@ -129,8 +129,8 @@ export function recordOf(
       ? ''
       : `: ${showValue(result.check, result, system)}, limit ${showLimits(result.check, system)}`
   }
-  const stands = ({ of, saw = [] }: Payloads['concession.given']) =>
-    isSame(saw, basisOf(plan, state, owedOf(of)!, results))
+  const stands = ({ of, basis = [] }: Payloads['concession.given']) =>
+    isSame(basis, basisOf(plan, state, owedOf(of)!, results))
   const measured = [...results.values()].filter(one => one.value !== null)
   return {
     title: plan.sheet.title,
@@ -204,7 +204,7 @@ export function recordOf(
     counted: [...state.counts].map(([key, one]) => {
       const [what, way] = [key.slice(0, key.lastIndexOf(' ')), key.slice(key.lastIndexOf(' ') + 1)]
       const part = plan.parts.get(what)
-      return { what: part?.name ?? aidName(plan, what), way, n: one.n, of: part?.part.quantity ?? null, ...by(one) }
+      return { what: part?.name ?? itemName(plan, what), way, n: one.n, of: part?.part.quantity ?? null, ...by(one) }
     }),
     rounds: [...plan.loops.values()].flatMap(loop => {
       if (!loop.steps.some(step => state.steps.has(step)) && !state.rounds.has(loop.id)) return []
@@ -245,7 +245,9 @@ export function recordOf(
             one =>
               `bolt ${one.bolt}, pass ${one.pass}: ${one.torqueNm === undefined ? pullText(one) : `${fixed(one.torqueNm, 1)} N·m`}, ${one.side}, ${who(one.by)}`,
           ),
-          locked: locked ? `Locked: ${locked.say}${locked.fresh === undefined ? '' : `, ${locked.fresh} new`}` : null,
+          locked: locked
+            ? `Locked: ${locked.say}${locked.newPieces === undefined ? '' : `, ${locked.newPieces} new`}`
+            : null,
         }
       }),
     steps: STATIONS.flatMap(station =>
@@ -303,7 +305,7 @@ export function recordOf(
     })),
     concessions: [...state.concessions.values()].map(one => ({
       what: `${owedWords(plan, owedOf(one.of)!)}${stands(one) ? conceded(one.of) : ' (lapsed: it is another since)'}`,
-      why: one.alone
+      why: one.onlyLead
         ? `${one.why} (by the only lead here${isOwnWork(plan, state, owedOf(one.of)!, one.by) ? ', over their own work' : ''})`
         : one.why,
       ...by(one),
@@ -336,7 +338,7 @@ export function recordOf(
     late: entries.flatMap(entry => {
       const at = clockOf(entry)
       if (at === 'live') return []
-      const passed = state.passed.filter(one => one.entry === entry.id).map(one => one.why)
+      const passed = state.late.filter(one => one.entry === entry.id).map(one => one.why)
       const says = at === 'late' ? 'done without the network' : 'the clock of the device was ahead'
       return [
         {

@@ -55,7 +55,7 @@ describe('who may sign', () => {
 describe('a hold point over the work of a step before it', () => {
   let one: Technician
   const says = (payload: { step: string; on?: Competence }, role: 'lead' | 'fitter' = 'lead', by?: string) =>
-    refusal(one, 'hold.signed', { ...payload, saw: one.basis({ kind: 'hold', step: payload.step }) }, role, by)
+    refusal(one, 'hold.signed', { ...payload, basis: one.basis({ kind: 'hold', step: payload.step }) }, role, by)
   const owedHold = () => viewJob(one.plan, one.folded.state).owed.find(debt => debt.kind === 'hold')
   beforeEach(() => {
     one = worker(sheetNamed('hub-off-taper'))
@@ -73,7 +73,7 @@ describe('a hold point over the work of a step before it', () => {
   })
   it('lapses when that work changes, and says on what it was signed', () => {
     one.workUntil('shut')
-    one.act('hold.signed', { step: 'shut', saw: one.basis({ kind: 'hold', step: 'shut' }), on: GOOD }, 'lead')
+    one.act('hold.signed', { step: 'shut', basis: one.basis({ kind: 'hold', step: 'shut' }), on: GOOD }, 'lead')
     const step = () => one.plan.steps.get('shut')!
     expect(holdStands(one.plan, one.folded.state, step())).toBe('signed')
     expect(owedHold()).toBeUndefined()
@@ -97,9 +97,9 @@ describe('what was seen', () => {
   it('changed meanwhile, is not signed for, and not conceded', () => {
     const one = worker(sheetNamed('hub-off-taper'))
     one.workUntil('shut')
-    const saw = one.basis({ kind: 'hold', step: 'shut' })
-    expect(refusal(one, 'hold.signed', { step: 'shut', saw, on: GOOD }, 'lead')).toBeNull()
-    expect(refusal(one, 'hold.signed', { step: 'shut', saw: saw.slice(1), on: GOOD }, 'lead')).toMatch(
+    const basis = one.basis({ kind: 'hold', step: 'shut' })
+    expect(refusal(one, 'hold.signed', { step: 'shut', basis, on: GOOD }, 'lead')).toBeNull()
+    expect(refusal(one, 'hold.signed', { step: 'shut', basis: basis.slice(1), on: GOOD }, 'lead')).toMatch(
       /changed since you looked/,
     )
   })
@@ -129,20 +129,22 @@ describe('where there is only one lead', () => {
     const one = technician()
     one.workUntil('decide')
     one.decideAll()
-    expect(refusal(one, 'hold.signed', { step: 'decide', saw: one.basis(of) }, 'lead', 'rena')).toMatch(
+    expect(refusal(one, 'hold.signed', { step: 'decide', basis: one.basis(of) }, 'lead', 'rena')).toMatch(
       /conceded at the gate, and says so/,
     )
     expect(isOwnWork(one.plan, one.folded.state, of, 'rena')).toBe(true)
     expect(isOwnWork(one.plan, one.folded.state, of, 'odd')).toBe(false)
     const why = 'Nobody else on nights'
-    expect(refusal(one, 'concession.given', { of, saw: one.basis(of), why }, 'lead', 'rena')).toMatch(
+    expect(refusal(one, 'concession.given', { of, basis: one.basis(of), why }, 'lead', 'rena')).toMatch(
       /You did some of this work yourself/,
     )
-    expect(refusal(one, 'concession.given', { of, saw: one.basis(of), why, alone: true }, 'lead', 'rena')).toBeNull()
-    expect(refusal(one, 'concession.given', { of, saw: one.basis(of), why }, 'lead', 'odd')).toBeNull()
+    expect(
+      refusal(one, 'concession.given', { of, basis: one.basis(of), why, onlyLead: true }, 'lead', 'rena'),
+    ).toBeNull()
+    expect(refusal(one, 'concession.given', { of, basis: one.basis(of), why }, 'lead', 'odd')).toBeNull()
     // Now the lead decides one of them, too: then it is over their own work.
     one.act('part.decided', { parts: ['hub'], choice: 'reuse' }, 'lead')
-    one.concede(of, why, { alone: true })
+    one.concede(of, why, { onlyLead: true })
     expect(JSON.stringify(recordTables(recordOf(one.plan, one.folded.entries, new Map())))).toContain(
       'the only lead here, over their own work',
     )

@@ -76,7 +76,7 @@ export interface JointState {
   eased: (Stamp & { bolt: number })[]
   /** Bolts that were ever eased out of their turn, with whose turn it was. */
   outOfTurn: (Stamp & { bolt: number; turnOf: number })[]
-  locked?: Stamp & { say: string; fresh?: number }
+  locked?: Stamp & { say: string; newPieces?: number }
 }
 export const NO_JOINT: JointState = { passes: [], slackened: false, strays: [], eased: [], outOfTurn: [] }
 
@@ -108,7 +108,7 @@ export interface JobState {
   /** By check and moment, then by the key of the cell. */
   readings: Map<string, ReadonlyMap<string, CellRead>>
   /** What was put in for the time being that the sheet does not know of, with the gate it was put in before. */
-  aids: Map<string, Stamp & { n: number; gate: string | null }>
+  items: Map<string, Stamp & { n: number; gate: string | null }>
   /** Troubles met, by step and sign, with what they turned out to be. */
   troubles: Map<string, Stamp & { step: string; sign: string; cleared?: Stamp & { means: string } }>
   /** What went on which face, by step and face. */
@@ -124,12 +124,12 @@ export interface JobState {
   holds: Map<string, Stamp & Omit<Payloads['hold.signed'], 'step'>>
   notes: (Stamp & { text: string; addendum?: boolean })[]
   /** What late acts went past, as sentences. */
-  passed: (Stamp & { what: string; why: string; nth: number })[]
+  late: (Stamp & { what: string; why: string; nth: number })[]
   /** Entries that make no sense where they stand: kept, shown, never counted. */
   flags: { entry: string; kind: string; why: string }[]
 }
 
-/** What was counted, a part or an aid put in for the time being, and whether out of the machine or into it. */
+/** What was counted, a part or an item put in for the time being, and whether out of the machine or into it. */
 export const countKey = (what: string, way: 'out' | 'in') => `${what} ${way}`
 export const troubleKey = (step: string, sign: string) => `${step} ${sign}`
 export const lubricantKey = (step: string, on: string) => `${step} ${on}`
@@ -155,7 +155,7 @@ export function emptyState(): JobState {
     mates: new Map(),
     counts: new Map(),
     readings: new Map(),
-    aids: new Map(),
+    items: new Map(),
     troubles: new Map(),
     lubricants: new Map(),
     rounds: new Map(),
@@ -166,7 +166,7 @@ export function emptyState(): JobState {
     concessions: new Map(),
     holds: new Map(),
     notes: [],
-    passed: [],
+    late: [],
     flags: [],
   }
 }
@@ -185,7 +185,7 @@ export function branchState(state: JobState): JobState {
     counts: new Map(state.counts),
     // What was read of one check is another map once anything of it is: whoever works it out may keep what it came to.
     readings: new Map(state.readings),
-    aids: new Map(state.aids),
+    items: new Map(state.items),
     troubles: new Map(state.troubles),
     lubricants: new Map(state.lubricants),
     rounds: new Map(state.rounds),
@@ -196,7 +196,7 @@ export function branchState(state: JobState): JobState {
     concessions: new Map(state.concessions),
     holds: new Map(state.holds),
     notes: [...state.notes],
-    passed: [...state.passed],
+    late: [...state.late],
     flags: [...state.flags],
   }
 }
@@ -221,10 +221,10 @@ export const stamped = <T extends object>(entry: Stamped, state: JobState, more:
 export const partState = (state: JobState, ref: Ref): PartState => state.parts.get(ref) ?? ON
 const ON: PartState = { where: 'on' }
 
-/** The part another is off the machine with: what it rides on, or what that rides on; null where it is off by itself, or in. */
+/** The part another is off the machine with: what it lifts with, or what that lifts with; null where it is off by itself, or in. */
 export function offWith({ parts }: Pick<Plan, 'parts'>, state: JobState, ref: Ref): Ref | null {
   if (partState(state, ref).where === 'off') return null
-  for (let on = parts.get(ref)?.part.rides, n = 0; on && n < parts.size; on = parts.get(on)?.part.rides, n++)
+  for (let on = parts.get(ref)?.part.liftsWith, n = 0; on && n < parts.size; on = parts.get(on)?.part.liftsWith, n++)
     if (partState(state, on).where === 'off' && !partState(state, on).trial) return on
   return null
 }

@@ -23,7 +23,7 @@ const titled = (list: { id: string; title: string }[], id: string) => list.find(
 export const partName = (plan: Plan, ref: Ref) =>
   plan.parts.get(ref)?.name ?? plan.whole.parts.flatMap(placesOf).find(one => one.ref === ref)?.name ?? ref
 /** The step that comes before, and what comes of it where it does not. */
-export const firstWords = ({ title, early }: Step): string => `First: ${title}${early ? `. ${early}` : ''}`
+export const firstWords = ({ title, ifEarly }: Step): string => `First: ${title}${ifEarly ? `. ${ifEarly}` : ''}`
 
 export const stepName = (plan: Plan, id: string) => plan.steps.get(id)?.title ?? titled(plan.whole.steps, id)
 export const checkName = (plan: Plan, id: string) => plan.checks.get(id)?.title ?? titled(plan.whole.checks, id)
@@ -43,7 +43,7 @@ export const kitWords = ({ whole }: Plan, id: string = STOCK): string =>
   whole.kits.find(one => one.id === id)?.name.toLowerCase() ?? id
 
 /** Something put in for the time being, as the step that leaves it says. */
-export const aidName = (plan: Plan, id: string) =>
+export const itemName = (plan: Plan, id: string) =>
   plan.sheet.steps.flatMap(step => step.leaves ?? []).find(debt => debt.id === id)?.what ?? id
 
 /** A few parts by name, many by the first and their number. */

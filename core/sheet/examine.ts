@@ -1,5 +1,5 @@
 import { leftOver } from './expand.ts'
-import { planFor, placesOf, ridersOf, stepsBefore, type Plan, type Sums } from './plan.ts'
+import { planFor, placesOf, liftedWith, stepsBefore, type Plan, type Sums } from './plan.ts'
 import { jointRules } from './joint-rules.ts'
 import { loopRules } from './loop-rules.ts'
 import { placeRules } from './place-rules.ts'
@@ -292,11 +292,11 @@ const RULES: Rule[] = [
           : [`step ${step.id} shuts something without first needing ${gates[i]!.step.id}`],
       ),
   loopRules,
-  // What rides on a part rides on one there is, and not on itself.
-  ({ parts, riders }) =>
+  // What lifts with a part lifts with one there is, and not with itself.
+  ({ parts, along }) =>
     [...parts.values()].flatMap(({ ref, part }) => [
-      ...(part.rides && !parts.has(part.rides) ? [`${ref} rides on an unknown part ${part.rides}`] : []),
-      ...(ridersOf({ riders }, ref).includes(ref) ? [`${ref} rides on itself`] : []),
+      ...(part.liftsWith && !parts.has(part.liftsWith) ? [`${ref} lifts with an unknown part ${part.liftsWith}`] : []),
+      ...(liftedWith({ along }, ref).includes(ref) ? [`${ref} lifts with itself`] : []),
     ]),
   ({ sheet, parts }) =>
     [...parts.values()]

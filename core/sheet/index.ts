@@ -4,7 +4,7 @@ export {
   gateAfter,
   planFor,
   placesOf,
-  ridersOf,
+  liftedWith,
   fullVariants,
   needsSums,
   readingKey,

@@ -44,7 +44,7 @@ export interface Plan {
   checks: Map<string, Check>
   joints: Map<string, Joint>
   /** What comes along with a part, one step deep. */
-  riders: Map<Ref, Ref[]>
+  along: Map<Ref, Ref[]>
   steps: Map<string, Step>
   /** Number of a step, through all stations, from 1. */
   stepNumber: Map<string, number>
@@ -103,10 +103,10 @@ export function placesOf(part: Part): PartPlace[] {
 }
 
 /** Everything that comes along with a part, and along with that. */
-export function ridersOf({ riders }: Pick<Plan, 'riders'>, ref: Ref): Ref[] {
+export function liftedWith({ along }: Pick<Plan, 'along'>, ref: Ref): Ref[] {
   const found = new Set<Ref>()
   const walk = (one: Ref) => {
-    for (const rider of riders.get(one) ?? [])
+    for (const rider of along.get(one) ?? [])
       if (!found.has(rider)) {
         found.add(rider)
         walk(rider)
@@ -289,9 +289,9 @@ export function planFor(source: ShelfSheet, chosen: Variants = {}, sums: Sums = 
     sheet.mates.map(({ id, a, b, asked }) => [id, [a, b].filter(ref => !asked || !goesInLater(ref, asked))]),
   )
   const loops = sheet.loops ?? []
-  const riders: Plan['riders'] = new Map()
+  const along: Plan['along'] = new Map()
   for (const { ref, part } of parts.values())
-    if (part.rides) riders.set(part.rides, [...(riders.get(part.rides) ?? []), ref])
+    if (part.liftsWith) along.set(part.liftsWith, [...(along.get(part.liftsWith) ?? []), ref])
   return {
     source,
     // Few who make a plan ask for it.
@@ -304,7 +304,7 @@ export function planFor(source: ShelfSheet, chosen: Variants = {}, sums: Sums = 
     mates: byId(sheet.mates),
     checks: byId(sheet.checks),
     joints: byId(sheet.joints),
-    riders,
+    along,
     steps,
     stepNumber: new Map(sheet.steps.map((step, i) => [step.id, i + 1])),
     removedBy: new Map(sheet.steps.flatMap(step => (step.removes ?? []).map(ref => [ref, step] as const))),

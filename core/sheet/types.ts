@@ -174,15 +174,15 @@ export interface Part {
   /** Parts of one group look alike and are kept apart. */
   lookalike?: string
   /** Small parts that may share a bag; what comes off in one step, where nothing is said. */
-  lot?: string
+  bagGroup?: string
   /** The part it comes along with when that lifts, until it is taken off itself. */
-  rides?: Ref
+  liftsWith?: Ref
   massKg?: number
   /** How it is kept when off: small parts are bagged, the rest tagged or laid out. */
   keep: 'bag' | 'tag' | 'lay'
   faces?: { face: string; medium: string }[]
   /** What comes of it in the place of another of its kind. */
-  swapped?: string
+  ifSwapped?: string
   when?: When
 }
 
@@ -196,7 +196,7 @@ export interface Mate {
   mark?: MateMark
   /** The step at which it can be seen how they stand, where that is later than the second part going on. */
   asked?: string
-  wrong: string
+  ifWrong: string
   when?: When
 }
 
@@ -355,9 +355,9 @@ export interface Locking {
   ask: string
   choices: { say: string; met: boolean }[]
   /** New ones that go in, and how many: split pins, tab washers, a wire. */
-  fresh?: { what: string; pieces: number }
+  newPieces?: { what: string; pieces: number }
   /** What comes of a joint that is not locked so. */
-  wrong: string
+  ifWrong: string
 }
 
 export interface Caution {
@@ -399,7 +399,7 @@ export interface Step {
   /** A gate: what is shut by this step, by its name, or the case. Everything owed behind it must be settled. */
   closes?: boolean | string
   /** What comes of it when a step that needs this one is gone to before it. */
-  early?: string
+  ifEarly?: string
   skip?: MayGiveUp
   when?: When
 }

@@ -73,22 +73,22 @@ describe('who may what', () => {
   )
   it('a fitter signs no hold', () =>
     onJob(async job => {
-      const answer = await fitter.signs(job, entry('hold.signed', { step: 'decide', saw: [] }))
+      const answer = await fitter.signs(job, entry('hold.signed', { step: 'decide', basis: [] }))
       expect(answer.status).toBe(422)
       expect(await whyOf(answer)).toMatch(/signed by a lead/)
     }))
   it('nobody signs on a paper that does not stand by their name, or as the only lead where there is another', () =>
     onJob(async job => {
       const on = { by: 'certified', of: 'lifting gear' }
-      const signed = await lead.signs(job, entry('hold.signed', { step: 'decide', saw: [], on }))
+      const signed = await lead.signs(job, entry('hold.signed', { step: 'decide', basis: [], on }))
       expect(signed.status).toBe(403)
       expect(await whyOf(signed)).toMatch(/“certified for lifting gear” does not stand by your name/)
       const { id } = (await (await lead.post('/api/people', { name: 'Another lead', role: 'lead' })).json()).person
       const of = { kind: 'hold', step: 'decide' }
-      const alone = await lead.signs(job, entry('concession.given', { of, why: 'x', alone: true }))
+      const alone = await lead.signs(job, entry('concession.given', { of, why: 'x', onlyLead: true }))
       expect(await whyOf(alone)).toMatch(/another lead here/)
       await lead.patch(`/api/people/${id}`, { active: false })
-      const now = await lead.signs(job, entry('concession.given', { of, why: 'x', alone: true }))
+      const now = await lead.signs(job, entry('concession.given', { of, why: 'x', onlyLead: true }))
       expect(now.status).toBe(200)
     }))
   it('a signature among many entries waits for the gate like one alone', () =>
@@ -219,7 +219,7 @@ describe('time', () => {
       expect((await post(job, entry('step.done', { step: 'isolate' }, late))).status).toBe(200)
       expect((await post(job, entry('step.done', { step: 'pipe-off' }, late))).status).toBe(422)
       const [, step] = await entriesOf(job)
-      const of = { kind: 'passed', entry: step!.id, nth: 0 }
+      const of = { kind: 'late', entry: step!.id, nth: 0 }
       expect((await post(job, entry('concession.given', { of, why: 'Seen' }), fitter)).status).toBe(403)
       expect((await lead.signs(job, entry('concession.given', { of, why: 'Seen' }))).status).toBe(200)
     }))

@@ -48,7 +48,7 @@ describe('a signature', () => {
     expect(kinds.sort()).toEqual(['concession.given', 'hold.signed', 'job.cancelled', 'job.signed'])
     const payloads: Record<string, object> = {
       'concession.given': { of: { kind: 'mark', mate: 'hub-index' }, why: 'x' },
-      'hold.signed': { step: 'decide', saw: [] },
+      'hold.signed': { step: 'decide', basis: [] },
       'job.cancelled': { why: 'x' },
       'job.signed': { cured: 'yes' },
     }
@@ -122,7 +122,7 @@ describe('vouching', () => {
     for (const one of lifted) expect((await post(one)).status, one.kind).toBe(200)
     expect((await post(note, lead)).status).toBe(200)
     const of = { kind: 'hold', step: 'decide' }
-    const hold = await lead.signs(job, entry('concession.given', { of, saw: [note.id], why: 'Seen' }))
+    const hold = await lead.signs(job, entry('concession.given', { of, basis: [note.id], why: 'Seen' }))
     expect(await whyOf(hold)).toMatch(/did some of this work yourself, or vouched for it/)
     const pdf = await (await fitter.get(`/api/jobs/${job}/record.pdf`)).arrayBuffer()
     const { extractText } = await import('unpdf')

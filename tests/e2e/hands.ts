@@ -304,8 +304,8 @@ export async function answer(page: Page) {
   for (let i = 0; i < (await counts.count()); i++) {
     const name = (await counts.nth(i).getAttribute('aria-label'))!.replace(/^How many (.*), (out|in)$/, '$1')
     const part = [...plan.parts.values()].find(one => one.name === name)
-    const aid = plan.sheet.steps.flatMap(one => one.leaves ?? []).find(one => one.what === name)
-    await counts.nth(i).fill(String(part?.part.quantity ?? aid!.pieces))
+    const item = plan.sheet.steps.flatMap(one => one.leaves ?? []).find(one => one.what === name)
+    await counts.nth(i).fill(String(part?.part.quantity ?? item!.pieces))
     await counts.nth(i).press('Tab')
   }
   await takeInHand(page)

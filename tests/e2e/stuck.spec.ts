@@ -12,9 +12,9 @@ test('what is stuck, or will not go, is looked into before it is forced', async 
   await confirmStep(page)
 
   // Something of one's own is put in, and keeps the gate shut.
-  await page.locator('[data-test=aids]').click()
+  await page.locator('[data-test=items]').click()
   await page.getByLabel('What is put in').fill('rag in the bore')
-  await page.locator('[data-test=aid-in]').click()
+  await page.locator('[data-test=item-in]').click()
   await expect(pad(page)).toContainText('1 × rag in the bore')
   await page.locator('[data-test=gate]').click()
   await expect(pad(page)).toContainText('Still in: 1 × rag in the bore')
@@ -47,7 +47,7 @@ test('what is stuck, or will not go, is looked into before it is forced', async 
   await expect(pad(page)).toContainText('by: hook spanner and a blow')
 
   // Out again, counted.
-  await page.locator('[data-test=aids]').click()
+  await page.locator('[data-test=items]').click()
   await pad(page).getByRole('button', { name: 'Out', exact: true }).click()
   await expect(pad(page).getByRole('alert')).toContainText('Count them')
   await page.getByLabel('How many rag in the bore come out').fill('1')

@@ -91,7 +91,7 @@ const VIEWS: Record<string, (page: Page) => Promise<void>> = {
   'bench, put in for now': async page => {
     await signIn(page)
     await openBench(page, 'P-214B')
-    await page.locator('[data-test=aids]').click()
+    await page.locator('[data-test=items]').click()
     await expect(page.getByLabel('What is put in')).toBeVisible()
   },
   'bench, what goes on a face': async page => {

@@ -87,7 +87,7 @@ export class Bench {
     const mate = this.plan.mates.get(id)!
     const whole = { mate: id, ...answer }
     if (!mateMet(mate, markOf(this.by.folded.state, mate), whole))
-      this.heard.push(`${mate.title}: ${answerText(whole)}. Not met. ${mate.wrong}`)
+      this.heard.push(`${mate.title}: ${answerText(whole)}. Not met. ${mate.ifWrong}`)
   }
 
   /** Tries something that is not to be. */

@@ -41,7 +41,7 @@ watch(
     <StrayPad v-else-if="focus?.to === 'stray'" :key="focus.part" :part="focus.part" />
     <LazyRoundPad v-else-if="focus?.to === 'round'" :key="focus.loop" :loop="focus.loop" />
     <LazyTroublePad v-else-if="focus?.to === 'trouble'" :key="focus.step" :step="focus.step" />
-    <LazyAidsPad v-else-if="focus?.to === 'aids'" />
+    <LazyItemsPad v-else-if="focus?.to === 'items'" />
     <DecidePad v-else-if="focus?.to === 'decide'" />
     <PartPad v-else-if="focus?.to === 'part'" :key="focus.part" :part="focus.part" />
     <PartsPad v-else-if="focus?.to === 'parts'" />

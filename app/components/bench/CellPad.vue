@@ -121,7 +121,7 @@ onMounted(() => field.value?.focus())
         :cell="cell"
         :title="`${cell.name || own.title}, figure`"
         :unit="unit"
-        :lead="tries.text.value && !tries.whole.value.assumed && tries.text.value.length > 2 ? null : tries.lead.value"
+        :lead="tries.text.value && !tries.whole.value.leading && tries.text.value.length > 2 ? null : tries.lead.value"
         :placeholder="tries.lead.value ? '··' : value === null ? '–' : big"
         @take="take()"
       />

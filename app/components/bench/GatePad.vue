@@ -27,10 +27,10 @@ const isOwnOf = (person: string) =>
 const isOwn = computed(() => job.about.people.some(one => one.role === 'lead' && isOwnOf(one.id)))
 const alone = ref(false)
 /** What it rested on when it was opened to be looked at: changed meanwhile, it is looked at again. */
-const saw = ref<string[]>([])
+const basis = ref<string[]>([])
 function open(one: Obligation) {
   conceding.value = one
-  saw.value = basisOf(job.plan, job.state, one.id)
+  basis.value = basisOf(job.plan, job.state, one.id)
 }
 const { sign: ask } = useSign()
 async function concede() {
@@ -43,7 +43,7 @@ async function concede() {
   const { isSigned, why: hindered } = await ask('Who gives the concession?', who => [
     {
       kind: 'concession.given',
-      payload: { of, saw: saw.value, why: written, ...(alone.value && isOwnOf(who.id) ? { alone: true } : {}) },
+      payload: { of, basis: basis.value, why: written, ...(alone.value && isOwnOf(who.id) ? { onlyLead: true } : {}) },
     },
   ])
   why.value = hindered

@@ -61,7 +61,7 @@ function read() {
       <VerdictMark verdict="Out" :word="false" />
       <span class="says">
         {{ label }} is the {{ named(part!) }}. This is the place of the {{ named(place) }}.
-        {{ job.plan.parts.get(place)!.part.swapped ? `${job.plan.parts.get(place)!.part.swapped}.` : '' }}
+        {{ job.plan.parts.get(place)!.part.ifSwapped ? `${job.plan.parts.get(place)!.part.ifSwapped}.` : '' }}
         {{ swapped ? 'It goes in here on purpose, and stays owed until a lead lets it pass.' : '' }}
       </span>
       <el-button size="small" @click="emit('pick', undefined)">Put it down, take the other</el-button>

@@ -11,17 +11,17 @@ const locking = props.joint.locking!
 const kept = computed(() => job.state.joints.get(props.joint.id)?.locked)
 const isMet = computed(() => isLocked(props.joint, job.state.joints.get(props.joint.id)))
 const say = ref<string>()
-const fresh = ref<number | null>(null)
+const count = ref<number | null>(null)
 const again = ref(false)
 const isAsking = computed(() => !kept.value || again.value)
 function keep() {
   why.value = !say.value
     ? 'Say how it is locked.'
-    : locking.fresh && fresh.value === null
-      ? `Count the new ones: ${locking.fresh.what}.`
+    : locking.newPieces && count.value === null
+      ? `Count the new ones: ${locking.newPieces.what}.`
       : job.act({
           kind: 'joint.locked',
-          payload: { joint: props.joint.id, say: say.value, ...(locking.fresh ? { fresh: fresh.value! } : {}) },
+          payload: { joint: props.joint.id, say: say.value, ...(locking.newPieces ? { newPieces: count.value! } : {}) },
         })
   if (!why.value) again.value = false
 }
@@ -36,15 +36,15 @@ function keep() {
       <el-radio-group v-model="say" :aria-label="locking.ask">
         <el-radio-button v-for="one in locking.choices" :key="one.say" :value="one.say">{{ one.say }}</el-radio-button>
       </el-radio-group>
-      <p v-if="locking.fresh" class="fresh">
-        <span>New ones that went in: {{ locking.fresh.what }}</span>
+      <p v-if="locking.newPieces" class="fresh">
+        <span>New ones that went in: {{ locking.newPieces.what }}</span>
         <el-input-number
-          v-model="fresh"
+          v-model="count"
           :min="0"
           :max="200"
           :precision="0"
           placeholder="how many"
-          :aria-label="`New ones that went in: ${locking.fresh.what}`"
+          :aria-label="`New ones that went in: ${locking.newPieces.what}`"
         />
       </p>
       <p v-if="why" class="why" role="alert">{{ why }}</p>
@@ -53,12 +53,14 @@ function keep() {
     <template v-else>
       <p>
         <VerdictMark :verdict="isMet ? 'Holds' : 'Out'" /> {{ kept!.say
-        }}{{ kept!.fresh === undefined ? '' : `, ${kept!.fresh} new` }}
+        }}{{ kept!.newPieces === undefined ? '' : `, ${kept!.newPieces} new` }}
       </p>
       <p v-if="!isMet" class="why" role="alert">
-        {{ locking.wrong
+        {{ locking.ifWrong
         }}{{
-          locking.fresh && kept!.fresh !== locking.fresh.pieces ? `. ${locking.fresh.pieces} new ones are wanted` : ''
+          locking.newPieces && kept!.newPieces !== locking.newPieces.pieces
+            ? `. ${locking.newPieces.pieces} new ones are wanted`
+            : ''
         }}.
       </p>
       <el-button @click="again = true">Answer again</el-button>
@@ -72,7 +74,7 @@ function keep() {
   gap: 8px;
   justify-items: start;
 }
-.fresh {
+.newPieces {
   display: flex;
   flex-wrap: wrap;
   gap: 8px 12px;

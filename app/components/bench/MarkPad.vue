@@ -52,7 +52,7 @@ function make() {
 
 <template>
   <PadFrame :title="mate.title" :why="why">
-    <p class="soft">Mark {{ mate.mark?.on }}. {{ mate.wrong }}.</p>
+    <p class="soft">Mark {{ mate.mark?.on }}. {{ mate.ifWrong }}.</p>
     <template v-if="made">
       <p><strong>Marked:</strong> {{ markText(job.plan, made) }}, by {{ job.names.get(made.by) }}.</p>
       <IndexDial

@@ -87,7 +87,7 @@ function again() {
         <span class="says"
           >{{ answerText({ mate: mate.id, ...given })
           }}<template v-if="made">; the mark was made as {{ markText(job.plan, made) }}</template
-          >. <strong v-if="!met" class="out">{{ miss }}. {{ mate.wrong }}.</strong>
+          >. <strong v-if="!met" class="out">{{ miss }}. {{ mate.ifWrong }}.</strong>
         </span>
         <el-button size="small" @click="again">{{ met ? 'Look again' : 'Put it right, look again' }}</el-button>
       </p>
@@ -110,7 +110,7 @@ function again() {
         <el-radio-button :value="NOT_YET">{{ NOT_YET }}</el-radio-button>
       </el-radio-group>
       <p v-if="met === false" class="stands">
-        <VerdictMark verdict="Out" :word="false" /><strong class="out">{{ mate.wrong }}. Put it right first.</strong>
+        <VerdictMark verdict="Out" :word="false" /><strong class="out">{{ mate.ifWrong }}. Put it right first.</strong>
       </p>
     </template>
     <template v-else>

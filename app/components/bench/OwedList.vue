@@ -38,7 +38,7 @@ const BAD: readonly Obligation['kind'][] = [
   'round',
   'trial',
   'trouble',
-  'aid',
+  'item',
 ]
 </script>
 

@@ -10,7 +10,7 @@ import {
   partState,
   type Count,
 } from '~~/core/job'
-import { ridersOf } from '~~/core/sheet'
+import { liftedWith } from '~~/core/sheet'
 
 /** What a step wants said as it is confirmed: what comes off and under which number, what goes back and how it stands. */
 const job = useJob()
@@ -38,7 +38,7 @@ const rows = computed(() =>
       shares: asks.value.bags.find(bag => bag.parts.includes(ref) && bag.parts[0] !== ref),
       hand: asks.value.hands.find(hand => hand.place === ref),
       goesOn: step.value.fits?.includes(ref) ?? false,
-      along: ridersOf(job.plan, ref)
+      along: liftedWith(job.plan, ref)
         .filter(rider => partState(job.state, rider).where !== 'off')
         .map(rider => partName(job.plan, rider)),
       free: (job.plan.matesOf.get(ref) ?? []).filter(mate => mate.a === ref && mate.rule.kind === 'free'),
@@ -46,7 +46,7 @@ const rows = computed(() =>
   }),
 )
 type Row = (typeof rows.value)[number]
-const aids = computed(() => asks.value.counts.filter(one => one.aid))
+const items = computed(() => asks.value.counts.filter(one => one.item))
 const title = computed(() =>
   step.value.removes?.length
     ? 'What comes off'
@@ -118,11 +118,11 @@ const says = ({ part, now, goesOn, isTagged, bag, shares, hand }: Row) =>
           <label v-if="one.bag" class="label-of"
             >Bag
             <el-input
-              :model-value="said.bags?.[one.bag.lot] ?? ''"
+              :model-value="said.bags?.[one.bag.group] ?? ''"
               class="figures"
               maxlength="24"
               :aria-label="`Bag of ${one.name}`"
-              @update:model-value="text => bench.put('bags', one.bag!.lot, text)"
+              @update:model-value="text => bench.put('bags', one.bag!.group, text)"
             />
           </label>
           <span v-if="one.shares" class="label-of soft">same bag</span>
@@ -151,9 +151,9 @@ const says = ({ part, now, goesOn, isTagged, bag, shares, hand }: Row) =>
         />
         <p v-if="one.along.length" class="soft">Along with it: {{ one.along.join(', ') }}.</p>
       </li>
-      <li v-for="one in aids" :key="one.key">
+      <li v-for="one in items" :key="one.key">
         <div class="part">
-          <span class="aid">{{ one.what }}: how many {{ one.way === 'in' ? 'go in' : 'come out' }}?</span>
+          <span class="item">{{ one.what }}: how many {{ one.way === 'in' ? 'go in' : 'come out' }}?</span>
           <CountField :count="one" :n="said.counts?.[one.key]" @give="n => bench.put('counts', one.key, n)" />
         </div>
         <p v-if="fault(one)" class="why" role="alert">{{ fault(one) }}</p>
@@ -214,7 +214,7 @@ li {
 .on > p::first-letter {
   text-transform: uppercase;
 }
-.aid {
+.item {
   font-size: 17px;
 }
 @media (max-width: 600px) {

@@ -38,7 +38,7 @@ const along = computed(() => {
   return (mm: number) => LEFT + ((mm - from) / (to - from || 1)) * (WIDTH - 2 * LEFT)
 })
 const next = computed(() => new Set(props.inHand))
-/** Off by itself, or along with what it rides on. */
+/** Off by itself, or along with what it lifts with. */
 const isAway = ({ ref, now }: { ref: Ref; now: PartState }) =>
   (now.where === 'off' && !now.trial) || offWith(props.plan, props.state, ref) !== null
 const hatch = { bearing: 'blue', ring: 'blue', sleeve: 'blue', spring: 'blue', shaft: 'plain' } as Record<

@@ -118,13 +118,13 @@ const otherSigner = computed(() => {
 const { sign: ask } = useSign()
 async function sign() {
   const { id, hold, title } = step.value!
-  const saw = basisOf(job.plan, job.state, { kind: 'hold', step: id })
+  const basis = basisOf(job.plan, job.state, { kind: 'hold', step: id })
   const as = ({ role, competences }: SignedInPerson) => asSigner(hold!, role, competences)
   const answer = await ask(
     `Hold point: ${title}`,
     who => {
       const { on } = as(who)
-      return [{ kind: 'hold.signed', payload: { step: id, saw, ...(on ? { on } : {}) } }]
+      return [{ kind: 'hold.signed', payload: { step: id, basis, ...(on ? { on } : {}) } }]
     },
     who => as(who).refusal === null,
   )
@@ -215,7 +215,7 @@ defineExpose({ confirm })
           >
             {{ step.removes?.length ? 'It is stuck' : 'It will not go' }}
           </el-button>
-          <el-button data-test="aids" @click="bench.look({ to: 'aids' })">Put in for now</el-button>
+          <el-button data-test="items" @click="bench.look({ to: 'items' })">Put in for now</el-button>
           <el-button v-if="maySkip && !leaving" data-test="skip" @click="leaving = true">Leave it out</el-button>
         </div>
         <form v-if="leaving" class="leave" @submit.prevent="leaveOut">

@@ -6,7 +6,7 @@ import { didTheWork } from '../holds.ts'
 import { keyOf, OWED_KINDS, owedOf, owedWords, type OwedId } from '../owed/id.ts'
 import { owedNow } from '../owed/index.ts'
 import { choice, entryId, flag, id, list, optional, record, why, words, type Shaped } from '../shape.ts'
-import { isSame } from '../saw.ts'
+import { isSame } from '../same.ts'
 import { stamped, type JobState } from '../state.ts'
 
 const shape = {
@@ -21,20 +21,20 @@ const shape = {
     debt: optional(id),
     step: optional(id),
     loop: optional(id),
-    aid: optional(words(80)),
+    item: optional(words(80)),
     sign: optional(words(120)),
     entry: optional(entryId),
     nth: optional({ is: 'number', whole: true, least: 0 } as const),
   }),
   why,
   /** The acts that what is owed rests on, as they were seen: {@link basisOf}. None where it rests on none. */
-  saw: optional(list(entryId, 2000)),
+  basis: optional(list(entryId, 2000)),
   /** Conceded by one who did the work, since nobody else here leads. */
-  alone: optional(flag),
+  onlyLead: optional(flag),
 } as const
 
 /** Work that was not done is not conceded away: it is left out where the sheet allows, or done. */
-const NEVER: readonly OwedId['kind'][] = ['step', 'axis', 'trial', 'aid']
+const NEVER: readonly OwedId['kind'][] = ['step', 'axis', 'trial', 'item']
 
 /** Why something owed is not conceded, whoever would; null when a lead may. */
 export function neverConceded(plan: Plan, of: OwedId): string | null {
@@ -56,7 +56,7 @@ export const concessionGiven: ActKind<Shaped<typeof shape>> = {
   neverLate: true,
   signature: true,
   sense: (_, __, { payload }) => (owedOf(payload.of) ? null : 'Say what is conceded: something that is owed now.'),
-  claims: ({ alone }) => (alone ? [{ onlyLead: true }] : []),
+  claims: ({ onlyLead }) => (onlyLead ? [{ onlyLead: true }] : []),
   live: (plan, state, { payload, madeBy }) => {
     const of = owedOf(payload.of)!
     const key = keyOf(of)
@@ -64,9 +64,9 @@ export const concessionGiven: ActKind<Shaped<typeof shape>> = {
     if (!owed) return [`${owedWords(plan, of)}: that is not owed now, so there is nothing to concede`]
     const never = neverConceded(plan, of)
     if (never) return [`“${owed.what}” is not conceded away: ${never}`]
-    if (!isSame(payload.saw ?? [], basisOf(plan, state, of)))
+    if (!isSame(payload.basis ?? [], basisOf(plan, state, of)))
       return [`“${owed.what}” has changed since you looked. Look at it again, then concede`]
-    return isOwnWork(plan, state, of, madeBy) && !payload.alone
+    return isOwnWork(plan, state, of, madeBy) && !payload.onlyLead
       ? [
           'You did some of this work yourself, or vouched for it. Another lead signs it, or concedes it; where there is none here, say so',
         ]
@@ -75,8 +75,8 @@ export const concessionGiven: ActKind<Shaped<typeof shape>> = {
   apply: (state, entry) => {
     state.concessions.set(keyOf(owedOf(entry.payload.of)!), stamped(entry, state, entry.payload))
   },
-  words: (plan, { of, why: reason, alone }) => {
+  words: (plan, { of, why: reason, onlyLead }) => {
     const owed = owedOf(of)
-    return `Concession${owed ? `: ${owedWords(plan, owed)}` : ''}. ${reason}${alone ? ' Given by the only lead here.' : ''}`
+    return `Concession${owed ? `: ${owedWords(plan, owed)}` : ''}. ${reason}${onlyLead ? ' Given by the only lead here.' : ''}`
   },
 }

@@ -3,14 +3,14 @@ import { competenceShape, competenceWords, signerRefusal } from '../competence.t
 import { timeOf } from '../entry.ts'
 import { holdHindrances, workOf } from '../holds.ts'
 import { WRITERS } from '../roles.ts'
-import { entriesOf, isSame } from '../saw.ts'
+import { entriesOf, isSame } from '../same.ts'
 import { entryId, id, list, optional, record, type Shaped } from '../shape.ts'
 import { stamped } from '../state.ts'
 import { stepName } from '../words.ts'
 import { unknown } from './sense.ts'
 
-/** `saw`: the acts that are signed for. `on`: the paper the signature rests on, where a role is not enough. */
-const shape = { step: id, saw: list(entryId, 2000), on: optional(record(competenceShape)) } as const
+/** `basis`: the acts that are signed for. `on`: the paper the signature rests on, where a role is not enough. */
+const shape = { step: id, basis: list(entryId, 2000), on: optional(record(competenceShape)) } as const
 
 export const holdSigned: ActKind<Shaped<typeof shape>> = {
   shape,
@@ -28,7 +28,7 @@ export const holdSigned: ActKind<Shaped<typeof shape>> = {
   live: (plan, state, { payload, madeBy }) => {
     const step = plan.steps.get(payload.step)!
     const hindered = holdHindrances(plan, state, step, madeBy)
-    if (hindered.length || isSame(payload.saw, entriesOf(workOf(plan, state, step)))) return hindered
+    if (hindered.length || isSame(payload.basis, entriesOf(workOf(plan, state, step)))) return hindered
     return ['The work it signs for has changed since you looked. Look at it again, then sign']
   },
   apply: (state, entry) => {

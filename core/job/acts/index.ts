@@ -1,8 +1,8 @@
 import type { ActKind } from '../act.ts'
 import type { AnyEntry } from '../entry.ts'
 import { addendumWritten } from './addendum-written.ts'
-import { aidPlaced } from './aid-placed.ts'
-import { aidRemoved } from './aid-removed.ts'
+import { itemPlaced } from './item-placed.ts'
+import { itemRemoved } from './item-removed.ts'
 import { boltPulled } from './bolt-pulled.ts'
 import { boltEased } from './bolt-eased.ts'
 import { cautionRead } from './caution-read.ts'
@@ -63,8 +63,8 @@ export const ACTS = {
   'round.begun': roundBegun,
   'round.voided': roundVoided,
   'part.tried': partTried,
-  'aid.placed': aidPlaced,
-  'aid.removed': aidRemoved,
+  'item.placed': itemPlaced,
+  'item.removed': itemRemoved,
   'trouble.met': troubleMet,
   'trouble.cleared': troubleCleared,
   'lubricant.applied': lubricantApplied,

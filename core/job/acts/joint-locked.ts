@@ -10,7 +10,7 @@ const shape = {
   joint: id,
   say: words(80),
   /** New ones that went in. */
-  fresh: optional({ is: 'number', whole: true, least: 0, most: 200 }),
+  newPieces: optional({ is: 'number', whole: true, least: 0, most: 200 }),
 } as const
 
 /** How a joint that is drawn up was seen to be locked. */
@@ -24,7 +24,9 @@ export const jointLocked: ActKind<Shaped<typeof shape>> = {
     const { title, locking } = joint
     if (!locking) return `${title} is not locked on this machine: there is nothing to answer.`
     if (!locking.choices.some(one => one.say === payload.say)) return `${title}: choose one of what may be seen.`
-    return locking.fresh && payload.fresh === undefined ? `${title}: count the new ones. ${locking.fresh.what}.` : null
+    return locking.newPieces && payload.newPieces === undefined
+      ? `${title}: count the new ones. ${locking.newPieces.what}.`
+      : null
   },
   live: (plan, state, { payload }) => {
     const joint = plan.joints.get(payload.joint)!
@@ -37,7 +39,7 @@ export const jointLocked: ActKind<Shaped<typeof shape>> = {
   },
   words: (plan, payload) => {
     const joint = plan.joints.get(payload.joint)
-    const fresh = payload.fresh === undefined ? '' : `, ${payload.fresh} new`
+    const fresh = payload.newPieces === undefined ? '' : `, ${payload.newPieces} new`
     return `${jointName(plan, payload.joint)}: ${payload.say}${fresh}${joint && !isLocked(joint, { locked: payload }) ? '; not locked as wanted' : ''}`
   },
 }

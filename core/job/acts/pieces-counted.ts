@@ -2,13 +2,13 @@ import type { ActKind } from '../act.ts'
 import { HANDS } from '../roles.ts'
 import { choice, id, optional, type Shaped } from '../shape.ts'
 import { countKey, partState, stamped } from '../state.ts'
-import { aidName, partName } from '../words.ts'
+import { itemName, partName } from '../words.ts'
 import { unknown } from './sense.ts'
 
 const shape = {
   part: optional(id),
   /** Something put in for the time being, as the sheet's steps leave it. */
-  aid: optional(id),
+  item: optional(id),
   way: choice(['out', 'in']),
   n: { is: 'number', whole: true, least: 0, most: 999 },
 } as const
@@ -18,12 +18,12 @@ export const piecesCounted: ActKind<Shaped<typeof shape>> = {
   shape,
   by: HANDS,
   corrected: 'replace',
-  sense: (plan, state, { payload: { part, aid, way } }) => {
-    if ((part === undefined) === (aid === undefined)) return 'Say what is counted: a part, or an aid.'
-    if (aid !== undefined)
-      return plan.sheet.steps.some(step => step.leaves?.some(debt => debt.id === aid && debt.pieces))
+  sense: (plan, state, { payload: { part, item, way } }) => {
+    if ((part === undefined) === (item === undefined)) return 'Say what is counted: a part, or an item.'
+    if (item !== undefined)
+      return plan.sheet.steps.some(step => step.leaves?.some(debt => debt.id === item && debt.pieces))
         ? null
-        : unknown('aid to count', aid)
+        : unknown('item to count', item)
     const one = plan.parts.get(part!)
     if (!one) return unknown('part', part!)
     if (!one.part.quantity) return `${one.name} is one piece; there is nothing to count.`
@@ -33,9 +33,9 @@ export const piecesCounted: ActKind<Shaped<typeof shape>> = {
       : `${one.name}: count them when they are ${way === 'out' ? 'off' : 'in'}.`
   },
   apply: (state, entry) => {
-    const { part, aid, way, n } = entry.payload
-    state.counts.set(countKey((part ?? aid)!, way), stamped(entry, state, { n }))
+    const { part, item, way, n } = entry.payload
+    state.counts.set(countKey((part ?? item)!, way), stamped(entry, state, { n }))
   },
-  words: (plan, { part, aid, way, n }) =>
-    `Counted ${way}: ${n} × ${part !== undefined ? partName(plan, part) : aidName(plan, aid!)}`,
+  words: (plan, { part, item, way, n }) =>
+    `Counted ${way}: ${n} × ${part !== undefined ? partName(plan, part) : itemName(plan, item!)}`,
 }

@@ -24,7 +24,7 @@ const shape = {
   unit: optional(words(12)),
   instrument: optional(words(60)),
   /** Leading digits that were not typed: they are what every figure inside the limits begins with. */
-  assumed: optional(words(20)),
+  leading: optional(words(20)),
   /** How the two figures of a lift were written down. */
   style: optional(choice(LIFT_STYLES)),
 } as const
@@ -64,9 +64,9 @@ export const readingTaken: ActKind<ReadingTaken> = {
     const cell = check && (check.kind !== 'sum' || plan.sums.size) ? cellOf(plan, check, payload) : undefined
     const figures = payload.tries.map(row => row.join(' and ')).join('; ')
     const unit = cell && payload.unit !== undefined && payload.unit !== unitOf(cell) ? ` ${payload.unit}` : ''
-    const assumed = payload.assumed ? ` (${payload.assumed} not typed)` : ''
+    const leading = payload.leading ? ` (${payload.leading} not typed)` : ''
     const where = [checkName(plan, payload.check), MOMENT_WORDS[payload.moment], cell ? cell.name : payload.place]
-    return `${where.filter(Boolean).join(', ')}: ${figures}${unit}${assumed}`
+    return `${where.filter(Boolean).join(', ')}: ${figures}${unit}${leading}`
   },
 }
 

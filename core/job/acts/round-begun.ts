@@ -38,8 +38,8 @@ export const roundBegun: ActKind<Shaped<typeof shape>> = {
     for (const id of loop.steps) {
       state.steps.delete(id)
       for (const { on } of plan.steps.get(id)?.lubricants ?? []) state.lubricants.delete(lubricantKey(id, on))
-      for (const { id: aid } of plan.steps.get(id)?.leaves ?? [])
-        for (const way of ['in', 'out'] as const) state.counts.delete(countKey(aid, way))
+      for (const { id: item } of plan.steps.get(id)?.leaves ?? [])
+        for (const way of ['in', 'out'] as const) state.counts.delete(countKey(item, way))
     }
     state.rounds.set(loop.id, [...(state.rounds.get(loop.id) ?? []), stamped(entry, state, entry.payload)])
   },

@@ -225,7 +225,7 @@ export const readingIn = (
   moment: Moment,
   { field, place, column }: At,
   tries: string[][],
-  more: Pick<Payloads['reading.taken'], 'unit' | 'instrument' | 'assumed' | 'style'> = {},
+  more: Pick<Payloads['reading.taken'], 'unit' | 'instrument' | 'leading' | 'style'> = {},
 ): Payloads['reading.taken'] => ({
   check,
   moment,

@@ -3,7 +3,7 @@ import type { LengthSystem } from '../../quantity/index.ts'
 import {
   fromOf,
   MOMENTS,
-  ridersOf,
+  liftedWith,
   stepsBefore,
   type Check,
   type Moment,
@@ -123,14 +123,14 @@ const isCurrent = ({ history }: CheckResult) => !history
 /** What was found is made of what was found; from the build on only of parts that are in. */
 const countsAt = (moment: Moment) => (MOMENTS.indexOf(moment) < MOMENTS.indexOf('build') ? () => true : isCurrent)
 
-/** Masses of all that a step moves, kg: what it takes off or fits, and what rides on that as the sheet has it then. */
+/** Masses of all that a step moves, kg: what it takes off or fits, and what lifts with that as the sheet has it then. */
 function massAt({ plan }: Scene, step: string): number | null {
   const { removes = [], fits = [] } = plan.steps.get(step) ?? {}
   const before = stepsBefore(plan.steps, step)
   const isDone = (by: Plan['removedBy'], ref: Ref) => before.has(by.get(ref)?.id ?? '')
   const along = [
-    ...removes.flatMap(ref => ridersOf(plan, ref)).filter(ref => !isDone(plan.removedBy, ref)),
-    ...fits.flatMap(ref => ridersOf(plan, ref)).filter(ref => !plan.removedBy.has(ref) || isDone(plan.fittedBy, ref)),
+    ...removes.flatMap(ref => liftedWith(plan, ref)).filter(ref => !isDone(plan.removedBy, ref)),
+    ...fits.flatMap(ref => liftedWith(plan, ref)).filter(ref => !plan.removedBy.has(ref) || isDone(plan.fittedBy, ref)),
   ]
   const all = [...new Set([...removes, ...fits, ...along])]
   return all.reduce((sum, ref) => sum + (plan.parts.get(ref)?.part.massKg ?? 0), 0) || null

@@ -24,9 +24,9 @@ export type OwedId =
   | { kind: 'stray'; part: Ref }
   | { kind: 'round'; loop: string }
   | { kind: 'trial'; part: Ref }
-  | { kind: 'aid'; aid: string }
+  | { kind: 'item'; item: string }
   | { kind: 'trouble'; step: string; sign: string }
-  | { kind: 'passed'; entry: string; nth: number }
+  | { kind: 'late'; entry: string; nth: number }
 
 export type OwedKind = OwedId['kind']
 
@@ -72,8 +72,8 @@ const IDS: {
   'round': { by: ['loop'], words: (plan, { loop }) => `Not come out good: ${loopName(plan, loop)}` },
   'trial': { by: ['part'], words: (plan, { part }) => `On for a trial: ${partName(plan, part)}` },
   'trouble': { by: ['step', 'sign'], words: (plan, { step, sign }) => `${stepName(plan, step)}: ${sign}` },
-  'aid': { by: ['aid'], words: (_, { aid }) => `Still in: ${aid}` },
-  'passed': { by: ['entry', 'nth'], words: () => 'Done late, past something owed' },
+  'item': { by: ['item'], words: (_, { item }) => `Still in: ${item}` },
+  'late': { by: ['entry', 'nth'], words: () => 'Done late, past something owed' },
 }
 
 export const OWED_KINDS = Object.keys(IDS) as OwedKind[]

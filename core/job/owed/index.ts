@@ -1,9 +1,9 @@
 import { gateAfter, STATIONS, type Plan } from '../../sheet/index.ts'
 import { basisOf } from '../basis.ts'
 import { checkResults, type CheckResult } from '../measuring/results.ts'
-import { isSame } from '../saw.ts'
+import { isSame } from '../same.ts'
 import type { JobState } from '../state.ts'
-import { aids } from './aids.ts'
+import { items } from './items.ts'
 import { axes } from './axes.ts'
 import { debts } from './debts.ts'
 import { holds } from './holds.ts'
@@ -14,7 +14,7 @@ import { outs } from './outs.ts'
 import type { Obligation, Source } from './owing.ts'
 import { pieces } from './pieces.ts'
 import { partsOff } from './parts-off.ts'
-import { passed } from './passed.ts'
+import { late } from './late.ts'
 import { readings } from './readings.ts'
 import { stepsUndone } from './steps-left.ts'
 import { rounds } from './rounds.ts'
@@ -46,8 +46,8 @@ const SOURCES: Source[] = [
   rounds,
   trials,
   troubles,
-  aids,
-  passed,
+  items,
+  late,
 ]
 
 /**
@@ -72,7 +72,7 @@ export function obligations(plan: Plan, state: JobState, results: Map<string, Ch
 /** Whether a lead has let something owed pass, as it is now: what has been read or set anew is another thing. */
 function isConceded(plan: Plan, state: JobState, { key, id }: Obligation, results: Map<string, CheckResult>): boolean {
   const given = state.concessions.get(key)
-  return given !== undefined && isSame(given.saw ?? [], basisOf(plan, state, id, results))
+  return given !== undefined && isSame(given.basis ?? [], basisOf(plan, state, id, results))
 }
 
 /** What is owed in a state, for whoever has no view of it at hand. */

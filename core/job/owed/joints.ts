@@ -80,7 +80,7 @@ export const lockings: Source = ({ plan, state }) =>
         id: { kind: 'locking', joint: joint.id },
         station: step.station,
         what: said ? `${joint.title}: not locked as wanted` : `${joint.title}: how is it locked?`,
-        why: joint.locking.wrong,
+        why: joint.locking.ifWrong,
         step: step.id,
         settle: { to: 'joint', joint: joint.id },
       },

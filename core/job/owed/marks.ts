@@ -11,7 +11,7 @@ export const marks: Source = ({ plan, state }) =>
           id: { kind: 'mark', mate: id },
           station: step.station,
           what: mate.title,
-          why: mate.wrong,
+          why: mate.ifWrong,
           step: step.id,
           settle: { to: 'mark', mate: id },
           perishable: true,

@@ -16,7 +16,7 @@ export type Settle =
   | { to: 'slackening'; joint: string }
   | { to: 'round'; loop: string }
   | { to: 'trouble'; step: string }
-  | { to: 'aids' }
+  | { to: 'items' }
   | { to: 'ledger' }
 
 /** Something owed: what, why, and the step that cannot be done until it is settled. */

@@ -18,7 +18,7 @@ export const wrongPlaces: Source = ({ plan, state }) =>
         id: { kind: 'wrong place', part: ref },
         station: 'build',
         what: `${name} is ${trial ? 'on trial ' : ''}in the place of ${plan.parts.get(place)?.name}`,
-        why: part.swapped ?? 'Parts go back to the place they came from',
+        why: part.ifSwapped ?? 'Parts go back to the place they came from',
         step: trial ? nextOfTrial(plan, state, ref) : beforeCover(plan, plan.fittedBy.get(ref)?.id),
         settle: { to: 'part', part: ref },
       },

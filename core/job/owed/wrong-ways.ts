@@ -23,7 +23,7 @@ export const wrongWays: Source = ({ plan, state }) =>
         what: isOpen
           ? `How it stands: ${mate.title}`
           : `${title}: ${mate.title[0]!.toLowerCase()}${mate.title.slice(1)} not met`,
-        why: mate.wrong,
+        why: mate.ifWrong,
         step: own ?? beforeCover(plan, settled[0]),
         settle: own ? { to: 'step', step: own } : { to: 'mate', mate: mate.id },
       },

@@ -5,19 +5,19 @@ import { words, type Shaped } from '../shape.ts'
 const shape = { what: words(80), n: { is: 'number', whole: true, least: 1, most: 99 } } as const
 
 /** What was put in for the time being comes out, counted as it went in. */
-export const aidRemoved: ActKind<Shaped<typeof shape>> = {
+export const itemRemoved: ActKind<Shaped<typeof shape>> = {
   shape,
   by: HANDS,
   corrected: 'take back',
   sense: (_, state, { payload: { what, n } }) => {
-    const inside = state.aids.get(what)
+    const inside = state.items.get(what)
     if (!inside) return `${what} is not in.`
     return n > inside.n ? `${inside.n} × ${what} went in, ${n} came out. Count again.` : null
   },
   apply: (state, { payload: { what, n } }) => {
-    const inside = state.aids.get(what)!
-    if (n === inside.n) state.aids.delete(what)
-    else state.aids.set(what, { ...inside, n: inside.n - n })
+    const inside = state.items.get(what)!
+    if (n === inside.n) state.items.delete(what)
+    else state.items.set(what, { ...inside, n: inside.n - n })
   },
   words: (_, { what, n }) => `Out again: ${n} × ${what}`,
 }

@@ -10,10 +10,10 @@ const GIVEN = { known: 'the angle of equal legs', legs: 2, fromVerticalDeg: 30, 
 function sheet(): Sheet {
   const own = sheetNamed('drawn-up-joints')
   const masses = { cover: 20, nut: 2, clamp: 3 }
-  const rides = { clamp: 'cover', nut: 'clamp' } as Partial<Record<string, string>>
+  const along = { clamp: 'cover', nut: 'clamp' } as Partial<Record<string, string>>
   return {
     ...own,
-    parts: own.parts.map(part => ({ ...part, massKg: masses[part.id as 'nut'], rides: rides[part.id] })),
+    parts: own.parts.map(part => ({ ...part, massKg: masses[part.id as 'nut'], liftsWith: along[part.id] })),
     checks: [
       {
         ...sheetNamed('hub-off-taper').checks[0]!,
@@ -50,7 +50,7 @@ describe('what comes along', () => {
     one.workUntil(step)
     return (ref: string) => offWith(one.plan, one.folded.state, ref)
   }
-  it('is off the machine with what it rides on, until it is taken off itself', () => {
+  it('is off the machine with what it lifts with, until it is taken off itself', () => {
     expect(at('all-off')('clamp')).toBeNull()
     const lifted = at('clamp-off')
     expect(lifted('clamp')).toBe('cover')
@@ -79,14 +79,17 @@ describe('what comes along', () => {
     const { worked } = viewJob(other.plan, other.folded.state).results.get(readingKey('sling', 'inspect'))!
     expect(worked!.derived.massKg).toBe(5)
   })
-  it('rides on a part there is, and not on itself', () => {
-    const wrong = (rides: Record<string, string>) => {
+  it('lifts with a part there is, and not with itself', () => {
+    const wrong = (along: Record<string, string>) => {
       const own = sheet()
-      return examineSheet({ ...own, parts: own.parts.map(part => ({ ...part, rides: rides[part.id] })) }, SUMS_BY_NAME)
+      return examineSheet(
+        { ...own, parts: own.parts.map(part => ({ ...part, liftsWith: along[part.id] })) },
+        SUMS_BY_NAME,
+      )
     }
-    expect(wrong({ clamp: 'lid' })).toContain('clamp rides on an unknown part lid')
+    expect(wrong({ clamp: 'lid' })).toContain('clamp lifts with an unknown part lid')
     expect(wrong({ clamp: 'nut', nut: 'clamp' })).toEqual(
-      expect.arrayContaining(['clamp rides on itself', 'nut rides on itself']),
+      expect.arrayContaining(['clamp lifts with itself', 'nut lifts with itself']),
     )
   })
 })

@@ -1,9 +1,9 @@
 import type { Owing, Source } from './owing.ts'
 
 /** What was done late, without the network, past something that would have held it up. */
-export const passed: Source = ({ state }) =>
-  state.passed.map((one): Owing => ({
-    id: { kind: 'passed', entry: one.entry, nth: one.nth },
+export const late: Source = ({ state }) =>
+  state.late.map((one): Owing => ({
+    id: { kind: 'late', entry: one.entry, nth: one.nth },
     station: 'prove',
     what: `Done late: ${one.what}`,
     why: one.why,

@@ -7,10 +7,10 @@ const n = ref(1)
 const out = ref<Record<string, number>>({})
 const why = ref<string | null>(null)
 const USUAL = ['rag', 'plug', 'wedge', 'tape', 'lamp', 'guide stud']
-const inside = computed(() => [...job.state.aids].map(([name, one]) => ({ name, ...one })))
+const inside = computed(() => [...job.state.items].map(([name, one]) => ({ name, ...one })))
 function place() {
   why.value = what.value.trim()
-    ? job.act({ kind: 'aid.placed', payload: { what: what.value.trim(), n: n.value } })
+    ? job.act({ kind: 'item.placed', payload: { what: what.value.trim(), n: n.value } })
     : 'Say what is put in.'
   if (why.value) return
   what.value = ''
@@ -19,7 +19,7 @@ function place() {
 function remove(name: string) {
   const count = out.value[name]
   why.value = count
-    ? job.act({ kind: 'aid.removed', payload: { what: name, n: count } })
+    ? job.act({ kind: 'item.removed', payload: { what: name, n: count } })
     : `Count them: how many ${name} come out?`
   if (!why.value) out.value = { ...out.value, [name]: 0 }
 }
@@ -40,14 +40,14 @@ function remove(name: string) {
           :aria-label="`How many ${one.name} come out`"
           @change="count => (out = { ...out, [one.name]: Number(count) })"
         />
-        <el-button :disabled="!may('aid.removed')" @click="remove(one.name)">Out</el-button>
+        <el-button :disabled="!may('item.removed')" @click="remove(one.name)">Out</el-button>
       </li>
       <li v-if="!inside.length" class="soft">Nothing of your own is in the machine.</li>
     </ul>
     <form class="put" @submit.prevent="place">
       <el-input v-model="what" maxlength="80" placeholder="rag in the suction…" aria-label="What is put in" />
       <el-input-number v-model="n" :min="1" :max="99" value-on-clear="min" aria-label="How many go in" />
-      <el-button type="primary" native-type="submit" data-test="aid-in" :disabled="!may('aid.placed')">In</el-button>
+      <el-button type="primary" native-type="submit" data-test="item-in" :disabled="!may('item.placed')">In</el-button>
       <span class="usual">
         <el-button v-for="one in USUAL" :key="one" size="small" @click="what = one">{{ one }}</el-button>
       </span>

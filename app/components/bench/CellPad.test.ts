@@ -1,0 +1,71 @@
+import { mountSuspended } from '@nuxt/test-utils/runtime'
+import { expect, it } from 'vitest'
+import { defineComponent, h, reactive } from 'vue'
+import { extend, viewJob, type Act, type AnyEntry } from '~~/core/job'
+import { entryOf } from '~~/tests/pump'
+import { atTheGap } from '~~/tests/measuring'
+import type { Job } from '~/bench/job'
+import ReadingPad from './ReadingPad.vue'
+
+/** A job as the pads see it, worked here and sent nowhere. */
+function jobOf(one: ReturnType<typeof atTheGap>): Job {
+  const folded = shallowRef(one.folded)
+  const state = computed(() => folded.value.state)
+  return reactive({
+    id: 'test',
+    plan: one.plan,
+    folded,
+    state,
+    view: computed(() => viewJob(one.plan, state.value)),
+    about: { last: {} },
+    isClosed: false,
+    wantsPin: () => false,
+    act(...acts: Act[]) {
+      folded.value = extend(
+        one.plan,
+        folded.value,
+        acts.map(({ kind, payload }): AnyEntry => entryOf(kind, payload as never)),
+      )
+      return folded.value.state.flags.at(-1)?.why ?? null
+    },
+  }) as unknown as Job
+}
+
+const padOf = (job: Job) =>
+  mountSuspended(
+    defineComponent({
+      setup() {
+        provideJob(job)
+        provideBench(job)
+        return () => h(ReadingPad, { check: 'gape', moment: 'build' })
+      },
+    }),
+  )
+
+it('a way of measuring that the product does not have is read on the pad like any other', async () => {
+  const job = jobOf(atTheGap())
+  const pad = await padOf(job)
+  const type = async (...figures: string[]) => {
+    for (const figure of figures) {
+      await pad.find('#figure').setValue(figure)
+      await pad.find('form').trigger('submit')
+    }
+  }
+  expect(pad.text()).toContain('Gap of the hub')
+  expect(pad.text()).toContain('motor end')
+  expect(pad.text()).toContain('Next: one way')
+  await type('0', '0.1', '0', '0.1')
+  // Both tries are in: what is typed next keeps them.
+  await pad.find('form').trigger('submit')
+  expect(pad.text()).toContain('motor end: 0.10')
+  await type('0', '0.3', '0', '0.3')
+  await pad.find('form').trigger('submit')
+  const kept = [...job.state.readings.get('gape build')!.values()]
+  expect(kept.map(one => [one.place, one.tries.flat().join(' ')])).toEqual([
+    ['motor end', '0 0.1 0 0.1'],
+    ['gearbox end', '0 0.3 0 0.3'],
+  ])
+  expect(job.view.results.get('gape build')).toMatchObject({ complete: true, judgement: { verdict: 'Out' } })
+  expect(pad.text()).toContain('Out')
+  expect(pad.text()).toContain('The hub stands askew.')
+})
