@@ -151,6 +151,12 @@ export interface SentEntry {
   by?: string
   /** Whoever is signed in, a lead, says that `by` did it. */
   vouched?: true
+  /** The last number of the ledger that its maker had seen; left out, they had seen all there is. */
+  seen?: number
+  /** The tablet it was made on. */
+  tablet?: string
+  /** How far that tablet's clock was behind the server's, and when that was measured. */
+  clock?: { behindMs: number; measuredAt: string }
 }
 
 /** Numbers for tags and bags, given to one device and to no other. */

@@ -117,6 +117,12 @@ const entry = Joi.object<SentEntry>({
   madeAt: moment.required(),
   by: uuid(),
   vouched: Joi.valid(true),
+  seen: Joi.number().integer().min(0).max(2_000_000_000),
+  tablet: uuid(),
+  clock: Joi.object({
+    behindMs: Joi.number().integer().min(-2_000_000_000).max(2_000_000_000).required(),
+    measuredAt: moment.required(),
+  }),
   payload: Joi.any().when('kind', {
     switch: SENT.map(one => ({ is: one, then: PAYLOADS[one] })),
     otherwise: Joi.forbidden(),

@@ -1,7 +1,9 @@
 /** Smaller differences are the network's, not the clock's. */
 const SMALL_MS = 2000
 
-let offsetMs = 0
+/** How far this device was behind the server when that was last measured, and when that was. */
+let measured: { behindMs: number; measuredAt: string } | null = null
+const offMs = () => (measured && Math.abs(measured.behindMs) > SMALL_MS ? measured.behindMs : 0)
 
 /** This device's clock, set right by the server's. */
 export const deviceClock = {
@@ -10,8 +12,10 @@ export const deviceClock = {
     const asked = Date.now()
     const answer = await $fetch<{ now: string }>('/api/health').catch(() => null)
     if (!answer) return
-    const off = Date.parse(answer.now) - (asked + Date.now()) / 2
-    offsetMs = Math.abs(off) > SMALL_MS ? off : 0
+    const behindMs = Math.round(Date.parse(answer.now) - (asked + Date.now()) / 2)
+    measured = { behindMs, measuredAt: answer.now }
   },
-  now: (): string => new Date(Date.now() + offsetMs).toISOString(),
+  now: (): string => new Date(Date.now() + offMs()).toISOString(),
+  /** What was last measured; null where the server never answered. */
+  measured: () => measured,
 }

@@ -14,7 +14,7 @@ import {
   type Folded,
 } from '~~/core/job'
 import { needsSums, planFor, type Sums } from '~~/core/sheet'
-import type { AppendAnswer, JobAnswer, Person, SignedInPerson } from '~~/shared/answers'
+import type { AppendAnswer, JobAnswer, Person, SentEntry, SignedInPerson } from '~~/shared/answers'
 import * as boxes from './outbox'
 import type { Batch, Outbox } from './outbox'
 import { askJob, keepEntries } from '~/device/jobs'
@@ -22,10 +22,19 @@ import { keptOutbox } from '~/device/outbox'
 import { deviceClock } from './clock'
 import { isUnreached } from '~/device/answers'
 import { pauseAfter } from './pauses'
+import { thisTablet } from './tablet'
 import { listenTo } from './stream'
 
 const DATABASE_AWAY =
   'The server does not reach its database just now. What you do is kept on this device and goes out by itself once that is over.'
+
+/** An entry as it is sent. */
+const sentAs = ({ id, kind, payload, act, madeAt, seen, tablet, clock }: AnyEntry): SentEntry => ({
+  ...{ id, kind, payload, act, madeAt },
+  ...(seen === undefined ? {} : { seen }),
+  ...(tablet === undefined ? {} : { tablet }),
+  ...(clock ? { clock } : {}),
+})
 
 /** The address, the plate and the names of a job. */
 export type JobAbout = Omit<JobAnswer, 'entries' | 'sheet'>
@@ -108,9 +117,11 @@ export function createJob(
 
   /** Acts as entries of somebody, one press. */
   function pressed(acts: readonly Act[], { id: madeBy, role }: Pick<Person, 'id' | 'role'>): AnyEntry[] {
-    const [press, madeAt] = [uuid(), deviceClock.now()]
+    const [press, madeAt, clock] = [uuid(), deviceClock.now(), deviceClock.measured()]
+    const saw = { seen: lastSeq(), tablet: thisTablet(), ...(clock ? { clock } : {}) }
     return acts.map(
-      one => ({ id: uuid(), ...one, act: press, madeBy, role, madeAt, receivedAt: null, seq: null }) as AnyEntry,
+      one =>
+        ({ id: uuid(), ...one, act: press, madeBy, role, madeAt, ...saw, receivedAt: null, seq: null }) as AnyEntry,
     )
   }
 
@@ -162,9 +173,7 @@ export function createJob(
     unanswered = { about, entries }
     const body = {
       ...{ signer: signer.id, pin },
-      entries: entries.map(({ id: number, kind, payload, act: press, madeAt }) => ({
-        ...{ id: number, kind, payload, act: press, madeAt },
-      })),
+      entries: entries.map(sentAs),
     }
     try {
       const answer = await $fetch<AppendAnswer>(`/api/jobs/${id}/entries`, { method: 'POST', body })
@@ -200,10 +209,7 @@ export function createJob(
 
   async function send(batch: Batch): Promise<void> {
     const vouched = batch.vouched ? { vouched: true } : {}
-    const body = batch.entries.map(({ id: number, kind, payload, act: press, madeAt, madeBy }) => ({
-      ...{ id: number, kind, payload, act: press, madeAt, by: madeBy },
-      ...vouched,
-    }))
+    const body = batch.entries.map(one => ({ ...sentAs(one), by: one.madeBy, ...vouched }))
     const answer = await $fetch<AppendAnswer>(`/api/jobs/${id}/entries`, { method: 'POST', body })
     reachedNow(true)
     failures = 0

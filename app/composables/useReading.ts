@@ -25,7 +25,9 @@ export function useReading(id: string, moment: Moment) {
   const reason = ref('')
   /** The question asked before something odd is kept. */
   const doubt = ref<string | null>(null)
-  const isOpen = computed(() => cell.value !== undefined && (!entered.value || correcting.value))
+  /** A place on which two readings stand against each other is read anew. */
+  const anew = ref(false)
+  const isOpen = computed(() => cell.value !== undefined && (!entered.value || correcting.value || anew.value))
 
   /** What is kept of the cell at hand, or on the pad. */
   const tried = computed((): Tried => {
@@ -129,7 +131,11 @@ export function useReading(id: string, moment: Moment) {
     })
   }
 
+  const takeAgain = () => {
+    anew.value = true
+  }
   function leave() {
+    anew.value = false
     correcting.value = false
     moving.value = false
     doubt.value = null
@@ -155,6 +161,7 @@ export function useReading(id: string, moment: Moment) {
     reason,
     take,
     keep,
+    takeAgain,
     choose,
     leave,
   }

@@ -3,7 +3,7 @@ import type { PartState } from '~~/core/job'
 import { whereIs } from './where'
 
 const tagged = { keep: 'tag', renewal: 'on condition' } as const
-const act = { by: 'a', role: 'fitter', at: '', entry: '', n: 1 } as const
+const act = { by: 'a', role: 'fitter', at: '', entry: '', n: 1, seq: 1 } as const
 const off = (more: Partial<PartState> = {}): PartState => ({ where: 'off', ...more })
 
 it.each([

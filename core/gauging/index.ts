@@ -1,4 +1,4 @@
-export { reduceTries, meanOf, rangeOf, type Tries } from './tries.ts'
+export { reduceTries, meanOf, rangeOf, SHARE_OF_TOLERANCE, type Tries } from './tries.ts'
 export {
   lengthAt20,
   seriesStands,

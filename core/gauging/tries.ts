@@ -10,6 +10,9 @@ export interface Tries {
   furthest: number | null
 }
 
+/** Tries that spread over more than this share of the tolerance disagree. */
+export const SHARE_OF_TOLERANCE = 0.25
+
 /**
  * Several tries of one reading, all of them kept: mean, range and whether they agree well enough.
  * Same unit throughout. `tolerance` is the width of the limits; without it nothing is said about agreement.
@@ -19,7 +22,7 @@ export interface Tries {
  */
 export function reduceTries(
   values: readonly number[],
-  { tolerance, share = 0.25 }: { tolerance?: number; share?: number } = {},
+  { tolerance, share = SHARE_OF_TOLERANCE }: { tolerance?: number; share?: number } = {},
 ): Result<Tries> {
   if (!values.length) return refuse('No try yet. Take at least one reading.')
   if (!values.every(Number.isFinite)) return refuse('One of the tries is not a figure. Take it again.')

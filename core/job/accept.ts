@@ -2,20 +2,39 @@ import type { Plan } from '../sheet/index.ts'
 import { actOf } from './acts/index.ts'
 import { rootOf, readLedger } from './corrections.ts'
 import { clockOf, isKind, type AnyEntry, type Entry } from './entry.ts'
-import { extend, foldCounted, senseOf, type Folded } from './fold.ts'
+import { extend, fold, foldCounted, senseOf, type Folded } from './fold.ts'
 import { rolesWords } from './roles.ts'
+import { hadSeen } from './seen.ts'
 import { unmetNeeds } from './steps.ts'
 import type { JobState } from './state.ts'
 import { planIn } from './switching.ts'
 
 const sentence = (words: string) => (/[.)!?]$/.test(words) ? words : `${words}.`)
 
+/** Whether a role may do such a thing at all; else why not. */
+function roleRefusal(entry: AnyEntry): string | null {
+  const act = actOf(entry)
+  if (!act) return 'This server does not know that kind of entry. Reload the page; it may be a newer version.'
+  return act.by.includes(entry.role) ? null : `This is done by ${rolesWords(act.by)}. Ask one to do it.`
+}
+
+/**
+ * Whether an entry that makes no sense where it has come to stand made sense to whoever made it, in the ledger as they had
+ * seen it: then it is taken, and flagged by the fold. A signature is given to what is there now.
+ */
+function madeSenseThen(opened: Plan, { entries }: Folded, entry: AnyEntry): boolean {
+  const act = actOf(entry)
+  if (entry.seen === undefined || !act || act.neverLate || act.signature) return false
+  const known = entries.filter(one => hadSeen(entry, one))
+  return known.length < entries.length && ownRefusal(opened, fold(opened, known), entry) === null
+}
+
 /** What of an entry can be judged by itself: whether this role may do such a thing, whether it makes sense, what hinders it. */
 function ownRefusal(opened: Plan, state: JobState, entry: AnyEntry): string | null {
   const plan = planIn(opened, state)
-  const act = actOf(entry)
-  if (!act) return 'This server does not know that kind of entry. Reload the page; it may be a newer version.'
-  if (!act.by.includes(entry.role)) return `This is done by ${rolesWords(act.by)}. Ask one to do it.`
+  const refused = roleRefusal(entry)
+  if (refused) return refused
+  const act = actOf(entry)!
   const nonsense = senseOf(plan, state, entry)
   if (nonsense) return nonsense
   // What was done late counts where the parts allow it; the fold keeps what it went past as debts.
@@ -40,11 +59,14 @@ export const wantsPin = (entries: () => readonly AnyEntry[], entry: AnyEntry): b
  * hinders it where it stands, and who may do it; a correction is judged in the past it reaches back to.
  */
 export function refusalOf(plan: Plan, folded: Folded, entry: AnyEntry): string | null {
-  return (
-    ownRefusal(plan, folded.state, entry) ??
-    (isKind(entry, 'entry.corrected') ? correctionRefusal(plan, folded, entry) : null)
-  )
+  const own = ownRefusal(plan, folded.state, entry)
+  if (own) return isNonsense(plan, folded.state, entry) && madeSenseThen(plan, folded, entry) ? null : own
+  return isKind(entry, 'entry.corrected') ? correctionRefusal(plan, folded, entry) : null
 }
+
+/** Whether an entry makes no sense where it stands, by whoever it may be done. */
+const isNonsense = (opened: Plan, state: JobState, entry: AnyEntry): boolean =>
+  roleRefusal(entry) === null && senseOf(planIn(opened, state), state, entry) !== null
 
 /**
  * A correction is an entry like any other: its replacement keeps the kind, is judged in the state before what it

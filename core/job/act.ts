@@ -8,7 +8,7 @@ import type { JobState } from './state.ts'
 /** An entry as the act of its kind sees it. */
 export type Done<P> = Pick<
   AnyEntry,
-  'id' | 'act' | 'madeBy' | 'role' | 'vouchedBy' | 'madeAt' | 'receivedAt' | 'seq'
+  'id' | 'act' | 'madeBy' | 'role' | 'vouchedBy' | 'madeAt' | 'receivedAt' | 'seq' | 'seen' | 'tablet'
 > & {
   payload: P
 }
@@ -36,6 +36,8 @@ export interface ActKind<P> {
   live?: (plan: Plan, state: JobState, entry: Done<P>) => string[]
   /** Judged live however late it comes: a signature is given to what is there now. */
   neverLate?: true
+  /** Done again by somebody who had not seen that it was done, it is the same and nothing to look into. */
+  sameAgain?: true
   /** Stands on who signs it: given with their own PIN, and nobody vouches for it. */
   signature?: true
   /** What must be true of who does it, which only the site knows: the server looks before it is taken. */

@@ -117,7 +117,7 @@ export const countFault = ({ what, must }: Count, n: number | undefined): string
       : `${what}: ${must} went in, ${n} came out. Count again.`
 
 /** Whether a face carries what it must, and nothing that it must not. */
-const belongs = ({ medium, never }: Lubrication, said: string | undefined): boolean =>
+export const belongs = ({ medium, never }: Lubrication, said: string | undefined): boolean =>
   said !== undefined && (medium === undefined ? said !== never : said === medium)
 
 /** What is wrong with what went on a face; null when nothing is. */

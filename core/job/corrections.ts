@@ -13,12 +13,8 @@ export interface Reading {
 
 /** A target as its correction leaves it: the same kind in the same place, and an entry of whoever corrected it. */
 function replaced(target: AnyEntry, by: Correction): AnyEntry {
-  const { id, act, madeBy, role, vouchedBy, madeAt, receivedAt } = by
-  return {
-    ...target,
-    payload: by.payload.replacement,
-    ...{ id, act, madeBy, role, vouchedBy, madeAt, receivedAt },
-  } as AnyEntry
+  const { kind } = target
+  return { ...by, kind, payload: by.payload.replacement } as AnyEntry
 }
 
 /**

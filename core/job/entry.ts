@@ -23,6 +23,12 @@ export interface Entry<K extends EntryKind = EntryKind> {
   receivedAt: string | null
   /** Given by the server; null while an entry waits to be sent. */
   seq: number | null
+  /** The last number of the ledger that its maker had seen. Left out, they had seen all that came before it. */
+  seen?: number
+  /** The tablet it was made on, whose entries have seen each other in their order. */
+  tablet?: string
+  /** How far that tablet's clock was behind the server's, ms, and when that was measured. */
+  clock?: { behindMs: number; measuredAt: string }
 }
 
 /** An entry of any kind, as the ledger hands it out; kinds not known here are kept and passed over. */

@@ -2,6 +2,7 @@ import type { Plan } from '../sheet/index.ts'
 import { actOf } from './acts/index.ts'
 import { effectiveEntries } from './corrections.ts'
 import { clockOf, type AnyEntry } from './entry.ts'
+import { hadSeen } from './seen.ts'
 import { branchState, emptyState, isClosed, stamped, type JobState } from './state.ts'
 
 /** Why an entry makes no sense where it stands, null when it does. */
@@ -20,6 +21,12 @@ function take(opened: Plan, state: JobState, entry: AnyEntry): void {
   const why = senseOf(plan, state, entry)
   if (why) {
     state.flags.push({ entry: entry.id, kind: entry.kind, why })
+    // What its maker could not know made no sense any more is looked into before the machine is handed back.
+    if (isOvertaken(state, entry) && !act.sameAgain)
+      state.late.push(
+        stamped(entry, state, { what: act.words(plan, entry.payload), why: `Not counted. ${why}`, nth: 0 }),
+      )
+    hear(state, entry)
     return
   }
   state.count += 1
@@ -29,7 +36,15 @@ function take(opened: Plan, state: JobState, entry: AnyEntry): void {
     state.late.push(...found)
   }
   act.apply(state, entry, plan)
+  hear(state, entry)
 }
+
+/** Whether something came into the ledger before an entry that its maker had not seen. */
+const isOvertaken = ({ heard }: JobState, entry: AnyEntry): boolean =>
+  [...heard].some(([tablet, seq]) => !hadSeen(entry, { seq, ...(tablet ? { tablet } : {}) }))
+
+const hear = ({ heard }: JobState, { seq, tablet = '' }: AnyEntry): void =>
+  void (seq !== null && heard.set(tablet, seq))
 
 /** The state of entries that count already, corrections taken in; `before` looks at each in the state it is taken into. */
 export function foldCounted(

@@ -24,6 +24,7 @@ export {
   saidIn,
   showFigure,
   showLimits,
+  showTyped,
   showValue,
   standing,
   unitOf,
@@ -36,6 +37,7 @@ export {
   type Draft,
   type PlaceResult,
   type Reduced,
+  type Rival,
   type Tried,
   type Worked as WorkedCheck,
 } from './measuring/index.ts'
@@ -56,6 +58,7 @@ export {
 export { partUnder, type InHand } from './keeping.ts'
 export { hindrances, isCautionRead, unmetNeeds, stepsLeft, nextStep, type Hindrance } from './steps.ts'
 export { isWanted } from './wanted.ts'
+export { allSaid, hadSeen, type Contested } from './seen.ts'
 export { foundOut, isLookedAt } from './found.ts'
 export { holdStands, holdHindrances } from './holds.ts'
 export { basisOf } from './basis.ts'

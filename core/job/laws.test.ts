@@ -101,7 +101,7 @@ describe('what the server takes', () => {
   it('the card always shows a step whose needs are met, until none is left', () => {
     fc.assert(
       fc.property(fc.subarray(steps), done => {
-        const act = { by: 'a', role: 'fitter' as const, at: '', entry: '', n: 1 }
+        const act = { by: 'a', role: 'fitter' as const, at: '', entry: '', n: 1, seq: 1 }
         const state = { ...emptyFold().state, steps: new Map(done.map(step => [step, act])) }
         const next = nextStep(plan, state)
         const wanted = steps.filter(id => isWanted(plan, state, plan.steps.get(id)!))

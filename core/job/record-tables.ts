@@ -93,7 +93,7 @@ const TABLES = [
         width: 5,
         cell: row => ({
           verdict: row.verdict,
-          small: row.consequence ? [row.consequence] : [],
+          small: [...(row.consequence ? [row.consequence] : []), ...(row.again ? [row.again] : []), ...row.unseen],
           lines: row.working.map(line => `${line.what}: ${line.sum} = ${line.gives}`),
         }),
       },
@@ -115,7 +115,10 @@ const TABLES = [
       {
         head: 'Decided',
         width: 3,
-        cell: row => ({ ...text(row.decision), small: row.decidedBy ? [`by ${row.decidedBy}`] : [] }),
+        cell: row => ({
+          ...text(row.decision),
+          small: [...(row.decidedBy ? [`by ${row.decidedBy}`] : []), ...row.unseen],
+        }),
       },
       { head: 'Went back', width: 3, cell: row => text(row.wentBack) },
       by(),
@@ -136,7 +139,7 @@ const TABLES = [
     rows: record => record.mates,
     columns: [
       { head: 'What', width: 5, cell: row => text(row.title) },
-      { head: 'Seen', width: 6, cell: row => text(row.stands) },
+      { head: 'Seen', width: 6, cell: row => ({ ...text(row.stands), small: row.unseen }) },
       { head: 'Wanted', width: 2, cell: row => text(row.met) },
       by(),
     ],
@@ -150,7 +153,10 @@ const TABLES = [
       {
         head: 'Pieces',
         width: 2,
-        cell: row => figures(row.of === null || row.of === row.n ? String(row.n) : `${row.n} of ${row.of}`),
+        cell: row => ({
+          ...figures(row.of === null || row.of === row.n ? String(row.n) : `${row.n} of ${row.of}`),
+          small: row.unseen,
+        }),
       },
       by(),
     ],

@@ -17,7 +17,9 @@ import { roundsOf, type RoundGoal } from './rounds.ts'
 import { answerText, markOf, markText, mateMet } from './mates.ts'
 import { owedOf, owedWords } from './owed/index.ts'
 import type { Role } from './roles.ts'
-import { showLimits, showValue } from './measuring/show.ts'
+import { unitOf } from './measuring/cells.ts'
+import { showLimits, showTyped, showValue } from './measuring/show.ts'
+import { allSaid, type Contested } from './seen.ts'
 import { cautionKey, NO_JOINT, partState, readingKey, type Stamp } from './state.ts'
 import { leftOut, planIn } from './switching.ts'
 import { viewJob } from './view.ts'
@@ -43,6 +45,10 @@ export interface RecordedReading extends Signed {
   consequence: string | null
   working: WorkingLine[]
   history: boolean
+  /** Why it does not count. */
+  again: string | null
+  /** What two tablets read without having seen each other. */
+  unseen: string[]
 }
 
 /** A job as it is handed over and printed: everything that was done, found, measured and decided, by whom and when. */
@@ -62,11 +68,12 @@ export interface JobRecord {
     kept: string
     decision: string
     decidedBy: string
+    unseen: string[]
     wentBack: string
   })[]
   marks: (Signed & { title: string; made: string; stands: string })[]
-  mates: (Signed & { title: string; stands: string; met: string })[]
-  counted: (Signed & { what: string; way: string; n: number; of: number | null })[]
+  mates: (Signed & { title: string; stands: string; met: string; unseen: string[] })[]
+  counted: (Signed & { what: string; way: string; n: number; of: number | null; unseen: string[] })[]
   rounds: (Signed & { loop: string; n: number; changed: string; read: string[]; voided: string[] })[]
   joints: {
     title: string
@@ -131,6 +138,11 @@ export function recordOf(
   }
   const stands = ({ of, basis = [] }: Payloads['concession.given']) =>
     isSame(basis, basisOf(plan, state, owedOf(of)!, results))
+  /** What others said of the same thing, none of them having seen the others: how, and who. */
+  const unseen = <T extends Stamp>(said: Contested<T>, words: (one: T) => string): string[] =>
+    allSaid<T>(said)
+      .slice(1)
+      .map(one => `${who(one.by)}, not having seen this: ${words(one)}`)
   const measured = [...results.values()].filter(one => one.value !== null)
   return {
     title: plan.sheet.title,
@@ -164,6 +176,13 @@ export function recordOf(
       consequence: result.consequence,
       working: result.working(system),
       history: result.history,
+      again: result.again,
+      unseen: result.rivals.flatMap(({ cell, said: [stands, ...others] }) =>
+        others.map(
+          one =>
+            `${cell.name ? `${cell.name}: ` : ''}${who(stands!.by)} read ${showTyped(stands!, unitOf(cell))}, and ${who(one.by)}, not having seen that, ${showTyped(one, unitOf(cell))}; the worse stands`,
+        ),
+      ),
       ...by(newestOf(result)),
     })),
     parts: plan.whole.parts
@@ -179,6 +198,7 @@ export function recordOf(
           method: now.lifted?.method ?? '',
           kept: now.kept ? `${now.kept.as} ${now.kept.label}` : '',
           decidedBy: now.decision ? by(now.decision).who : '',
+          unseen: now.decision ? unseen(now.decision, one => one.choice) : [],
           decision: now.decision?.why ? `${decision}: ${now.decision.why}` : decision,
           wentBack: now.fitted
             ? `${now.fitted.as === 'new' ? `new, from ${kitWords(plan, now.renewed?.from)}` : 'same'}${now.fitted.place === ref ? '' : `, in the place of ${partName(plan, now.fitted.place)}`}`
@@ -199,12 +219,16 @@ export function recordOf(
       const answer = state.mates.get(mate.id)
       if (!answer) return []
       const met = answer.notYet ? 'open' : mateMet(mate, markOf(state, mate), answer) ? 'met' : 'not met'
-      return [{ title: mate.title, stands: answerText(answer), met, ...by(answer) }]
+      return [{ title: mate.title, stands: answerText(answer), met, unseen: unseen(answer, answerText), ...by(answer) }]
     }),
     counted: [...state.counts].map(([key, one]) => {
       const [what, way] = [key.slice(0, key.lastIndexOf(' ')), key.slice(key.lastIndexOf(' ') + 1)]
       const part = plan.parts.get(what)
-      return { what: part?.name ?? itemName(plan, what), way, n: one.n, of: part?.part.quantity ?? null, ...by(one) }
+      return {
+        ...{ what: part?.name ?? itemName(plan, what), way, n: one.n, of: part?.part.quantity ?? null },
+        unseen: unseen(one, each => String(each.n)),
+        ...by(one),
+      }
     }),
     rounds: [...plan.loops.values()].flatMap(loop => {
       if (!loop.steps.some(step => state.steps.has(step)) && !state.rounds.has(loop.id)) return []

@@ -21,7 +21,7 @@ export interface Standing {
 }
 
 /** What may be written without anything becoming owed, or settled. */
-const OWES_NOTHING: ReadonlySet<keyof JobState> = new Set(['count', 'notes'])
+const OWES_NOTHING: ReadonlySet<keyof JobState> = new Set(['count', 'heard', 'notes'])
 
 /** Where a job stands; `earlier` is where it stood at some earlier moment, used where nothing that matters has changed since. */
 export function standingOf(

@@ -2,6 +2,7 @@ import type { Pattern, Pull } from '../joints/index.ts'
 import { readingKey, type Moment, type Plan, type Ref } from '../sheet/index.ts'
 import { timeOf, type AnyEntry, type Entry, type Payloads } from './entry.ts'
 import type { Role } from './roles.ts'
+import type { Contested } from './seen.ts'
 import type { Tried } from './measuring/cells.ts'
 
 /** Who did something and when, with the entry that says so. */
@@ -14,6 +15,9 @@ export interface Stamp {
   vouchedBy?: string
   /** Place in the order of acts that count, from 1. */
   n: number
+  /** Its number in the ledger, null while it waits to be sent, and the tablet it was made on. */
+  seq: number | null
+  tablet?: string
 }
 
 export const CHOICES = ['reuse', 'rework', 'renew', 'send out'] as const
@@ -31,7 +35,7 @@ export interface PartState {
   order?: number
   lifted?: Stamp & { method?: string }
   kept?: { as: 'bag' | 'tag'; label: string }
-  decision?: Stamp & { choice: Choice; why?: string }
+  decision?: Contested<Stamp & { choice: Choice; why?: string }>
   /** Back from rework or from outside. */
   returned?: Stamp & { note?: string }
   /** The new one that is in hand or fitted. */
@@ -54,7 +58,7 @@ export interface Voided extends Stamp {
   check: string
   moment: Moment
   cause: string
-  cells: ReadonlyMap<string, CellRead>
+  cells: ReadonlyMap<string, Contested<CellRead>>
 }
 
 export type Observation = Stamp & Payloads['part.observed']
@@ -86,6 +90,8 @@ export type Mark = Stamp & Payloads['mark.made']
 export interface JobState {
   /** Acts that count so far. */
   count: number
+  /** The newest number of the ledger from each tablet; from those that said none, under an empty name. */
+  heard: Map<string, number>
   /** The plan the job goes by since a choice was changed; null while it is the one it was opened with. */
   plan: Plan | null
   /** Choices changed on the job, in order. */
@@ -102,17 +108,17 @@ export interface JobState {
   renewals: (Stamp & Payloads['part.renewed'])[]
   marks: Map<string, Mark>
   /** Newest answer on how two parts stand to each other; gone once one of them is off again. */
-  mates: Map<string, Stamp & MateAnswer>
+  mates: Map<string, Contested<Stamp & MateAnswer>>
   /** Pieces counted, by what and which way. */
-  counts: Map<string, Stamp & { n: number }>
+  counts: Map<string, Contested<Stamp & { n: number }>>
   /** By check and moment, then by the key of the cell. */
-  readings: Map<string, ReadonlyMap<string, CellRead>>
+  readings: Map<string, ReadonlyMap<string, Contested<CellRead>>>
   /** What was put in for the time being that the sheet does not know of, with the gate it was put in before. */
   items: Map<string, Stamp & { n: number; gate: string | null }>
   /** Troubles met, by step and sign, with what they turned out to be. */
   troubles: Map<string, Stamp & { step: string; sign: string; cleared?: Stamp & { means: string } }>
   /** What went on which face, by step and face. */
-  lubricants: Map<string, Stamp & { medium: string }>
+  lubricants: Map<string, Contested<Stamp & { medium: string }>>
   /** Rounds begun again, by loop. */
   rounds: Map<string, Round[]>
   voided: Voided[]
@@ -141,6 +147,7 @@ export { readingKey }
 export function emptyState(): JobState {
   return {
     count: 0,
+    heard: new Map(),
     plan: null,
     chosen: [],
     opened: null,
@@ -175,6 +182,7 @@ export function emptyState(): JobState {
 export function branchState(state: JobState): JobState {
   return {
     ...state,
+    heard: new Map(state.heard),
     chosen: [...state.chosen],
     steps: new Map(state.steps),
     cautions: new Map([...state.cautions].map(([key, read]) => [key, new Map(read)])),
@@ -201,7 +209,7 @@ export function branchState(state: JobState): JobState {
   }
 }
 
-type Stamped = Pick<AnyEntry, 'id' | 'madeBy' | 'role' | 'vouchedBy' | 'madeAt' | 'receivedAt'>
+type Stamped = Pick<AnyEntry, 'id' | 'madeBy' | 'role' | 'vouchedBy' | 'madeAt' | 'receivedAt' | 'seq' | 'tablet'>
 
 /** Who, when and where in the order: the stamp of an act being taken in. */
 export const stampOf = (entry: Stamped, state: JobState): Stamp => ({
@@ -211,6 +219,8 @@ export const stampOf = (entry: Stamped, state: JobState): Stamp => ({
   entry: entry.id,
   vouchedBy: entry.vouchedBy,
   n: state.count,
+  seq: entry.seq,
+  ...(entry.tablet === undefined ? {} : { tablet: entry.tablet }),
 })
 
 /** What an act leaves in the state, stamped. Assigned, not spread: spread into a literal is ten times slower, and a long ledger feels it. */

@@ -70,12 +70,15 @@ function judge(
         throw new Refused(409, TAKEN, one.id)
       return { id: one.id, seq: first.seq!, receivedAt: first.receivedAt! }
     }
-    const { id, kind, payload, act } = one
+    const { id, kind, payload, act, seen, tablet, clock } = one
     const [seq, receivedAt] = [before.seq + fresh.length + 1, arrival.at(one)]
     // As it will be read again from its row.
     const candidate = {
       ...{ id, kind, payload, act, madeBy: doer.id, role: doer.role, madeAt: iso(one.madeAt), receivedAt, seq },
       ...(doer.id === by.id ? {} : { vouchedBy: by.id }),
+      ...(seen === undefined ? {} : { seen }),
+      ...(tablet === undefined ? {} : { tablet }),
+      ...(clock ? { clock: { ...clock, measuredAt: iso(clock.measuredAt) } } : {}),
     } as AnyEntry
     if (!arrival.signed && wantsPin(() => [...before.folded.entries, ...fresh], candidate))
       throw new Refused(403, 'That is given with a PIN: whoever signs it gives theirs.', id)

@@ -8,11 +8,16 @@ type EntryRow = typeof entry.$inferSelect
 /** A moment as it is read again from its row. */
 export const iso = (text: string) => new Date(text).toISOString()
 
-const asEntry = ({ id, kind, payload, act, madeBy, role, madeAt, receivedAt, seq, vouchedBy }: EntryRow) =>
-  ({
+const asEntry = ({ id, kind, payload, act, madeBy, role, madeAt, receivedAt, seq, ...more }: EntryRow) => {
+  const { vouchedBy, seen, tablet, clockBehindMs: behindMs, clockMeasuredAt: measuredAt } = more
+  return {
     ...{ id, kind, payload, act, madeBy, role, madeAt: iso(madeAt), receivedAt: iso(receivedAt), seq },
     ...(vouchedBy ? { vouchedBy } : {}),
-  }) as AnyEntry
+    ...(seen === null ? {} : { seen }),
+    ...(tablet ? { tablet } : {}),
+    ...(behindMs !== null && measuredAt ? { clock: { behindMs, measuredAt: iso(measuredAt) } } : {}),
+  } as AnyEntry
+}
 
 export async function entriesAfter(db: Database | Transaction, jobId: string, seq: number): Promise<AnyEntry[]> {
   const rows = await db
@@ -43,16 +48,21 @@ const rowsOf = (entries: readonly AnyEntry[]) =>
       ...{ id: one.id, seq: one.seq, kind: one.kind, payload: one.payload, act: one.act, role: one.role },
       ...{ made_by: one.madeBy, made_at: one.madeAt, received_at: one.receivedAt, vouched_by: one.vouchedBy ?? null },
       corrects: isKind(one, 'entry.corrected') ? one.payload.target : null,
+      ...{ seen: one.seen ?? null, tablet: one.tablet ?? null },
+      ...{ clock_behind_ms: one.clock?.behindMs ?? null, clock_measured_at: one.clock?.measuredAt ?? null },
     })),
   )
 
 const INTO = sql`
-  insert into entry (job_id, id, seq, kind, payload, act, made_by, role, made_at, received_at, corrects, vouched_by)
+  insert into entry (job_id, id, seq, kind, payload, act, made_by, role, made_at, received_at, corrects, vouched_by,
+                     seen, tablet, clock_behind_ms, clock_measured_at)
   select moved.id, sent.id, sent.seq, sent.kind, sent.payload, sent.act, sent.made_by, sent.role, sent.made_at,
-         sent.received_at, sent.corrects, sent.vouched_by`
+         sent.received_at, sent.corrects, sent.vouched_by, sent.seen, sent.tablet, sent.clock_behind_ms,
+         sent.clock_measured_at`
 const SENT = sql`(
   id uuid, seq integer, kind text, payload jsonb, act uuid, made_by uuid, role role, made_at timestamptz,
-  received_at timestamptz, corrects uuid, vouched_by uuid)`
+  received_at timestamptz, corrects uuid, vouched_by uuid, seen integer, tablet uuid, clock_behind_ms integer,
+  clock_measured_at timestamptz)`
 
 /** Adds entries to a ledger, moves its job on, and says so to whoever listens: one statement, one way there and back. */
 export function addEntries(tx: Transaction, jobId: string, entries: readonly AnyEntry[], state: JobState) {

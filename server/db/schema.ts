@@ -212,6 +212,11 @@ export const entry = pgTable(
     receivedAt: moment().notNull().defaultNow(),
     corrects: uuid(),
     vouchedBy: uuid().references(() => person.id),
+    // What of the ledger its maker had seen, on which tablet, and how far that tablet's clock was behind this one's.
+    seen: integer(),
+    tablet: uuid(),
+    clockBehindMs: integer(),
+    clockMeasuredAt: moment(),
   },
   table => [unique().on(table.jobId, table.seq)],
 )

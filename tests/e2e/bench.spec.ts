@@ -45,6 +45,42 @@ test('what is done without the network goes when it is back', async ({ page, con
   await expect(page.locator('[data-step=drain]')).toBeVisible()
 })
 
+test('two who read the same place without the network are both heard, and the worse stands', async ({
+  page,
+  context,
+  browser,
+}) => {
+  await signIn(page)
+  await openJob(page, 'P-441', 'Planned')
+  await jobAt(page, 'P-441', 'found-coupling')
+  const theirs = await (await browser.newContext({ baseURL: new URL(page.url()).origin })).newPage()
+  await signIn(theirs, 'T. Brisco')
+  await theirs.goto(page.url())
+  await expect(theirs.locator('[data-step=found-coupling]')).toBeVisible()
+  await context.setOffline(true)
+  await theirs.context().setOffline(true)
+  for (const [at, figure] of [
+    [page, '38.2'],
+    [theirs, '44'],
+  ] as const) {
+    await at.locator('#figure').fill(figure)
+    await at.locator('#figure').press('Enter')
+  }
+  await context.setOffline(false)
+  await expect(page.locator('[data-test=sent]')).toHaveText('all sent', { timeout: 20_000 })
+  await theirs.context().setOffline(false)
+  await expect(theirs.locator('[data-test=sent]')).toHaveText('all sent', { timeout: 20_000 })
+  for (const at of [page, theirs]) {
+    await at.reload()
+    await pad(at).getByRole('button', { name: 'Gap between hubs' }).or(pad(at).getByRole('heading')).first().waitFor()
+    const note = pad(at).locator('[data-test=unseen]')
+    await expect(note).toContainText('44 by T. Brisco')
+    await expect(note).toContainText('38.2 by R. Okell')
+    await expect(pad(at).locator('[data-test=big]')).toContainText('44')
+  }
+  await theirs.context().close()
+})
+
 test('wrong input is refused in words and keeps what was typed', async ({ page }) => {
   await signIn(page)
   await openBench(page, 'P-214B')

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { decidingFigure, MOMENT_WORDS, readingKey, showLimits } from '~~/core/job'
+import { decidingFigure, MOMENT_WORDS, readingKey, showLimits, showTyped, unitOf } from '~~/core/job'
 import { ROWS } from '~~/core/gauging'
 import type { Moment } from '~~/core/sheet'
 
@@ -61,6 +61,14 @@ const ghost = computed(() =>
       ? { value: last.value, text: `last overhaul ${show(last.value, own.value).figure}` }
       : null,
 )
+/** What was read of this cell on two tablets that had not seen each other. */
+const unseen = computed(() =>
+  (result.value.rivals.find(each => each.cell.key === cell.value?.key)?.said ?? []).map(each => ({
+    by: each.by,
+    words: showTyped(each, cell.value ? unitOf(cell.value, system.value) : null),
+  })),
+)
+const sentenceOf = (words: string) => `${words[0]!.toUpperCase()}${words.slice(1)}.`
 const minus = computed(() => as.value?.type === 'number' && as.value.span[0] < 0)
 const share = computed(() =>
   judged.value.share === null
@@ -156,7 +164,10 @@ onMounted(() => field.value?.focus())
           <strong v-if="deciding.held!.consequence">{{ inSentence(deciding.held!.consequence) }}.</strong>
         </p>
       </div>
-      <p v-if="!isGauged && result.again && isWhole" class="why" data-test="again">{{ result.again }}</p>
+      <UnseenNote v-if="unseen.length" :said="unseen" />
+      <p v-if="(!isGauged || unseen.length) && result.again && !isOpen" class="why" data-test="again">
+        {{ sentenceOf(result.again) }}
+      </p>
       <p
         v-if="cell ? result.places.get(cell.key)?.history || (result.history && !result.places.size) : result.history"
         class="why"
@@ -241,12 +252,15 @@ onMounted(() => field.value?.focus())
         <el-button v-if="scatter && tries.isFull.value" @click="one.keep(true)">Keep them, they scatter</el-button>
       </template>
       <template v-if="entered && !isOpen && !job.isClosed">
+        <el-button v-if="unseen.length" type="primary" data-test="again-now" @click="one.takeAgain()">
+          Take it again
+        </el-button>
         <el-button @click="correcting = true">Correct it</el-button>
         <el-button v-if="cells.length > 1 && isGauged" :aria-pressed="moving" @click="moving = !moving">
           Wrong place
         </el-button>
       </template>
-      <el-button v-if="correcting" @click="one.leave()">Cancel</el-button>
+      <el-button v-if="correcting || (isOpen && entered)" @click="one.leave()">Cancel</el-button>
       <el-button v-if="bench.chosenFocus" @click="bench.look(null)">Back</el-button>
       <el-button v-if="isGauged" :aria-expanded="working" @click="working = !working">Working</el-button>
       <EvidenceLost v-if="!result.complete" :lost="{ check: own.id, moment }" :by="own.lost" />

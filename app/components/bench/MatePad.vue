@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { MateAnswer } from '~~/core/job'
+import { allSaid, answerText, type MateAnswer, type Stamp } from '~~/core/job'
 
 /** A mate looked at again after its step: not yet seen then, or put right since. */
 const props = defineProps<{ mate: string }>()
@@ -8,6 +8,9 @@ const bench = useBench()
 const mate = computed(() => job.plan.mates.get(props.mate)!)
 const why = ref<string | null>(null)
 const stood = computed(() => job.state.mates.get(props.mate))
+const said = computed(() =>
+  stood.value ? allSaid<Stamp & MateAnswer>(stood.value).map(one => ({ by: one.by, words: answerText(one) })) : [],
+)
 function give(answer: Omit<MateAnswer, 'mate'> | undefined) {
   if (!answer) return
   why.value = job.act({ kind: 'mate.answered', payload: { mate: props.mate, ...answer } })
@@ -18,6 +21,7 @@ function give(answer: Omit<MateAnswer, 'mate'> | undefined) {
 
 <template>
   <PadFrame title="How it stands" :why="why">
+    <UnseenNote v-if="said.length > 1" :said="said" />
     <p v-if="stood?.notYet" class="soft">It could not be seen before, and is owed.</p>
     <p v-else-if="stood" class="soft">It stood wrong before: put it right, then say how it stands now.</p>
     <MateAsk :mate="mate" @give="give" />

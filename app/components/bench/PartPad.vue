@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import {
+  allSaid,
   countKey,
   markText,
   newFrom,
@@ -12,6 +13,7 @@ import {
   SEVERITIES,
   type Choice,
   type Severity,
+  type Stamp,
 } from '~~/core/job'
 import { clockText } from '~~/core/marks'
 import { viewWords } from '~~/core/sheet'
@@ -98,6 +100,20 @@ const counts = computed(() =>
         .map(way => ({ way, n: job.state.counts.get(countKey(props.part, way))?.n }))
     : [],
 )
+/** What of this part was decided or counted on two tablets that had not seen each other. */
+const unseen = computed(() =>
+  [
+    now.value.decision
+      ? allSaid<Stamp & { choice: Choice }>(now.value.decision).map(said => [said.by, said.choice] as const)
+      : [],
+    ...counts.value.map(({ way }) => {
+      const counted = job.state.counts.get(countKey(props.part, way))
+      return counted ? allSaid<Stamp & { n: number }>(counted).map(said => [said.by, `${said.n} ${way}`] as const) : []
+    }),
+  ]
+    .filter(said => said.length > 1)
+    .map(said => said.map(([by, words]) => ({ by, words }))),
+)
 const recount = (way: 'out' | 'in', n: number | null | undefined) => {
   if (n !== null && n !== undefined)
     why.value = job.act({ kind: 'pieces.counted', payload: { part: props.part, way, n } })
@@ -148,6 +164,7 @@ const recount = (way: 'out' | 'in', n: number | null | undefined) => {
     >
       <el-radio-button v-for="choice in CHOICES" :key="choice" :value="choice">{{ choice }}</el-radio-button>
     </el-radio-group>
+    <UnseenNote v-for="(said, i) in unseen" :key="i" :said="said" />
     <el-button v-if="now.where === 'off' && isAway" type="primary" @click="back">It is back</el-button>
     <el-button
       v-if="now.where === 'off' && !now.renewed && (isAlways || now.decision?.choice === 'renew')"

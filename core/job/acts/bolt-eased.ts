@@ -13,6 +13,7 @@ export const boltEased: ActKind<Shaped<typeof shape>> = {
   shape,
   by: HANDS,
   corrected: 'take back',
+  sameAgain: true,
   sense: (plan, state, { payload: { joint: name, bolt } }) => {
     const joint = plan.joints.get(name)
     if (!joint) return unknown('joint', name)

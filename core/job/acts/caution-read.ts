@@ -10,6 +10,7 @@ export const cautionRead: ActKind<Shaped<typeof shape>> = {
   shape,
   by: HANDS,
   corrected: 'take back',
+  sameAgain: true,
   sense: (plan, _, { payload: { step, caution } }) =>
     plan.steps.get(step)?.cautions?.[caution] ? null : unknown('caution', `${step} ${caution}`),
   apply: (state, entry) => {

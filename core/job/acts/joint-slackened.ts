@@ -11,6 +11,7 @@ export const jointSlackened: ActKind<Shaped<typeof shape>> = {
   shape,
   by: HANDS,
   corrected: 'take back',
+  sameAgain: true,
   sense: (plan, state, { payload: { joint } }) => {
     const known = plan.joints.get(joint)
     if (!known) return unknown('joint', joint)

@@ -1,5 +1,7 @@
 import type { ActKind } from '../act.ts'
 import { HANDS } from '../roles.ts'
+import { belongs } from '../confirm.ts'
+import { settled } from '../seen.ts'
 import { id, words, type Shaped } from '../shape.ts'
 import { lubricantKey, stamped } from '../state.ts'
 import { stepName } from '../words.ts'
@@ -19,9 +21,16 @@ export const lubricantApplied: ActKind<Shaped<typeof shape>> = {
     return lubricants?.some(one => one.on === on) ? null : `“${title}” asks nothing of ${on}.`
   },
   live: (plan, state, entry) => stepHindrances(plan, state, entry.payload.step, entry),
-  apply: (state, entry) => {
+  apply: (state, entry, plan) => {
     const { step, on, medium } = entry.payload
-    state.lubricants.set(lubricantKey(step, on), stamped(entry, state, { medium }))
+    const key = lubricantKey(step, on)
+    const wanted = plan.steps.get(step)!.lubricants!.find(one => one.on === on)!
+    const isWrong = (one: { medium: string }) => Number(!belongs(wanted, one.medium))
+    const now = stamped(entry, state, { medium })
+    state.lubricants.set(
+      key,
+      settled(state.lubricants.get(key), now, entry, (one, other) => isWrong(one) > isWrong(other)),
+    )
   },
   words: (plan, { step, on, medium }) => `${stepName(plan, step)}, ${on}: ${medium}`,
 }

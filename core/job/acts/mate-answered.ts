@@ -1,8 +1,9 @@
 import type { ActKind } from '../act.ts'
 import { answerText, canBeSeen, markOf, mateMet, readLabel, typedMm } from '../mates.ts'
 import { HANDS } from '../roles.ts'
+import { settled } from '../seen.ts'
 import { degrees, flag, id, optional, words, type Shaped } from '../shape.ts'
-import { stamped } from '../state.ts'
+import { stamped, type MateAnswer } from '../state.ts'
 import { mateName } from '../words.ts'
 import { outOfReach, unknown } from './sense.ts'
 
@@ -52,8 +53,14 @@ export const mateAnswered: ActKind<Shaped<typeof shape>> = {
     const { asked } = plan.mates.get(payload.mate)!
     return asked && !payload.notYet ? outOfReach(plan, state, asked) : []
   },
-  apply: (state, entry) => {
-    state.mates.set(entry.payload.mate, stamped(entry, state, entry.payload))
+  apply: (state, entry, plan) => {
+    const mate = plan.mates.get(entry.payload.mate)!
+    const badness = (answer: MateAnswer) => (answer.notYet ? 1 : mateMet(mate, markOf(state, mate), answer) ? 0 : 2)
+    const now = stamped(entry, state, entry.payload)
+    state.mates.set(
+      mate.id,
+      settled(state.mates.get(mate.id), now, entry, (one, other) => badness(one) > badness(other)),
+    )
   },
   words: (plan, payload) => {
     const mate = plan.mates.get(payload.mate)

@@ -1,11 +1,15 @@
 import type { ActKind } from '../act.ts'
 import { HANDS } from '../roles.ts'
+import { settled } from '../seen.ts'
 import { choice, optional, refs, words, type Shaped } from '../shape.ts'
-import { CHOICES, partState, setPart, stamped } from '../state.ts'
+import { CHOICES, partState, setPart, stamped, type Choice, type Stamp } from '../state.ts'
 import { partNames } from '../words.ts'
 import { offParts } from './sense.ts'
 
 const shape = { parts: refs, choice: choice(CHOICES), why: optional(words(400)) } as const
+
+/** Choices by how little of the part is trusted: of two that had not seen each other the last of these stands. */
+const WORSE: readonly Choice[] = ['reuse', 'rework', 'send out', 'renew']
 
 export const partDecided: ActKind<Shaped<typeof shape>> = {
   shape,
@@ -26,8 +30,13 @@ export const partDecided: ActKind<Shaped<typeof shape>> = {
   },
   apply: (state, entry) => {
     const { choice: chosen, why } = entry.payload
+    const now: Stamp & { choice: Choice; why?: string } = stamped(entry, state, { choice: chosen, why })
+    const isWorse = (one: typeof now, other: typeof now) => WORSE.indexOf(one.choice) > WORSE.indexOf(other.choice)
     for (const ref of entry.payload.parts)
-      setPart(state, ref, { decision: stamped(entry, state, { choice: chosen, why }), returned: undefined })
+      setPart(state, ref, {
+        decision: settled(partState(state, ref).decision, now, entry, isWorse),
+        returned: undefined,
+      })
   },
   words: (plan, { parts, choice: chosen, why }) =>
     `Decided, ${chosen}: ${partNames(plan, parts)}${why ? `. ${why}` : ''}`,

@@ -11,6 +11,7 @@ export const partLifted: ActKind<Shaped<typeof shape>> = {
   shape,
   by: HANDS,
   corrected: 'take back',
+  sameAgain: true,
   sense: (plan, state, { payload: { parts, step } }) => {
     const lost = knownParts(plan, parts) ?? openStep(plan, state, step)
     if (lost) return lost

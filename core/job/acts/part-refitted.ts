@@ -20,6 +20,7 @@ export const partRefitted: ActKind<Refit> = {
   shape,
   by: HANDS,
   corrected: 'replace',
+  sameAgain: true,
   sense: (plan, state, { payload }) => {
     const here = plan.parts.get(payload.part)
     if (!here) return unknown('part', payload.part)

@@ -11,6 +11,7 @@ export const partReturned: ActKind<Shaped<typeof shape>> = {
   shape,
   by: ['fitter', 'lead', 'stores'],
   corrected: 'replace',
+  sameAgain: true,
   sense: (plan, state, { payload: { part } }) => {
     const wrong = offParts(plan, state, [part])
     if (wrong) return wrong

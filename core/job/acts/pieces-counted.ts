@@ -1,5 +1,7 @@
+import type { Plan } from '../../sheet/index.ts'
 import type { ActKind } from '../act.ts'
 import { HANDS } from '../roles.ts'
+import { settled } from '../seen.ts'
 import { choice, id, optional, type Shaped } from '../shape.ts'
 import { countKey, partState, stamped } from '../state.ts'
 import { itemName, partName } from '../words.ts'
@@ -12,6 +14,10 @@ const shape = {
   way: choice(['out', 'in']),
   n: { is: 'number', whole: true, least: 0, most: 999 },
 } as const
+
+/** Pieces that a step of the sheet leaves in for the time being. */
+const piecesLeft = ({ sheet }: Plan, item: string): number =>
+  sheet.steps.flatMap(step => step.leaves ?? []).find(debt => debt.id === item)?.pieces ?? 0
 
 /** Pieces counted by hand: out of the machine, or into it. A newer count stands for the older one. */
 export const piecesCounted: ActKind<Shaped<typeof shape>> = {
@@ -32,9 +38,17 @@ export const piecesCounted: ActKind<Shaped<typeof shape>> = {
       ? null
       : `${one.name}: count them when they are ${way === 'out' ? 'off' : 'in'}.`
   },
-  apply: (state, entry) => {
+  apply: (state, entry, plan) => {
     const { part, item, way, n } = entry.payload
-    state.counts.set(countKey((part ?? item)!, way), stamped(entry, state, { n }))
+    const key = countKey((part ?? item)!, way)
+    // Of two counts the one that is further from what there should be is the worse.
+    const wanted = part === undefined ? piecesLeft(plan, item!) : (plan.parts.get(part)!.part.quantity ?? 0)
+    const off = (one: { n: number }) => Math.abs(one.n - wanted)
+    const now = stamped(entry, state, { n })
+    state.counts.set(
+      key,
+      settled(state.counts.get(key), now, entry, (one, other) => off(one) > off(other)),
+    )
   },
   words: (plan, { part, item, way, n }) =>
     `Counted ${way}: ${n} × ${part !== undefined ? partName(plan, part) : itemName(plan, item!)}`,

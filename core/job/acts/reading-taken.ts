@@ -1,11 +1,13 @@
 import { LIFT_STYLES } from '../../gauging/index.ts'
 import { MOMENTS, type Check, type Plan } from '../../sheet/index.ts'
 import { cellKey, type At } from '../../sums/cells.ts'
-import type { ActKind } from '../act.ts'
+import type { ActKind, Done } from '../act.ts'
 import { cellNamed, readCell, unitOf, type Cell } from '../measuring/cells.ts'
 import { isHistory } from '../measuring/results.ts'
+import { showTyped } from '../measuring/show.ts'
 import { wayOf } from '../measuring/way.ts'
 import { HANDS } from '../roles.ts'
+import { hadSeen, settled } from '../seen.ts'
 import { choice, id, list, optional, words, type Shaped } from '../shape.ts'
 import { readingKey, stamped, type JobState } from '../state.ts'
 import { checkName, MOMENT_WORDS } from '../words.ts'
@@ -39,14 +41,15 @@ export const readingTaken: ActKind<ReadingTaken> = {
   shape,
   by: HANDS,
   corrected: 'replace',
-  sense: (plan, state, { payload }) => {
+  sense: (plan, state, entry) => {
+    const { payload } = entry
     const strange = notTaken(plan, payload)
     if (strange) return strange
     const check = plan.checks.get(payload.check)!
     const cell = cellOf(plan, check, payload)
     if (!cell) return noSuchCell(plan, check, payload)
     const read = readCell(cell, payload.tries, payload.unit, payload.style)
-    return read.ok ? againRefusal(state, check, payload, cell) : read.why
+    return read.ok ? againRefusal(state, check, entry, cell) : read.why
   },
   live: (plan, state, { payload }) => notReadable(plan, state, payload),
   apply: (state, entry, plan) => {
@@ -56,17 +59,21 @@ export const readingTaken: ActKind<ReadingTaken> = {
     if (!read.ok) return
     const key = readingKey(payload.check, payload.moment)
     const cells = new Map(state.readings.get(key))
-    cells.set(cell.key, stamped(entry, state, { ...payload, values: read.value.values }))
+    const now = stamped(entry, state, { ...payload, values: read.value.values })
+    // Which of two is the worse is seen once they are worked out; see `measuring/rivals.ts`.
+    cells.set(
+      cell.key,
+      settled(cells.get(cell.key), now, entry, () => false),
+    )
     state.readings.set(key, cells)
   },
   words: (plan, payload) => {
     const check = plan.checks.get(payload.check)
     const cell = check && (check.kind !== 'sum' || plan.sums.size) ? cellOf(plan, check, payload) : undefined
-    const figures = payload.tries.map(row => row.join(' and ')).join('; ')
-    const unit = cell && payload.unit !== undefined && payload.unit !== unitOf(cell) ? ` ${payload.unit}` : ''
+    const figures = showTyped(payload, cell ? unitOf(cell) : (payload.unit ?? null))
     const leading = payload.leading ? ` (${payload.leading} not typed)` : ''
     const where = [checkName(plan, payload.check), MOMENT_WORDS[payload.moment], cell ? cell.name : payload.place]
-    return `${where.filter(Boolean).join(', ')}: ${figures}${unit}${leading}`
+    return `${where.filter(Boolean).join(', ')}: ${figures}${leading}`
   },
 }
 
@@ -79,9 +86,16 @@ function noSuchCell(plan: Plan, check: Check, { moment, field, place, column }: 
 }
 
 /** What was found is never written over, half measured or whole: another figure for the same place is a correction. */
-function againRefusal(state: JobState, check: Check, { moment }: ReadingTaken, cell: Cell): string | null {
+function againRefusal(
+  state: JobState,
+  check: Check,
+  { payload: { moment }, ...by }: Done<ReadingTaken>,
+  cell: Cell,
+): string | null {
   const before = state.readings.get(readingKey(check.id, moment))?.get(cellKey(cell))
   if (!before || (isHistory(state, cell.of, before) && check.at.find(at => at.moment === moment)!.renewed)) return null
+  // Whoever had not seen it says something of their own; where two stand against each other, it is taken again.
+  if (!hadSeen(by, before) || before.rivals) return null
   const half = before.tries.length < cell.tries ? 'half ' : ''
   const where = cell.name ? `${check.title}, ${cell.name},` : check.title
   return `${where} is ${half}measured there already. Correct that reading, with the reason.`

@@ -17,6 +17,7 @@ export const stepDone: ActKind<Shaped<typeof shape>> = {
   shape,
   by: HANDS,
   corrected: 'take back',
+  sameAgain: true,
   // A part that is still where the step says it is not: no hindrance to pass, the step is simply not done.
   sense: (plan, state, { payload }) => {
     const lost = openStep(plan, state, payload.step)

@@ -13,7 +13,7 @@ export interface Draft {
   judgement: Judgement
   consequence: string | null
   /** The whole check with it in. */
-  result: Omit<CheckResult, 'read' | 'stamps' | 'owed' | 'history'>
+  result: Omit<CheckResult, 'read' | 'rivals' | 'stamps' | 'owed' | 'history'>
 }
 
 const OPEN: Judgement = { verdict: 'Open', share: null, side: null }

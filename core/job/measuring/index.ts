@@ -25,6 +25,7 @@ export {
   type PlaceResult,
   type Read,
 } from './results.ts'
-export { showFigure, showLimits, showValue, writerOf } from './show.ts'
+export type { Rival } from './rivals.ts'
+export { showFigure, showLimits, showTyped, showValue, writerOf } from './show.ts'
 export { wayOf, type Way } from './way.ts'
 export { decidingFigure, figureInBase, judgedOf, workOut, type Worked } from './work.ts'

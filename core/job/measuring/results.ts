@@ -13,14 +13,16 @@ import {
 import { runSum, type Answer } from '../../sums/define.ts'
 import { MAKER } from '../../sums/limits.ts'
 import type { Held, Judgement, WorkingLine } from '../../verdict.ts'
+import { allSaid, type Contested } from '../seen.ts'
 import { readingKey, renewedAt, type CellRead, type JobState, type Stamp } from '../state.ts'
 import { reduceCell, type Cell, type Tried } from './cells.ts'
 import { showFigure, writerFor } from './show.ts'
 import { wayOf } from './way.ts'
+import { settleRivals, type Rival } from './rivals.ts'
 import { decidingFigure, figureInBase, judgedOf, workOut, type Worked } from './work.ts'
 
 /** What was read, by the key of its cell. */
-export type Read = ReadonlyMap<string, CellRead>
+export type Read = ReadonlyMap<string, Contested<CellRead>>
 
 /** One place of a check as it stands by itself. */
 export interface PlaceResult {
@@ -52,6 +54,8 @@ export interface CheckResult {
   working: (system?: LengthSystem) => WorkingLine[]
   notes: (system?: LengthSystem) => string[]
   missing: Cell[]
+  /** Cells that two tablets read without having seen each other. */
+  rivals: readonly Rival[]
   /** Least and greatest of tries that disagree: then nothing is judged, and their mean means nothing. */
   scatter: [number, number] | null
   /** Why what was read, whole as it is, does not count and is taken again. */
@@ -273,7 +277,7 @@ export function judged(
   worked: Worked,
   read: ReadonlyMap<string, Tried>,
   isPast: (cell: Cell) => boolean = () => false,
-): Omit<CheckResult, 'read' | 'stamps' | 'owed' | 'history'> {
+): Omit<CheckResult, 'read' | 'rivals' | 'stamps' | 'owed' | 'history'> {
   const { cells, missing, scattered, answer, derived, sum } = worked
   const given = answer?.ok ? answer.value : null
   const deciding = given && decidingFigure(given)
@@ -315,19 +319,33 @@ export function judged(
   }
 }
 
+/** What is said of a result that two tablets read too far apart: it does not count until it is taken again. */
+function takenAgain<R extends Pick<CheckResult, 'judgement' | 'consequence' | 'again' | 'complete'>>(
+  result: R,
+  rivals: readonly Rival[],
+): R {
+  const apart = rivals.find(one => one.isApart)
+  if (!apart || result.again) return result
+  const again = `${apart.cell.name ? `${apart.cell.name}: ` : ''}two readings lie too far apart`
+  return { ...result, judgement: OPEN, consequence: null, again, complete: false }
+}
+
 function resultAt(scene: Scene, check: Check, moment: Moment): CheckResult {
   const { plan, state } = scene
-  const read = readAt(plan, state, check, moment)
+  const all = readAt(plan, state, check, moment)
   const { values, behind } = derivedFor(scene, check, moment)
-  const worked = workedOf(scene, check, moment, values, read)
+  const first = workedOf(scene, check, moment, values, all)
+  const { read, rivals } = settleRivals(check, first.cells, all, one => workedWith(plan, check, moment, values, one))
+  const worked = rivals.length ? workedWith(plan, check, moment, values, read) : first
   const isPast = (cell: Cell) => {
     const one = read.get(cell.key)
     return one !== undefined && isHistory(state, cell.of, one)
   }
-  const taken = worked.cells.flatMap(cell => read.get(cell.key) ?? [])
+  const taken = worked.cells.flatMap(cell => (all.has(cell.key) ? allSaid<CellRead>(all.get(cell.key)!) : []))
   return {
-    ...judged(plan, check, moment, worked, read, isPast),
-    read,
+    ...takenAgain(judged(plan, check, moment, worked, read, isPast), rivals),
+    read: all,
+    rivals,
     owed: isOwed(state, check, moment),
     history: worked.cells.some(isPast) || behind.some(one => one.history),
     stamps: [...taken, ...behind.flatMap(one => one.stamps)],

@@ -34,6 +34,15 @@ export function showValue(
   return `${figure}${span} ${unit}`.trim()
 }
 
+/** What was typed or chosen in a cell, try by try, with its unit where that is not the cell's own. */
+export function showTyped(
+  { tries, unit }: { tries: readonly (readonly string[])[]; unit?: string },
+  own: string | null,
+): string {
+  const figures = tries.map(row => row.join(' and ')).join('; ')
+  return unit !== undefined && unit !== own ? `${figures} ${unit}` : figures
+}
+
 /** The limits of a check in words, with unit. */
 export function showLimits(check: Shown & Pick<Check, 'limits'>, system: LengthSystem = 'mm'): string {
   if (check.choices)
