@@ -1,5 +1,7 @@
 import { expect, test } from '@playwright/test'
-import { find, openBench, openJob, setDial, signAs, signIn, workUntil } from './hands.ts'
+import { find, jobAt, openBench, openJob, setDial, signAs, signIn, workUntil } from './hands.ts'
+import { librarySheet } from '../sheets.ts'
+import { machineBy } from './shelf.ts'
 
 const pad = (page: import('@playwright/test').Page) => page.getByRole('region', { name: 'Gauge pad' })
 
@@ -50,8 +52,8 @@ test('two who read the same place without the network are both heard, and the wo
   context,
   browser,
 }) => {
+  await machineBy(librarySheet('m14-axially-split-pump'), 'P-441', 'Pump of two tablets')
   await signIn(page)
-  await openJob(page, 'P-441', 'Planned')
   await jobAt(page, 'P-441', 'found-coupling')
   const theirs = await (await browser.newContext({ baseURL: new URL(page.url()).origin })).newPage()
   await signIn(theirs, 'T. Brisco')
@@ -61,7 +63,7 @@ test('two who read the same place without the network are both heard, and the wo
   await theirs.context().setOffline(true)
   for (const [at, figure] of [
     [page, '38.2'],
-    [theirs, '44'],
+    [theirs, '40.6'],
   ] as const) {
     await at.locator('#figure').fill(figure)
     await at.locator('#figure').press('Enter')
@@ -74,9 +76,9 @@ test('two who read the same place without the network are both heard, and the wo
     await at.reload()
     await pad(at).getByRole('button', { name: 'Gap between hubs' }).or(pad(at).getByRole('heading')).first().waitFor()
     const note = pad(at).locator('[data-test=unseen]')
-    await expect(note).toContainText('44 by T. Brisco')
+    await expect(note).toContainText('40.6 by T. Brisco')
     await expect(note).toContainText('38.2 by R. Okell')
-    await expect(pad(at).locator('[data-test=big]')).toContainText('44')
+    await expect(pad(at).locator('[data-test=big]')).toContainText('40.6')
   }
   await theirs.context().close()
 })

@@ -16,11 +16,13 @@ interface Asked {
   cell: Cell
   /** The answer that was kept. */
   kept: string | null
+  /** What two tablets answered that had not seen each other. */
+  unseen: { by: string; words: string }[]
 }
 const asked = computed((): Asked[] =>
   (job.plan.checksAt.get(step.value) ?? []).flatMap(({ check, moment }) => {
     const key = readingKey(check.id, moment)
-    const { owed, read, worked } = job.view.results.get(key)!
+    const { owed, read, rivals, worked } = job.view.results.get(key)!
     if (!check.choices || !owed) return []
     return worked.cells.map(cell => ({
       key: `${key} ${cell.key}`,
@@ -28,6 +30,10 @@ const asked = computed((): Asked[] =>
       moment,
       cell,
       kept: read.get(cell.key)?.tries.at(-1)![0] ?? null,
+      unseen: (rivals.find(two => two.cell.key === cell.key)?.said ?? []).map(said => ({
+        by: said.by,
+        words: said.tries.at(-1)![0]!,
+      })),
     }))
   }),
 )
@@ -66,6 +72,7 @@ function keep() {
             {{ choice.say }}
           </el-radio-button>
         </el-radio-group>
+        <UnseenNote v-if="one.unseen.length" :said="one.unseen" />
         <p v-if="choiceOf(one)" class="says">
           <VerdictMark :verdict="choiceOf(one)!.verdict" /> {{ choiceOf(one)!.means }}
         </p>

@@ -38,7 +38,7 @@ export interface PlaceResult {
 export interface CheckResult {
   check: Check
   moment: Moment
-  /** What was read of it, and how it was worked out. */
+  /** What was read of it, of two that had not seen each other the one that stands; and how it was worked out. */
   read: Read
   worked: Worked
   /** In the base unit of the check; null while nothing is measured. */
@@ -344,7 +344,7 @@ function resultAt(scene: Scene, check: Check, moment: Moment): CheckResult {
   const taken = worked.cells.flatMap(cell => (all.has(cell.key) ? allSaid<CellRead>(all.get(cell.key)!) : []))
   return {
     ...takenAgain(judged(plan, check, moment, worked, read, isPast), rivals),
-    read: all,
+    read,
     rivals,
     owed: isOwed(state, check, moment),
     history: worked.cells.some(isPast) || behind.some(one => one.history),
