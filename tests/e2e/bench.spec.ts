@@ -1,9 +1,9 @@
-import { expect, test } from '@playwright/test'
+import { expect, test } from './test.ts'
 import { find, jobAt, openBench, openJob, setDial, signAs, signIn, workUntil } from './hands.ts'
 import { librarySheet } from '../sheets.ts'
 import { machineBy } from './shelf.ts'
 
-const pad = (page: import('@playwright/test').Page) => page.getByRole('region', { name: 'Gauge pad' })
+const pad = (page: import('./test.ts').Page) => page.getByRole('region', { name: 'Gauge pad' })
 
 test('an entry arrives on the other screen', async ({ browser }) => {
   const [one, two] = [await (await browser.newContext()).newPage(), await (await browser.newContext()).newPage()]

@@ -1,4 +1,4 @@
-import { expect, test, type Page } from '@playwright/test'
+import { expect, test, type Page } from './test.ts'
 import { find, jobOn, signIn } from './hands.ts'
 
 const pad = (page: Page) => page.getByRole('region', { name: 'Gauge pad' })

@@ -1,4 +1,4 @@
-import { expect, test, type Page } from '@playwright/test'
+import { expect, test, type Page } from './test.ts'
 import { CRAFT_TITLES, CRAFTS, sumsOf } from '../../core/sums/index.ts'
 import { choose, select, signIn } from './hands.ts'
 

@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs'
-import { expect, test, type Page } from '@playwright/test'
+import { expect, test, type Page } from './test.ts'
 import { choose, select, openJob, signIn, workUntil } from './hands.ts'
 
 /** Sums on their own: only what a person can see and touch. */

@@ -1,5 +1,5 @@
 import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs'
-import { expect, type BrowserContext, type Cookie, type Locator, type Page } from '@playwright/test'
+import { expect, type BrowserContext, type Cookie, type Locator, type Page } from './test.ts'
 import { v7 as uuid } from 'uuid'
 import { SUMS_BY_NAME } from '../../core/sums/index.ts'
 import { planFor, type Plan } from '../../core/sheet/index.ts'
@@ -20,7 +20,7 @@ export async function signIn(page: Page, name = 'R. Okell') {
 }
 
 /** The tablet of these tests, on which everybody has signed in: every browser of theirs is this one. */
-const TABLET = 'test-results/tablet.json'
+const TABLET = `test-results/tablet-${process.env.TEST_WORKER_INDEX}.json`
 const DEVICE = 'needler-device'
 
 export async function onOurTablet(context: BrowserContext) {

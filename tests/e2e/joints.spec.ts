@@ -1,4 +1,4 @@
-import { expect, test, type Page } from '@playwright/test'
+import { expect, test, type Page } from './test.ts'
 import { confirmStep, jobAt, jobOn, pullJoint, signIn } from './hands.ts'
 import { machineBy } from './shelf.ts'
 

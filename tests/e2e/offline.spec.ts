@@ -1,4 +1,4 @@
-import { expect, test, type Page } from '@playwright/test'
+import { expect, test, type Page } from './test.ts'
 import type { AnyEntry } from '../../core/job/index.ts'
 import { doStep, enterPin, jobAt, openBench, signIn, stepNow } from './hands.ts'
 

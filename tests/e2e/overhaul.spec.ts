@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs'
-import { expect, test } from '@playwright/test'
+import { expect, test } from './test.ts'
 import { extractText } from 'unpdf'
 import { changePerson, openJob, signAs, signIn, workUntil } from './hands.ts'
 

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test'
+import { expect, test } from './test.ts'
 import { changePerson, jobAt, signAs, signIn } from './hands.ts'
 import { machineBy } from './shelf.ts'
 

@@ -1,4 +1,4 @@
-import { expect, test, type Page } from '@playwright/test'
+import { expect, test, type Page } from './test.ts'
 import { PEOPLE } from '../../demo/thornmere.ts'
 import { choosePin, jobAt, onOurTablet, openBench, signAs, signIn } from './hands.ts'
 

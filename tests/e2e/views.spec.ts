@@ -1,5 +1,5 @@
 import AxeBuilder from '@axe-core/playwright'
-import { expect, test, type Page } from '@playwright/test'
+import { expect, test, type Page } from './test.ts'
 import { find, jobAt, openBench, signIn } from './hands.ts'
 import { machineBy } from './shelf.ts'
 
@@ -15,6 +15,9 @@ async function fitUp(page: Page, tag: string, step: string) {
   await signIn(page)
   await jobAt(page, tag, step)
 }
+
+// Nothing one of them does another looks at.
+test.describe.configure({ mode: 'parallel' })
 
 /** Every main view, and how a person comes to it. */
 const VIEWS: Record<string, (page: Page) => Promise<void>> = {

@@ -1,0 +1,62 @@
+import { spawn, type ChildProcess } from 'node:child_process'
+import { test as base } from '@playwright/test'
+import { sql } from 'drizzle-orm'
+import { connectTo } from '../../server/db/client.ts'
+
+export { expect, type BrowserContext, type Locator, type Page } from '@playwright/test'
+
+/** The database with the demo loaded, which nobody is connected to: each worker works on a copy of it. */
+const DEMO = new URL(process.env.NEEDLER_OWNER_URL!)
+const FIRST_PORT = Number(process.env.E2E_PORT ?? 3477)
+const START_MS = 60_000
+
+const named = (url: string | URL, name: string): string => {
+  const other = new URL(url)
+  other.pathname = `/${name}`
+  return other.href
+}
+
+/** A copy of the demo's database under a name of its own. */
+async function copyOfDemo(name: string): Promise<void> {
+  const { db, end } = connectTo(named(DEMO, 'postgres'), 1)
+  try {
+    await db.execute(sql`drop database if exists ${sql.identifier(name)} with (force)`)
+    await db.execute(sql`create database ${sql.identifier(name)} template ${sql.identifier(DEMO.pathname.slice(1))}`)
+  } finally {
+    await end()
+  }
+}
+
+async function untilWell(url: string, server: ChildProcess): Promise<void> {
+  for (const from = Date.now(); Date.now() - from < START_MS;) {
+    if (server.exitCode !== null) throw new Error(`The server of the browser tests ended with ${server.exitCode}.`)
+    const answer = await fetch(`${url}/api/health`).catch(() => null)
+    if (answer?.ok) return
+    await new Promise(resolve => setTimeout(resolve, 200))
+  }
+  throw new Error('The server of the browser tests did not come up.')
+}
+
+/** Browser tests, each worker with a server and a database of its own: what one does another never meets. */
+export const test = base.extend<object, { address: string }>({
+  address: [
+    async ({ browserName: _ }, use, { workerIndex, parallelIndex }) => {
+      const name = `${DEMO.pathname.slice(1)}_${workerIndex}`
+      await copyOfDemo(name)
+      // The helpers that put machines on the shelf write where this worker's server reads.
+      process.env.DATABASE_URL = named(process.env.DATABASE_URL!, name)
+      const port = String(FIRST_PORT + parallelIndex)
+      const server = spawn(process.execPath, ['.output/server/index.mjs'], {
+        env: { ...process.env, HOST: '127.0.0.1', PORT: port, NITRO_PORT: port },
+        stdio: ['ignore', 'ignore', 'inherit'],
+      })
+      const url = `http://127.0.0.1:${port}`
+      await untilWell(url, server)
+      await use(url)
+      server.kill('SIGTERM')
+      await new Promise(resolve => (server.exitCode === null ? server.once('exit', resolve) : resolve(null)))
+    },
+    { scope: 'worker', auto: true },
+  ],
+  baseURL: async ({ address }, use) => use(address),
+})
