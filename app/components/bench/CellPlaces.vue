@@ -7,8 +7,10 @@ const emit = defineEmits<{ choose: [cell: Cell] }>()
 const { sayCell } = useCellWords()
 const cells = computed(() => props.result.worked.cells)
 /** Of many places only how they stand is said, where they are judged one by one. */
-const isShort = computed(() => cells.value.length > 3 && props.result.worked.sum.bench)
+const isShort = computed(() => cells.value.length > 4 && props.result.worked.sum.bench)
 const taken = (cell: Cell) => props.result.read.get(cell.key)
+/** Of a station and a plane the plane is said by its letter alone: six of them stand side by side. */
+const shortName = ({ name, place, column }: Cell) => (props.result.check.planes && place ? `${place} ${column}` : name)
 function reads(cell: Cell): string {
   const tried = taken(cell)
   return tried && !isShort.value ? sayCell(props.result.check, cell, tried, reduceCell(cell, tried)) : ''
@@ -34,7 +36,7 @@ function reads(cell: Cell): string {
           :verdict="result.places.get(place.key)!.judgement.verdict"
           :word="false"
         />
-        {{ [place.name, reads(place)].filter(Boolean).join(': ') }}
+        {{ [shortName(place), reads(place)].filter(Boolean).join(': ') }}
       </el-radio-button>
     </el-radio-group>
   </div>
