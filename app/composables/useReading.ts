@@ -37,7 +37,9 @@ export function useReading(id: string, moment: Moment) {
   })
   const draft = computed(() => (cell.value ? readDraft(job.plan, result.value, cell.value, tried.value) : null))
   const scatter = computed(() => (isOpen.value ? (draft.value?.reduced?.scatter ?? null) : null))
-  const styled = () => (cell.value?.row.of === 'lift' ? { style: style.value } : {})
+  /** What the last overhaul found, in the check's base unit. */
+  const lastFound = () => job.about.last[id] ?? null
+  const styled = (): Pick<Tried, 'style'> => (cell.value?.row.of === 'lift' ? { style: style.value } : {})
 
   watch([tries.text, cell], () => {
     doubt.value = null
@@ -49,7 +51,7 @@ export function useReading(id: string, moment: Moment) {
     if (!cell.value || !tries.read.value?.ok || now.length % tries.perTry.value) return null
     const values = tries.rowsOf(now).map(row => row.map(one => one.value))
     const whole = readDraft(job.plan, result.value, cell.value, { values, ...styled() })
-    return oddnessOf(whole, job.about.last[id] ?? null, system.value)
+    return oddnessOf(whole, lastFound(), system.value)
   }
 
   /** Takes what is typed; where one try is wanted it is kept at once, and the next place is at hand. */
@@ -134,6 +136,13 @@ export function useReading(id: string, moment: Moment) {
   const takeAgain = () => {
     anew.value = true
   }
+  const { column, takeColumn } = useColumn(at, tries, {
+    style: () => styled().style,
+    oddness: read => oddnessOf(read, lastFound(), system.value),
+    doubt,
+    kept,
+  })
+
   function leave() {
     anew.value = false
     correcting.value = false
@@ -149,6 +158,8 @@ export function useReading(id: string, moment: Moment) {
 
   return {
     ...at,
+    column,
+    takeColumn,
     key: readingKey(id, moment),
     tries,
     style,

@@ -1,7 +1,8 @@
 import { readFileSync } from 'node:fs'
 import { extractText, getDocumentProxy } from 'unpdf'
 import { describe, expect, it } from 'vitest'
-import { recordTables, type JobRecord } from '../../core/job/index.ts'
+import { recordOf, recordTables, type JobRecord } from '../../core/job/index.ts'
+import { atTheGap } from '../../tests/measuring/index.ts'
 import { recordsOf } from '../../tests/records.ts'
 import { librarySheetNames } from '../../tests/sheets.ts'
 import { FONT_FILES, type Fonts } from './fonts.ts'
@@ -89,4 +90,12 @@ describe.each(librarySheetNames())('%s', name => {
         }
       }
   }, 300_000)
+})
+
+it('a way of measuring that the product does not have is printed like any other', async () => {
+  const one = atTheGap()
+  one.workUntil()
+  one.sign('yes', 'Wear')
+  const text = await printed(recordOf(one.plan, one.folded.entries, new Map()))
+  for (const words of ['Gap of the hub', '0.00 mm', 'maximum 0.10 mm']) expect(bare(text)).toContain(bare(words))
 })

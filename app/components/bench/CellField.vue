@@ -10,7 +10,7 @@ const props = defineProps<{
   placeholder: string
 }>()
 const said = defineModel<string>({ required: true })
-const emit = defineEmits<{ take: [] }>()
+const emit = defineEmits<{ take: []; column: [figures: string[]] }>()
 const field = useTemplateRef<{ focus: () => void; select: () => void }>('field')
 const as = computed(() => props.cell.as)
 /** Answers of what is chosen, not typed. */
@@ -21,11 +21,18 @@ const some = computed(() => (said.value ? said.value.split(';') : []))
 const choose = (all: readonly unknown[]) => {
   said.value = all.join(';')
 }
+/** A column copied from elsewhere is as many figures; one figure alone is pasted as ever. */
+function paste(event: ClipboardEvent) {
+  const figures = (event.clipboardData?.getData('text') ?? '').split(/[\t\r\n]+/).flatMap(one => one.trim() || [])
+  if (figures.length < 2 || as.value.type !== 'number') return
+  event.preventDefault()
+  emit('column', figures)
+}
 defineExpose({ focus: () => field.value?.focus(), select: () => field.value?.select() })
 </script>
 
 <template>
-  <form v-if="as.type === 'number' || as.type === 'text'" class="take" @submit.prevent="emit('take')">
+  <form v-if="as.type === 'number' || as.type === 'text'" class="take" @submit.prevent="emit('take')" @paste="paste">
     <QuantityField
       ref="field"
       v-model="said"

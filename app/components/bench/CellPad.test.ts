@@ -69,3 +69,20 @@ it('a way of measuring that the product does not have is read on the pad like an
   expect(pad.text()).toContain('Out')
   expect(pad.text()).toContain('The hub stands askew.')
 })
+
+it('a pasted column is one press of many, kept whole or not at all', async () => {
+  const job = jobOf(atTheGap())
+  const pad = await padOf(job)
+  const paste = async (text: string) => {
+    await pad.find('form').trigger('paste', { clipboardData: { getData: () => text } })
+  }
+  await paste('0\n0.1\n0\n0.1\n0\n0.12\n0')
+  expect(pad.text()).toContain('Nothing of the column is kept. gearbox end: 3 of 4 figures are there.')
+  await paste('0\t0.1\t0\t0.1\t0\t0.12\t0\ta dial')
+  expect(pad.text()).toContain('Nothing of the column is kept. gearbox end:')
+  await paste(Array(9).fill('0.1').join('\n'))
+  expect(pad.text()).toContain('it has 9 figures, and the places still open take 8')
+  expect(job.state.readings.size).toBe(0)
+  await paste('0\r\n0.1\r\n0\r\n0.1\r\n0\r\n0.12\r\n0\r\n0.12\r\n')
+  expect(job.view.results.get('gape build')).toMatchObject({ complete: true, judgement: { verdict: 'Holds' } })
+})

@@ -132,6 +132,7 @@ onMounted(() => field.value?.focus())
         :lead="tries.text.value && !tries.whole.value.leading && tries.text.value.length > 2 ? null : tries.lead.value"
         :placeholder="tries.lead.value ? '··' : value === null ? '–' : big"
         @take="take()"
+        @column="figures => one.takeColumn(figures)"
       />
       <p v-else class="big figures" :class="{ none: big === '–', long: !isKeyed && cell }" data-test="big">
         {{ big }} <span class="unit">{{ cell ? unit : show(0, own).unit }}</span>
@@ -199,19 +200,7 @@ onMounted(() => field.value?.focus())
         {{ share }}Limit {{ showLimits(own, system) }}.
       </p>
       <FitBar v-if="fit" :fit="fit" />
-      <ol v-if="working" class="working figures">
-        <li>
-          <em>Held against {{ own.source }}</em>
-        </li>
-        <li v-for="(line, i) in result.working(system)" :key="i">
-          <span>{{ line.what }}</span>
-          <span>{{ line.sum }}</span>
-          <b>{{ line.gives }}</b>
-        </li>
-        <li v-for="note in result.notes(system)" :key="note">
-          <em>{{ note }}</em>
-        </li>
-      </ol>
+      <WorkingLines v-if="working" :result="result" />
     </template>
     <LazySumAnswer v-else-if="answer && !isOpen" :sum="answer.sum" :answer="answer.value" :input="answer.input" />
     <div v-if="correcting">
@@ -221,7 +210,12 @@ onMounted(() => field.value?.focus())
     <div class="pad-acts">
       <div v-if="doubt" class="doubt" role="alert">
         <p>{{ doubt }}</p>
-        <el-button type="primary" data-test="sure" @click="take(true)">It is what it shows</el-button>
+        <el-button
+          type="primary"
+          data-test="sure"
+          @click="one.column.value ? one.takeColumn(one.column.value, true) : take(true)"
+          >It is what it shows</el-button
+        >
         <el-button @click="retype">Type it again</el-button>
       </div>
       <p v-else-if="tries.why.value" class="why" role="alert">{{ tries.why.value }}</p>
@@ -311,17 +305,5 @@ onMounted(() => field.value?.focus())
 }
 .would strong {
   color: var(--ink);
-}
-.working li {
-  display: grid;
-  grid-template-columns: 1fr 2fr auto;
-  gap: 10px;
-  border-top: 1px solid var(--line);
-  padding: 3px 0;
-  font-size: 15px;
-}
-.working em {
-  grid-column: 1 / -1;
-  font-family: var(--words);
 }
 </style>
