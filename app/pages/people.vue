@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { ROLES, type Role } from '~~/core/job/roles'
+import { ROLES, type Role } from '~~/core/job/ledger/roles'
 import type { FormInstance } from 'element-plus'
 import type { NewPin, PersonRow, SiteSettings } from '~~/shared/answers'
 

@@ -1,5 +1,5 @@
 import { defineStore } from 'pinia'
-import { WRITERS, type Role } from '~~/core/job/roles'
+import { WRITERS, type Role } from '~~/core/job/ledger/roles'
 import type { DoorAnswer, Person, SignedInPerson } from '~~/shared/answers'
 import type { SignedIn } from '~/bench/outbox'
 import { askOrKept, forgetAnswers } from '~/device/answers'

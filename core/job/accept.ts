@@ -1,12 +1,12 @@
 import type { Plan } from '../sheet/index.ts'
 import { actOf } from './acts/index.ts'
-import { rootOf, readLedger } from './corrections.ts'
-import { clockOf, isKind, type AnyEntry, type Entry } from './entry.ts'
+import { rootOf, readLedger } from './ledger/corrections.ts'
+import { clockOf, isKind, type AnyEntry, type Entry } from './ledger/entry.ts'
 import { extend, fold, foldCounted, senseOf, type Folded } from './fold.ts'
-import { rolesWords } from './roles.ts'
-import { hadSeen } from './seen.ts'
-import { unmetNeeds } from './steps.ts'
-import type { JobState } from './state.ts'
+import { rolesWords } from './ledger/roles.ts'
+import { hadSeen } from './ledger/seen.ts'
+import { unmetNeeds } from './parts/needs.ts'
+import type { JobState } from './ledger/state.ts'
 import { planIn } from './switching.ts'
 
 const sentence = (words: string) => (/[.)!?]$/.test(words) ? words : `${words}.`)

@@ -1,9 +1,9 @@
 import type { Plan } from '../sheet/index.ts'
 import { actOf } from './acts/index.ts'
-import { effectiveEntries } from './corrections.ts'
-import { clockOf, type AnyEntry } from './entry.ts'
-import { hadSeen } from './seen.ts'
-import { branchState, emptyState, isClosed, stamped, type JobState } from './state.ts'
+import { effectiveEntries } from './ledger/corrections.ts'
+import { clockOf, type AnyEntry } from './ledger/entry.ts'
+import { hadSeen } from './ledger/seen.ts'
+import { branchState, emptyState, isClosed, stamped, type JobState } from './ledger/state.ts'
 
 /** Why an entry makes no sense where it stands, null when it does. */
 export function senseOf(plan: Plan, state: JobState, entry: AnyEntry): string | null {

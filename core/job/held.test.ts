@@ -3,7 +3,7 @@ import { librarySheet, sheetNamed, worker } from '../../tests/sheets.ts'
 import { entryOf, plan, technician } from '../../tests/pump.ts'
 import { planFor, type Mate, type Sheet } from '../sheet/index.ts'
 import { SUMS_BY_NAME } from '../sums/index.ts'
-import { canBeSeen } from './mates.ts'
+import { canBeSeen } from './parts/mates.ts'
 import {
   clockOf,
   effectiveEntries,

@@ -1,9 +1,9 @@
-export * from './entry.ts'
-export * from './roles.ts'
+export * from './ledger/entry.ts'
+export * from './ledger/roles.ts'
 export { ACTS, actOf } from './acts/index.ts'
-export type { ActKind, Claim } from './act.ts'
-export type { Fields, Shape } from './shape.ts'
-export { effectiveEntries, lastAct, readLedger, rootOf } from './corrections.ts'
+export type { ActKind, Claim } from './ledger/act.ts'
+export type { Fields, Shape } from './ledger/shape.ts'
+export { effectiveEntries, lastAct, readLedger, rootOf } from './ledger/corrections.ts'
 export { fold, extend, emptyFold, type Folded } from './fold.ts'
 export { refusalOf, takeIn, wantsPin } from './accept.ts'
 export {
@@ -43,7 +43,7 @@ export {
 } from './measuring/index.ts'
 export { cellKey, type At } from '../sums/cells.ts'
 export { keyOf, obligations, owedWords, type Obligation, type OwedId, type Settle } from './owed/index.ts'
-export { answerText, choicesOf, markOf, markText, mateMet, missedBy, readLabel } from './mates.ts'
+export { answerText, choicesOf, markOf, markText, mateMet, missedBy, readLabel } from './parts/mates.ts'
 export {
   asksOf,
   confirmationOf,
@@ -54,14 +54,15 @@ export {
   type Asks,
   type Count,
   type Said,
-} from './confirm.ts'
-export { partUnder, type InHand } from './keeping.ts'
-export { hindrances, isCautionRead, unmetNeeds, stepsLeft, nextStep, type Hindrance } from './steps.ts'
-export { isWanted } from './wanted.ts'
-export { allSaid, hadSeen, type Contested } from './seen.ts'
-export { foundOut, isLookedAt } from './found.ts'
-export { holdStands, holdHindrances } from './holds.ts'
-export { basisOf } from './basis.ts'
+} from './parts/confirm.ts'
+export { partUnder, type InHand } from './parts/keeping.ts'
+export { hindrances, isCautionRead, type Hindrance } from './owed/hindrances.ts'
+export { nextStep, stepsLeft, unmetNeeds } from './parts/needs.ts'
+export { isWanted } from './parts/wanted.ts'
+export { allSaid, hadSeen, type Contested } from './ledger/seen.ts'
+export { foundOut, isLookedAt } from './parts/found.ts'
+export { holdStands, holdHindrances } from './parts/holds.ts'
+export { basisOf } from './owed/basis.ts'
 export {
   competenceFor,
   competenceShape,
@@ -71,13 +72,23 @@ export {
   signerWords,
   COMPETENCES,
   type Competence,
-} from './competence.ts'
+} from './ledger/competence.ts'
 export { isOwnWork, neverConceded } from './acts/concession-given.ts'
-export { gateOf, type Gate } from './gate.ts'
-export { trayOf, type Tray, type TrayItem } from './tray.ts'
-export { progressOf, boltCount, easedOf, isDrawnUp, isLocked, isLoose, ordersOf, pullText, tightens } from './joints.ts'
-export { shoppingOf, type Wanted, type WantedFrom } from './shopping.ts'
-export { standingOf, type Standing } from './standing.ts'
+export { gateOf, type Gate } from './owed/gate.ts'
+export { trayOf, type Tray, type TrayItem } from './parts/tray.ts'
+export {
+  progressOf,
+  boltCount,
+  easedOf,
+  isDrawnUp,
+  isLocked,
+  isLoose,
+  ordersOf,
+  pullText,
+  tightens,
+} from './parts/joints.ts'
+export { shoppingOf, type Wanted, type WantedFrom } from './parts/shopping.ts'
+export { standingOf, type Standing } from './record/standing.ts'
 export { axisOf, consequencesOf, leftOut, planIn, proposalOf } from './switching.ts'
 export { SETTLED } from './acts/part-settled.ts'
 export { viewJob, type JobView, type StationView } from './view.ts'
@@ -100,10 +111,10 @@ export {
   type Mark,
   type Observation,
   type CellRead,
-} from './state.ts'
-export { momentsIn, roundOf, roundsOf, shortOf, type RoundGoal, type RoundView } from './rounds.ts'
-export { causesOf, signMet, signsOf, type Cause, type Worked } from './troubles.ts'
-export { isSameGround, projectJob, worstCheck, type Projection, type LatestReading } from './projection.ts'
-export { recordOf, entryWords, type JobRecord, type RecordedReading, type Signed } from './record.ts'
-export { recordParts, recordTables, type RecordTable } from './record-tables.ts'
-export { MOMENT_WORDS, STATION_WORDS, checkName, kitWords, newFrom, partName } from './words.ts'
+} from './ledger/state.ts'
+export { momentsIn, roundOf, roundsOf, shortOf, type RoundGoal, type RoundView } from './parts/rounds.ts'
+export { causesOf, signMet, signsOf, type Cause, type Worked } from './parts/troubles.ts'
+export { isSameGround, projectJob, worstCheck, type Projection, type LatestReading } from './record/projection.ts'
+export { recordOf, entryWords, type JobRecord, type RecordedReading, type Signed } from './record/record.ts'
+export { recordParts, recordTables, type RecordTable } from './record/record-tables.ts'
+export { MOMENT_WORDS, STATION_WORDS, checkName, kitWords, newFrom, partName } from './ledger/words.ts'

@@ -2,8 +2,8 @@ import type { Axis, Plan } from '../sheet/index.ts'
 import { switched } from './acts/variant-changed.ts'
 import { owedNow } from './owed/index.ts'
 import { standing, type CheckResult } from './measuring/results.ts'
-import { partState, type JobState } from './state.ts'
-import { partName } from './words.ts'
+import { partState, type JobState } from './ledger/state.ts'
+import { partName } from './ledger/words.ts'
 
 /** The plan a job goes by in a state: the one it was opened with, or the one its choices have led to. */
 export const planIn = (opened: Plan, state: JobState): Plan => state.plan ?? opened

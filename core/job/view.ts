@@ -1,11 +1,11 @@
 import { STATIONS, type Plan, type Station } from '../sheet/index.ts'
-import { gateOf, type Gate } from './gate.ts'
+import { gateOf, type Gate } from './owed/gate.ts'
 import { obligations, type Obligation } from './owed/index.ts'
 import { checkResults, type CheckResult } from './measuring/results.ts'
-import type { JobState } from './state.ts'
-import { unmetNeeds } from './steps.ts'
-import { isWanted } from './wanted.ts'
-import { trayOf, type Tray } from './tray.ts'
+import type { JobState } from './ledger/state.ts'
+import { unmetNeeds } from './parts/needs.ts'
+import { isWanted } from './parts/wanted.ts'
+import { trayOf, type Tray } from './parts/tray.ts'
 
 export interface StationView {
   id: Station

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { FormInstance } from 'element-plus'
-import { COMPETENCES, type Competence } from '~~/core/job/competence'
+import { COMPETENCES, type Competence } from '~~/core/job/ledger/competence'
 
 /** What one person may sign for beside their role: the papers that were seen, and a new one. */
 const props = defineProps<{ name: string; papers: readonly Competence[] }>()

@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import type { Competence } from '~~/core/job/competence'
-import { ROLES, type Role } from '~~/core/job/roles'
+import type { Competence } from '~~/core/job/ledger/competence'
+import { ROLES, type Role } from '~~/core/job/ledger/roles'
 import type { PersonRow } from '~~/shared/answers'
 
 /** One person as a lead sees them: their role, and what may be done about their name. */

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { OPENERS } from '~~/core/job/roles'
+import { OPENERS } from '~~/core/job/ledger/roles'
 import type { FormInstance } from 'element-plus'
 import type { MachineAnswer } from '~~/shared/answers'
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { FormInstance } from 'element-plus'
-import { OPENERS } from '~~/core/job/roles'
+import { OPENERS } from '~~/core/job/ledger/roles'
 import { showLimits } from '~~/core/job/measuring/show'
 import { planFor } from '~~/core/sheet'
 import type { MachineAnswer, OpenedJob, YardMachine } from '~~/shared/answers'

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { STATION_WORDS } from '~~/core/job/words'
+import { STATION_WORDS } from '~~/core/job/ledger/words'
 import type { OpenJob } from '~~/shared/answers'
 import { askOrKept } from '~/device/answers'
 

@@ -1,9 +1,9 @@
-import type { ActKind } from '../act.ts'
-import { boltCount, easedOf } from '../joints.ts'
-import { HANDS } from '../roles.ts'
-import { id, type Shaped } from '../shape.ts'
-import { NO_JOINT, stamped } from '../state.ts'
-import { jointName } from '../words.ts'
+import type { ActKind } from '../ledger/act.ts'
+import { boltCount, easedOf } from '../parts/joints.ts'
+import { HANDS } from '../ledger/roles.ts'
+import { id, type Shaped } from '../ledger/shape.ts'
+import { NO_JOINT, stamped } from '../ledger/state.ts'
+import { jointName } from '../ledger/words.ts'
 import { outOfReach, unknown } from './sense.ts'
 
 const shape = { joint: id, bolt: { is: 'number', whole: true } } as const

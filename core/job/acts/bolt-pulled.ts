@@ -1,12 +1,12 @@
 import { parseQuantity } from '../../quantity/index.ts'
 import { passesOf, PATTERNS, sideOf, type PassWanted } from '../../joints/index.ts'
 import type { Joint } from '../../sheet/index.ts'
-import type { ActKind } from '../act.ts'
-import { boltCount, ordersOf, pullText, tightens } from '../joints.ts'
-import { HANDS } from '../roles.ts'
-import { choice, id, optional, words, type Shaped } from '../shape.ts'
-import { NO_JOINT, stamped } from '../state.ts'
-import { jointName } from '../words.ts'
+import type { ActKind } from '../ledger/act.ts'
+import { boltCount, ordersOf, pullText, tightens } from '../parts/joints.ts'
+import { HANDS } from '../ledger/roles.ts'
+import { choice, id, optional, words, type Shaped } from '../ledger/shape.ts'
+import { NO_JOINT, stamped } from '../ledger/state.ts'
+import { jointName } from '../ledger/words.ts'
 import { outOfReach, unknown } from './sense.ts'
 
 const shape = {

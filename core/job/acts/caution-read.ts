@@ -1,7 +1,7 @@
-import type { ActKind } from '../act.ts'
-import { HANDS } from '../roles.ts'
-import { id, type Shaped } from '../shape.ts'
-import { cautionKey, stampOf } from '../state.ts'
+import type { ActKind } from '../ledger/act.ts'
+import { HANDS } from '../ledger/roles.ts'
+import { id, type Shaped } from '../ledger/shape.ts'
+import { cautionKey, stampOf } from '../ledger/state.ts'
 import { unknown } from './sense.ts'
 
 const shape = { step: id, caution: { is: 'number', whole: true, least: 0, most: 20 } } as const

@@ -1,13 +1,13 @@
 import { MOMENTS, type Plan } from '../../sheet/index.ts'
-import type { ActKind } from '../act.ts'
-import { basisOf } from '../basis.ts'
-import { signerWords } from '../competence.ts'
-import { didTheWork } from '../holds.ts'
+import type { ActKind } from '../ledger/act.ts'
+import { basisOf } from '../owed/basis.ts'
+import { signerWords } from '../ledger/competence.ts'
+import { didTheWork } from '../parts/holds.ts'
 import { keyOf, OWED_KINDS, owedOf, owedWords, type OwedId } from '../owed/id.ts'
 import { owedNow } from '../owed/index.ts'
-import { choice, entryId, flag, id, list, optional, record, why, words, type Shaped } from '../shape.ts'
-import { isSame } from '../same.ts'
-import { stamped, type JobState } from '../state.ts'
+import { choice, entryId, flag, id, list, optional, record, why, words, type Shaped } from '../ledger/shape.ts'
+import { isSame } from '../ledger/same.ts'
+import { stamped, type JobState } from '../ledger/state.ts'
 
 const shape = {
   of: record({

@@ -1,6 +1,6 @@
-import type { ActKind } from '../act.ts'
-import { WRITERS } from '../roles.ts'
-import { entryId, optional, payload, why, type Shaped } from '../shape.ts'
+import type { ActKind } from '../ledger/act.ts'
+import { WRITERS } from '../ledger/roles.ts'
+import { entryId, optional, payload, why, type Shaped } from '../ledger/shape.ts'
 import { always } from './sense.ts'
 
 /** A replacement keeps the kind of what it corrects: only another payload is given. */

@@ -1,10 +1,10 @@
 import { MOMENTS, type Moment, type Plan } from '../../sheet/index.ts'
-import type { ActKind } from '../act.ts'
+import type { ActKind } from '../ledger/act.ts'
 import { keyOf, owedWords, type OwedId } from '../owed/id.ts'
 import { checkResults } from '../measuring/results.ts'
-import { HANDS } from '../roles.ts'
-import { choice, id, optional, why, type Shaped } from '../shape.ts'
-import { readingKey, stamped, type JobState } from '../state.ts'
+import { HANDS } from '../ledger/roles.ts'
+import { choice, id, optional, why, type Shaped } from '../ledger/shape.ts'
+import { readingKey, stamped, type JobState } from '../ledger/state.ts'
 import { unknown } from './sense.ts'
 
 const shape = { check: optional(id), moment: optional(choice(MOMENTS)), mate: optional(id), why } as const

@@ -1,5 +1,5 @@
-import type { ActKind } from '../act.ts'
-import type { AnyEntry } from '../entry.ts'
+import type { ActKind } from '../ledger/act.ts'
+import type { AnyEntry } from '../ledger/entry.ts'
 import { addendumWritten } from './addendum-written.ts'
 import { itemPlaced } from './item-placed.ts'
 import { itemRemoved } from './item-removed.ts'

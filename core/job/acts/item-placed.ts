@@ -1,7 +1,7 @@
-import type { ActKind } from '../act.ts'
-import { HANDS } from '../roles.ts'
-import { words, type Shaped } from '../shape.ts'
-import { stamped } from '../state.ts'
+import type { ActKind } from '../ledger/act.ts'
+import { HANDS } from '../ledger/roles.ts'
+import { words, type Shaped } from '../ledger/shape.ts'
+import { stamped } from '../ledger/state.ts'
 
 const shape = { what: words(80), n: { is: 'number', whole: true, least: 1, most: 99 } } as const
 

@@ -1,7 +1,7 @@
-import type { ActKind } from '../act.ts'
-import { partNames } from '../words.ts'
-import { why, type Shaped } from '../shape.ts'
-import { stamped } from '../state.ts'
+import type { ActKind } from '../ledger/act.ts'
+import { partNames } from '../ledger/words.ts'
+import { why, type Shaped } from '../ledger/shape.ts'
+import { stamped } from '../ledger/state.ts'
 import { always } from './sense.ts'
 
 const shape = { why } as const

@@ -1,7 +1,7 @@
-import type { ActKind } from '../act.ts'
-import type { Entry } from '../entry.ts'
-import { OPENERS } from '../roles.ts'
-import { id, names, words, type Shaped } from '../shape.ts'
+import type { ActKind } from '../ledger/act.ts'
+import type { Entry } from '../ledger/entry.ts'
+import { OPENERS } from '../ledger/roles.ts'
+import { id, names, words, type Shaped } from '../ledger/shape.ts'
 
 const shape = {
   equipment: id,

@@ -1,8 +1,8 @@
-import type { ActKind } from '../act.ts'
-import { gateOf } from '../gate.ts'
+import type { ActKind } from '../ledger/act.ts'
+import { gateOf } from '../owed/gate.ts'
 import { owedNow } from '../owed/index.ts'
-import { choice, optional, words, type Shaped } from '../shape.ts'
-import { stamped } from '../state.ts'
+import { choice, optional, words, type Shaped } from '../ledger/shape.ts'
+import { stamped } from '../ledger/state.ts'
 import { always } from './sense.ts'
 
 const shape = {

@@ -1,9 +1,9 @@
-import type { ActKind } from '../act.ts'
-import { isLocked, progressOf } from '../joints.ts'
-import { HANDS } from '../roles.ts'
-import { id, optional, words, type Shaped } from '../shape.ts'
-import { stamped } from '../state.ts'
-import { jointName } from '../words.ts'
+import type { ActKind } from '../ledger/act.ts'
+import { isLocked, progressOf } from '../parts/joints.ts'
+import { HANDS } from '../ledger/roles.ts'
+import { id, optional, words, type Shaped } from '../ledger/shape.ts'
+import { stamped } from '../ledger/state.ts'
+import { jointName } from '../ledger/words.ts'
 import { unknown } from './sense.ts'
 
 const shape = {

@@ -1,8 +1,8 @@
-import type { ActKind } from '../act.ts'
-import { HANDS } from '../roles.ts'
-import { id, optional, words, type Shaped } from '../shape.ts'
-import { NO_JOINT } from '../state.ts'
-import { jointName } from '../words.ts'
+import type { ActKind } from '../ledger/act.ts'
+import { HANDS } from '../ledger/roles.ts'
+import { id, optional, words, type Shaped } from '../ledger/shape.ts'
+import { NO_JOINT } from '../ledger/state.ts'
+import { jointName } from '../ledger/words.ts'
 import { unknown } from './sense.ts'
 
 const shape = { joint: id, why: optional(words(400)) } as const

@@ -1,10 +1,10 @@
-import type { ActKind } from '../act.ts'
-import { HANDS } from '../roles.ts'
-import { belongs } from '../confirm.ts'
-import { settled } from '../seen.ts'
-import { id, words, type Shaped } from '../shape.ts'
-import { lubricantKey, stamped } from '../state.ts'
-import { stepName } from '../words.ts'
+import type { ActKind } from '../ledger/act.ts'
+import { HANDS } from '../ledger/roles.ts'
+import { belongs } from '../parts/confirm.ts'
+import { settled } from '../ledger/seen.ts'
+import { id, words, type Shaped } from '../ledger/shape.ts'
+import { lubricantKey, stamped } from '../ledger/state.ts'
+import { stepName } from '../ledger/words.ts'
 import { openStep, stepHindrances } from './sense.ts'
 
 const shape = { step: id, on: words(60), medium: words(60) } as const

@@ -1,9 +1,9 @@
-import type { ActKind } from '../act.ts'
-import { hasParted, markText, readLabel, typedMm } from '../mates.ts'
-import { HANDS } from '../roles.ts'
-import { degrees, id, optional, words, type Shaped } from '../shape.ts'
-import { stamped } from '../state.ts'
-import { mateName } from '../words.ts'
+import type { ActKind } from '../ledger/act.ts'
+import { hasParted, markText, readLabel, typedMm } from '../parts/mates.ts'
+import { HANDS } from '../ledger/roles.ts'
+import { degrees, id, optional, words, type Shaped } from '../ledger/shape.ts'
+import { stamped } from '../ledger/state.ts'
+import { mateName } from '../ledger/words.ts'
 import { notSeenFrom, unknown } from './sense.ts'
 
 const shape = {

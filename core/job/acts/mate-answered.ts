@@ -1,10 +1,10 @@
-import type { ActKind } from '../act.ts'
-import { answerText, canBeSeen, markOf, mateMet, readLabel, typedMm } from '../mates.ts'
-import { HANDS } from '../roles.ts'
-import { settled } from '../seen.ts'
-import { degrees, flag, id, optional, words, type Shaped } from '../shape.ts'
-import { stamped, type MateAnswer } from '../state.ts'
-import { mateName } from '../words.ts'
+import type { ActKind } from '../ledger/act.ts'
+import { answerText, canBeSeen, markOf, mateMet, readLabel, typedMm } from '../parts/mates.ts'
+import { HANDS } from '../ledger/roles.ts'
+import { settled } from '../ledger/seen.ts'
+import { degrees, flag, id, optional, words, type Shaped } from '../ledger/shape.ts'
+import { stamped, type MateAnswer } from '../ledger/state.ts'
+import { mateName } from '../ledger/words.ts'
 import { outOfReach, unknown } from './sense.ts'
 
 const shape = {

@@ -1,7 +1,7 @@
-import type { ActKind } from '../act.ts'
-import { WRITERS } from '../roles.ts'
-import { words, type Shaped } from '../shape.ts'
-import { stamped } from '../state.ts'
+import type { ActKind } from '../ledger/act.ts'
+import { WRITERS } from '../ledger/roles.ts'
+import { words, type Shaped } from '../ledger/shape.ts'
+import { stamped } from '../ledger/state.ts'
 import { always } from './sense.ts'
 
 const shape = { text: words(2000) } as const

@@ -1,9 +1,9 @@
-import type { ActKind } from '../act.ts'
-import { bagRefusal } from '../keeping.ts'
-import { HANDS } from '../roles.ts'
-import { refs, words, type Shaped } from '../shape.ts'
-import { setPart } from '../state.ts'
-import { partNames } from '../words.ts'
+import type { ActKind } from '../ledger/act.ts'
+import { bagRefusal } from '../parts/keeping.ts'
+import { HANDS } from '../ledger/roles.ts'
+import { refs, words, type Shaped } from '../ledger/shape.ts'
+import { setPart } from '../ledger/state.ts'
+import { partNames } from '../ledger/words.ts'
 import { offParts } from './sense.ts'
 
 const shape = { parts: refs, bag: words(24) } as const

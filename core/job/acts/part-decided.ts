@@ -1,9 +1,9 @@
-import type { ActKind } from '../act.ts'
-import { HANDS } from '../roles.ts'
-import { settled } from '../seen.ts'
-import { choice, optional, refs, words, type Shaped } from '../shape.ts'
-import { CHOICES, partState, setPart, stamped, type Choice, type Stamp } from '../state.ts'
-import { partNames } from '../words.ts'
+import type { ActKind } from '../ledger/act.ts'
+import { HANDS } from '../ledger/roles.ts'
+import { settled } from '../ledger/seen.ts'
+import { choice, optional, refs, words, type Shaped } from '../ledger/shape.ts'
+import { CHOICES, partState, setPart, stamped, type Choice, type Stamp } from '../ledger/state.ts'
+import { partNames } from '../ledger/words.ts'
 import { offParts } from './sense.ts'
 
 const shape = { parts: refs, choice: choice(CHOICES), why: optional(words(400)) } as const

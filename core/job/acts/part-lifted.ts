@@ -1,8 +1,8 @@
-import type { ActKind } from '../act.ts'
-import { HANDS } from '../roles.ts'
-import { id, optional, refs, words, type Shaped } from '../shape.ts'
-import { countKey, partState, setPart, stamped } from '../state.ts'
-import { partNames } from '../words.ts'
+import type { ActKind } from '../ledger/act.ts'
+import { HANDS } from '../ledger/roles.ts'
+import { id, optional, refs, words, type Shaped } from '../ledger/shape.ts'
+import { countKey, partState, setPart, stamped } from '../ledger/state.ts'
+import { partNames } from '../ledger/words.ts'
 import { knownParts, openStep, stepHindrances } from './sense.ts'
 
 const shape = { parts: refs, step: id, method: optional(words(120)) } as const

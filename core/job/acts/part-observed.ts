@@ -1,10 +1,10 @@
 import { clockText } from '../../marks/index.ts'
 import { viewWords } from '../../sheet/index.ts'
-import type { ActKind } from '../act.ts'
-import { HANDS } from '../roles.ts'
-import { choice, degrees, id, optional, words, type Shaped } from '../shape.ts'
-import { SEVERITIES, stamped } from '../state.ts'
-import { partName } from '../words.ts'
+import type { ActKind } from '../ledger/act.ts'
+import { HANDS } from '../ledger/roles.ts'
+import { choice, degrees, id, optional, words, type Shaped } from '../ledger/shape.ts'
+import { SEVERITIES, stamped } from '../ledger/state.ts'
+import { partName } from '../ledger/words.ts'
 import { knownParts, notSeenFrom } from './sense.ts'
 
 const shape = {

@@ -1,10 +1,10 @@
 import type { Plan } from '../../sheet/index.ts'
-import type { ActKind } from '../act.ts'
+import type { ActKind } from '../ledger/act.ts'
 import { keyOf } from '../owed/id.ts'
-import { HANDS } from '../roles.ts'
-import { id, optional, type Shaped } from '../shape.ts'
-import { isAway, partState, setPart, stampOf, type JobState } from '../state.ts'
-import { partName } from '../words.ts'
+import { HANDS } from '../ledger/roles.ts'
+import { id, optional, type Shaped } from '../ledger/shape.ts'
+import { isAway, partState, setPart, stampOf, type JobState } from '../ledger/state.ts'
+import { partName } from '../ledger/words.ts'
 import { openStep, stepHindrances, unknown } from './sense.ts'
 
 const shape = {

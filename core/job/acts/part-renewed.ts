@@ -1,7 +1,7 @@
-import type { ActKind } from '../act.ts'
-import { id, optional, words, type Shaped } from '../shape.ts'
-import { partState, setPart, stamped } from '../state.ts'
-import { kitWords, partName, STOCK } from '../words.ts'
+import type { ActKind } from '../ledger/act.ts'
+import { id, optional, words, type Shaped } from '../ledger/shape.ts'
+import { partState, setPart, stamped } from '../ledger/state.ts'
+import { kitWords, partName, STOCK } from '../ledger/words.ts'
 import { offParts, unknown } from './sense.ts'
 
 /** `from`: the kit by its name in the sheet, or {@link STOCK}. */

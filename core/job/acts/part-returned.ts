@@ -1,7 +1,7 @@
-import type { ActKind } from '../act.ts'
-import { id, optional, words, type Shaped } from '../shape.ts'
-import { partState, setPart, stamped } from '../state.ts'
-import { partName } from '../words.ts'
+import type { ActKind } from '../ledger/act.ts'
+import { id, optional, words, type Shaped } from '../ledger/shape.ts'
+import { partState, setPart, stamped } from '../ledger/state.ts'
+import { partName } from '../ledger/words.ts'
 import { offParts } from './sense.ts'
 
 const shape = { part: id, note: optional(words(400)) } as const

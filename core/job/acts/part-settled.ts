@@ -1,7 +1,7 @@
-import type { ActKind } from '../act.ts'
-import { choice, id, optional, words, type Shaped } from '../shape.ts'
-import { partState, setPart, stamped } from '../state.ts'
-import { partName } from '../words.ts'
+import type { ActKind } from '../ledger/act.ts'
+import { choice, id, optional, words, type Shaped } from '../ledger/shape.ts'
+import { partState, setPart, stamped } from '../ledger/state.ts'
+import { partName } from '../ledger/words.ts'
 
 export const SETTLED = ['put back', 'scrapped', 'kept aside'] as const
 const shape = { part: id, to: choice(SETTLED), note: optional(words(400)) } as const

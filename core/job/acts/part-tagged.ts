@@ -1,9 +1,9 @@
-import type { ActKind } from '../act.ts'
-import { tagRefusal } from '../keeping.ts'
-import { HANDS } from '../roles.ts'
-import { id, words, type Shaped } from '../shape.ts'
-import { setPart } from '../state.ts'
-import { partName } from '../words.ts'
+import type { ActKind } from '../ledger/act.ts'
+import { tagRefusal } from '../parts/keeping.ts'
+import { HANDS } from '../ledger/roles.ts'
+import { id, words, type Shaped } from '../ledger/shape.ts'
+import { setPart } from '../ledger/state.ts'
+import { partName } from '../ledger/words.ts'
 import { offParts } from './sense.ts'
 
 const shape = { part: id, tag: words(24) } as const

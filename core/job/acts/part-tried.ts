@@ -1,9 +1,9 @@
 import type { Plan } from '../../sheet/index.ts'
-import type { ActKind } from '../act.ts'
-import { HANDS } from '../roles.ts'
-import { choice, id, list, optional, refs, type Shaped } from '../shape.ts'
-import { isAway, partState, setPart, stamped } from '../state.ts'
-import { partNames } from '../words.ts'
+import type { ActKind } from '../ledger/act.ts'
+import { HANDS } from '../ledger/roles.ts'
+import { choice, id, list, optional, refs, type Shaped } from '../ledger/shape.ts'
+import { isAway, partState, setPart, stamped } from '../ledger/state.ts'
+import { partNames } from '../ledger/words.ts'
 import { knownParts, openStep, stepHindrances } from './sense.ts'
 
 const shape = {

@@ -1,10 +1,10 @@
 import type { Plan } from '../../sheet/index.ts'
-import type { ActKind } from '../act.ts'
-import { HANDS } from '../roles.ts'
-import { settled } from '../seen.ts'
-import { choice, id, optional, type Shaped } from '../shape.ts'
-import { countKey, partState, stamped } from '../state.ts'
-import { itemName, partName } from '../words.ts'
+import type { ActKind } from '../ledger/act.ts'
+import { HANDS } from '../ledger/roles.ts'
+import { settled } from '../ledger/seen.ts'
+import { choice, id, optional, type Shaped } from '../ledger/shape.ts'
+import { countKey, partState, stamped } from '../ledger/state.ts'
+import { itemName, partName } from '../ledger/words.ts'
 import { unknown } from './sense.ts'
 
 const shape = {

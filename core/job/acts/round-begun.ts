@@ -1,9 +1,9 @@
-import type { ActKind } from '../act.ts'
-import { HANDS } from '../roles.ts'
-import { onTrial, voidReadings } from '../rounds.ts'
-import { id, list, words, type Shaped } from '../shape.ts'
-import { countKey, lubricantKey, stampOf, stamped } from '../state.ts'
-import { loopName, partName } from '../words.ts'
+import type { ActKind } from '../ledger/act.ts'
+import { HANDS } from '../ledger/roles.ts'
+import { onTrial, voidReadings } from '../parts/rounds.ts'
+import { id, list, words, type Shaped } from '../ledger/shape.ts'
+import { countKey, lubricantKey, stampOf, stamped } from '../ledger/state.ts'
+import { loopName, partName } from '../ledger/words.ts'
 import { unknown } from './sense.ts'
 
 const shape = {

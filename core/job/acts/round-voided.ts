@@ -1,9 +1,9 @@
-import type { ActKind } from '../act.ts'
-import { HANDS } from '../roles.ts'
-import { momentsIn, voidReadings } from '../rounds.ts'
-import { id, list, why, type Shaped } from '../shape.ts'
-import { readingKey, stampOf } from '../state.ts'
-import { checkName, loopName } from '../words.ts'
+import type { ActKind } from '../ledger/act.ts'
+import { HANDS } from '../ledger/roles.ts'
+import { momentsIn, voidReadings } from '../parts/rounds.ts'
+import { id, list, why, type Shaped } from '../ledger/shape.ts'
+import { readingKey, stampOf } from '../ledger/state.ts'
+import { checkName, loopName } from '../ledger/words.ts'
 import { unknown } from './sense.ts'
 
 const shape = { loop: id, checks: { ...list(id, 40), least: 1 }, cause: why } as const

@@ -1,9 +1,10 @@
 import { viewsOf, type Moment, type Plan, type Ref } from '../../sheet/index.ts'
-import { timeOf, type AnyEntry } from '../entry.ts'
-import { hindrances, unmetNeeds } from '../steps.ts'
+import { timeOf, type AnyEntry } from '../ledger/entry.ts'
+import { hindrances } from '../owed/hindrances.ts'
+import { unmetNeeds } from '../parts/needs.ts'
 import { owedNow } from '../owed/index.ts'
-import { partState, readingKey, type JobState } from '../state.ts'
-import { firstWords, MOMENT_WORDS } from '../words.ts'
+import { partState, readingKey, type JobState } from '../ledger/state.ts'
+import { firstWords, MOMENT_WORDS } from '../ledger/words.ts'
 
 /** Why names make no sense: the sheet may be another version. */
 export const unknown = (what: string, id: string) =>

@@ -1,9 +1,9 @@
-import type { ActKind } from '../act.ts'
-import { unsaid } from '../confirm.ts'
-import { HANDS } from '../roles.ts'
-import { id, optional, words, type Shaped } from '../shape.ts'
-import { NO_JOINT, partState, stamped } from '../state.ts'
-import { stepName } from '../words.ts'
+import type { ActKind } from '../ledger/act.ts'
+import { unsaid } from '../parts/confirm.ts'
+import { HANDS } from '../ledger/roles.ts'
+import { id, optional, words, type Shaped } from '../ledger/shape.ts'
+import { NO_JOINT, partState, stamped } from '../ledger/state.ts'
+import { stepName } from '../ledger/words.ts'
 import { openStep, stepHindrances } from './sense.ts'
 
 const shape = {

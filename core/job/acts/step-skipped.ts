@@ -1,8 +1,8 @@
-import type { ActKind } from '../act.ts'
-import { HANDS } from '../roles.ts'
-import { id, why, type Shaped } from '../shape.ts'
-import { stamped } from '../state.ts'
-import { stepName } from '../words.ts'
+import type { ActKind } from '../ledger/act.ts'
+import { HANDS } from '../ledger/roles.ts'
+import { id, why, type Shaped } from '../ledger/shape.ts'
+import { stamped } from '../ledger/state.ts'
+import { stepName } from '../ledger/words.ts'
 import { openStep, outOfReach } from './sense.ts'
 
 const shape = { step: id, why } as const

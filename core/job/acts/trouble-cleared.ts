@@ -1,8 +1,8 @@
-import type { ActKind } from '../act.ts'
-import { HANDS } from '../roles.ts'
-import { id, words, type Shaped } from '../shape.ts'
-import { stampOf, troubleKey } from '../state.ts'
-import { stepName } from '../words.ts'
+import type { ActKind } from '../ledger/act.ts'
+import { HANDS } from '../ledger/roles.ts'
+import { id, words, type Shaped } from '../ledger/shape.ts'
+import { stampOf, troubleKey } from '../ledger/state.ts'
+import { stepName } from '../ledger/words.ts'
 import { unknown } from './sense.ts'
 
 const shape = { step: id, sign: words(120), means: words(400) } as const

@@ -1,8 +1,8 @@
 import { planFor, type Plan } from '../../sheet/index.ts'
-import type { ActKind } from '../act.ts'
-import { id, why, type Shaped } from '../shape.ts'
-import { stamped } from '../state.ts'
-import { choiceName } from '../words.ts'
+import type { ActKind } from '../ledger/act.ts'
+import { id, why, type Shaped } from '../ledger/shape.ts'
+import { stamped } from '../ledger/state.ts'
+import { choiceName } from '../ledger/words.ts'
 import { outOfReach, unknown } from './sense.ts'
 
 const shape = { axis: id, choice: id, why } as const

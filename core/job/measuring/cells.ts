@@ -6,10 +6,10 @@ import { cellKey, type At } from '../../sums/cells.ts'
 import type { AnySum } from '../../sums/define.ts'
 import type { Field } from '../../sums/fields.ts'
 import { inSentence, readIn, shownUnit } from '../../sums/read.ts'
-import type { Payloads } from '../entry.ts'
+import type { Payloads } from '../ledger/entry.ts'
 import { widthOf } from './doubt.ts'
 import type { Way } from './way.ts'
-import { placeName } from '../words.ts'
+import { placeName } from '../ledger/words.ts'
 
 /** One thing that is read at the bench: where, as what, in how many tries, and which parts it tells of. */
 export interface Cell extends At {

@@ -1,5 +1,5 @@
 import type { Debt } from '../../sheet/index.ts'
-import { countKey, type JobState } from '../state.ts'
+import { countKey, type JobState } from '../ledger/state.ts'
 import type { Owing, Source } from './owing.ts'
 
 const isStillIn = ({ id, pieces }: Debt, { counts }: JobState) =>

@@ -1,5 +1,5 @@
-import { signerWords } from '../competence.ts'
-import { holdStands } from '../holds.ts'
+import { signerWords } from '../ledger/competence.ts'
+import { holdStands } from '../parts/holds.ts'
 import type { Owing, Source } from './owing.ts'
 
 export const holds: Source = ({ plan, state }) =>

@@ -1,5 +1,14 @@
 import type { Moment, Plan, Ref } from '../../sheet/index.ts'
-import { axisName, checkName, jointName, loopName, mateName, MOMENT_WORDS, partName, stepName } from '../words.ts'
+import {
+  axisName,
+  checkName,
+  jointName,
+  loopName,
+  mateName,
+  MOMENT_WORDS,
+  partName,
+  stepName,
+} from '../ledger/words.ts'
 
 /** What is owed, by what it is about. Two debts are the same when this is. */
 export type OwedId =

@@ -1,7 +1,7 @@
 import { passesOf } from '../../joints/index.ts'
 import type { Plan, Step } from '../../sheet/index.ts'
-import { boltCount, easedOf, isDrawnUp, isLocked, progressOf, tightens } from '../joints.ts'
-import type { JobState } from '../state.ts'
+import { boltCount, easedOf, isDrawnUp, isLocked, progressOf, tightens } from '../parts/joints.ts'
+import type { JobState } from '../ledger/state.ts'
 import type { Owing, Source } from './owing.ts'
 
 /** Slackened by a later step of the sheet, as after a trial, a joint is not owed any more by the step that drew it up. */

@@ -1,6 +1,6 @@
 import { gateAfter, type Moment, type Plan, type Ref, type Signer, type Station } from '../../sheet/index.ts'
 import type { CheckResult } from '../measuring/results.ts'
-import type { JobState } from '../state.ts'
+import type { JobState } from '../ledger/state.ts'
 import type { OwedId, OwedKind } from './id.ts'
 
 /** Where an obligation is settled. */

@@ -1,5 +1,5 @@
 import type { Part } from '../../sheet/index.ts'
-import { isAway, partState, type PartState } from '../state.ts'
+import { isAway, partState, type PartState } from '../ledger/state.ts'
 import type { OwedKind } from './id.ts'
 import type { Owing, Source } from './owing.ts'
 

@@ -1,4 +1,4 @@
-import { countKey, partState } from '../state.ts'
+import { countKey, partState } from '../ledger/state.ts'
 import { beforeCover, type Owing, type Source } from './owing.ts'
 
 /** Pieces that did not all come out, or did not all go back: one of them may lie in the machine. */

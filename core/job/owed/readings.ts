@@ -1,5 +1,5 @@
 import type { CheckResult } from '../measuring/results.ts'
-import { readingKey } from '../state.ts'
+import { readingKey } from '../ledger/state.ts'
 import { keyOf } from './id.ts'
 import type { Owing, Source } from './owing.ts'
 

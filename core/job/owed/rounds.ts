@@ -1,4 +1,4 @@
-import { shortOf } from '../rounds.ts'
+import { shortOf } from '../parts/rounds.ts'
 import type { Owing, Source } from './owing.ts'
 
 /** Loops gone through that have not come out good: something is changed, and they are gone through again. */

@@ -1,4 +1,4 @@
-import { stepsLeft } from '../steps.ts'
+import { stepsLeft } from '../parts/needs.ts'
 import type { Owing, Source } from './owing.ts'
 
 export const stepsUndone: Source = ({ plan, state }) =>

@@ -1,4 +1,4 @@
-import { partName } from '../words.ts'
+import { partName } from '../ledger/words.ts'
 import type { Owing, Source } from './owing.ts'
 
 /** Parts that are off and have no way back, since the job was decided otherwise: where do they go? */

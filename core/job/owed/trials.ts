@@ -1,5 +1,5 @@
-import { onTrial } from '../rounds.ts'
-import { partName } from '../words.ts'
+import { onTrial } from '../parts/rounds.ts'
+import { partName } from '../ledger/words.ts'
 import { beforeCover, type Owing, type Source } from './owing.ts'
 
 /** What is on for a trial comes off again: it went on with nothing new, no gasket and no locking. */

@@ -1,5 +1,5 @@
 import type { Plan, Ref } from '../../sheet/index.ts'
-import { partState, type JobState } from '../state.ts'
+import { partState, type JobState } from '../ledger/state.ts'
 import { beforeCover, type Owing, type Source } from './owing.ts'
 
 /** The step of a loop that is next: what is read there would be read of the wrong part. */

@@ -1,5 +1,5 @@
-import { canBeSeen, markOf, mateMet } from '../mates.ts'
-import { partState } from '../state.ts'
+import { canBeSeen, markOf, mateMet } from '../parts/mates.ts'
+import { partState } from '../ledger/state.ts'
 import { beforeCover, type Owing, type Source } from './owing.ts'
 
 /** Parts that are back and do not stand to each other as they must, or of which nobody has said yet how they stand. */

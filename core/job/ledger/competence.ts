@@ -1,0 +1,51 @@
+import type { Hold } from '../../sheet/index.ts'
+import type { Role } from './roles.ts'
+import { choice, optional, words, type Shaped } from './shape.ts'
+
+/** Being certified rests on a certificate, being competent on an appointment by the site. */
+export const COMPETENCES = ['certified', 'competent'] as const
+
+/** What somebody may sign for beside their role: for what, on which paper, and the last day it is good for. */
+export const competenceShape = {
+  by: choice(COMPETENCES),
+  of: words(80),
+  number: optional(words(40)),
+  until: optional(words(10)),
+} as const
+export type Competence = Shaped<typeof competenceShape>
+
+/** A signer as a hold point asks for one: “a lead”, “somebody certified for lifting gear”. */
+export const signerWords = ({ by, of }: Pick<Hold, 'by' | 'of'>): string =>
+  by === 'lead' ? 'a lead' : `somebody ${by} for ${of}`
+
+const sameWords = (one: string, other: string) => one.trim().toLowerCase() === other.trim().toLowerCase()
+
+/** Good through its last day, in UTC, by the time of the act. */
+const isOver = ({ until }: Competence, at: string) => until !== undefined && until < at.slice(0, 10)
+
+const fits = (hold: Hold, one: Competence) => one.by === hold.by && sameWords(one.of, hold.of ?? '')
+
+/** Of what a person holds, what a hold point is best signed on: one that is good now before one that is over. */
+export const competenceFor = (hold: Hold, held: readonly Competence[], at: string): Competence | undefined =>
+  held
+    .filter(one => fits(hold, one))
+    .toSorted(
+      (a, b) => Number(isOver(a, at)) - Number(isOver(b, at)) || (b.until ?? '9999').localeCompare(a.until ?? '9999'),
+    )[0]
+
+/** Why a person may not sign a hold by who they are; null when they may. */
+export function signerRefusal(hold: Hold, role: Role, on: Competence | undefined, at: string): string | null {
+  if (hold.by === 'lead') return role === 'lead' ? null : 'This hold point is signed by a lead. Ask one to sign it.'
+  if (!on || !fits(hold, on))
+    return `This hold point is signed by ${signerWords(hold)}, and that does not stand by your name. A lead writes it down under People once the paper has been seen.`
+  return isOver(on, at)
+    ? `Your paper for ${hold.of} was good until ${on.until}. Somebody else ${hold.by} for it signs, or a lead writes down the new one under People.`
+    : null
+}
+
+/** A competence as it stands on a record: “certified for refrigerant, no. 12, good until 2027-03-01”. */
+export const competenceWords = ({ by, of, number, until }: Competence): string =>
+  [`${by} for ${of}`, ...(number ? [`no. ${number}`] : []), ...(until ? [`good until ${until}`] : [])].join(', ')
+
+export const isSameCompetence = (one: Competence, other: Competence): boolean =>
+  one.by === other.by && sameWords(one.of, other.of) && one.number === other.number && one.until === other.until

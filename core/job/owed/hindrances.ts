@@ -1,0 +1,65 @@
+import type { Plan, Step } from '../../sheet/index.ts'
+import { reasonsAt } from './gate.ts'
+import { keyOf } from './id.ts'
+import type { Obligation, Settle } from './owing.ts'
+import { unmetNeeds } from '../parts/needs.ts'
+import { firstWords } from '../ledger/words.ts'
+import { cautionKey, type JobState } from '../ledger/state.ts'
+
+/** Why a step cannot be done yet, and where that is settled. */
+export interface Hindrance {
+  text: string
+  settle: Settle | { to: 'caution'; step: string; caution: number }
+}
+
+/** Owed of a step, and no hindrance to it. */
+const WITH_IT: readonly Obligation['kind'][] = ['keep', 'step', 'mate']
+
+/** Who is about to do a step, and when: a caution is read by whoever does it, once a shift. */
+export interface Reader {
+  person: string
+  at: string
+}
+const SHIFT_MS = 12 * 3_600_000
+
+/** Whether a caution is read: by this person within the last twelve hours, or by anybody where nobody is named. */
+export function isCautionRead(state: JobState, step: string, caution: number, reader?: Reader): boolean {
+  const read = state.cautions.get(cautionKey(step, caution))
+  if (!reader || !read) return Boolean(read?.size)
+  const last = read.get(reader.person)
+  return last !== undefined && Date.parse(reader.at) - Date.parse(last.at) < SHIFT_MS
+}
+
+/**
+ * What stands between now and a step: steps before it, cautions unread, evidence owed,
+ * decisions and new parts missing, a joint not torqued, and for the step that shuts the case everything the gate names.
+ * Empty when the step may be done.
+ */
+export function hindrances(
+  plan: Plan,
+  state: JobState,
+  owed: readonly Obligation[],
+  step: Step,
+  reader?: Reader,
+): Hindrance[] {
+  // The gate names every step before the cover by itself.
+  const needs = step.closes
+    ? []
+    : unmetNeeds(plan, state, step).map((need): Hindrance => ({
+        text: firstWords(need),
+        settle: { to: 'step', step: need.id },
+      }))
+  const cautions = (step.cautions ?? []).flatMap((caution, i): Hindrance[] =>
+    isCautionRead(state, step.id, i, reader)
+      ? []
+      : [{ text: `Read: ${caution.word}`, settle: { to: 'caution', step: step.id, caution: i } }],
+  )
+  const destroys = new Set((step.destroys ?? []).map(one => keyOf({ kind: 'reading', ...one })))
+  const destroyed = owed.filter(o => destroys.has(o.key))
+  // What waits for the parts this step fits is settled before it; a tag or bag does not hold up the hand that fits, and
+  // how parts stand is said with the step itself.
+  const own = owed.filter(o => o.step === step.id && !WITH_IT.includes(o.kind))
+  const gate = step.closes ? reasonsAt(plan, owed, step.id) : []
+  const from = [...new Map([...destroyed, ...own, ...gate].map(o => [o.key, o])).values()]
+  return [...needs, ...cautions, ...from.map((o): Hindrance => ({ text: o.what, settle: o.settle }))]
+}

@@ -1,0 +1,67 @@
+import { isLoose, tightens } from './joints.ts'
+import type { Plan, Step } from '../../sheet/index.ts'
+import { partState, readingKey, type JobState, type Stamp } from '../ledger/state.ts'
+import { entriesOf, isSame } from '../ledger/same.ts'
+import { isWanted } from './wanted.ts'
+
+/** The steps a hold point signs for: its own, where the sheet names no others. */
+const coversOf = (plan: Plan, step: Step): Step[] =>
+  (step.hold?.covers ?? [step.id]).flatMap(id => plan.steps.get(id) ?? [])
+
+/** Readings taken at a step, parts moved, bolts pulled, and at a deciding step every decision. */
+const workAt = (plan: Plan, state: JobState, step: Step): Stamp[] => [
+  ...(plan.checksAt.get(step.id) ?? []).flatMap(({ check, moment }) => [
+    ...(state.readings.get(readingKey(check.id, moment))?.values() ?? []),
+  ]),
+  ...(step.removes ?? []).flatMap(ref => partState(state, ref).lifted ?? []),
+  ...(step.fits ?? []).flatMap(ref => partState(state, ref).fitted ?? []),
+  ...(tightens(step) ? (state.joints.get(step.joint.id)?.passes.flat() ?? []) : []),
+  ...(step.station === 'decide' ? [...state.parts.values()].flatMap(now => now.decision ?? []) : []),
+]
+
+/** The acts a hold point covers; of a step before it, that it was confirmed, too. */
+export const workOf = (plan: Plan, state: JobState, step: Step): Stamp[] =>
+  coversOf(plan, step).flatMap(one => [
+    ...workAt(plan, state, one),
+    ...(one === step ? [] : [state.steps.get(one.id)].flatMap(done => done ?? [])),
+  ])
+
+/** Whether a step leaves anything to look at before it is confirmed. */
+const leavesWork = (plan: Plan, step: Step) =>
+  step.station === 'decide' ||
+  Boolean(step.removes?.length || step.fits?.length || tightens(step) || plan.checksAt.get(step.id)?.length)
+
+/** Whether a hold is signed, and signed for the work as it is now. */
+export function holdStands(plan: Plan, state: JobState, step: Step): 'signed' | 'lapsed' | 'open' {
+  const signed = state.holds.get(step.id)
+  if (!signed) return 'open'
+  return isSame(signed.basis, entriesOf(workOf(plan, state, step))) ? 'signed' : 'lapsed'
+}
+
+/** Whether somebody did some of the work that a hold covers, or vouched for it: then another signs it. */
+export const didTheWork = (plan: Plan, state: JobState, step: Step, person: string): boolean =>
+  workOf(plan, state, step).some(one => one.by === person || one.vouchedBy === person)
+
+/** Why this person may not sign a hold now; empty when they may. */
+export function holdHindrances(plan: Plan, state: JobState, step: Step, person: string): string[] {
+  const covers = coversOf(plan, step)
+  const undone = covers.find(one => one !== step && !state.steps.has(one.id) && isWanted(plan, state, one))
+  if (undone) return [`It signs for “${undone.title}” as well, which is not done yet`]
+  if (covers.every(one => leavesWork(plan, one)) && !workOf(plan, state, step).length)
+    return ['There is nothing to sign yet. It is signed once the work is done']
+  const undecided = covers.some(one => one.station === 'decide')
+    ? [...plan.parts.values()].filter(({ ref, part }) => {
+        const now = partState(state, ref)
+        return now.where === 'off' && part.renewal !== 'always' && !now.decision
+      })
+    : []
+  if (undecided.length)
+    return [`${undecided[0]!.name}${undecided.length > 1 ? ` and ${undecided.length - 1} more` : ''} not decided yet`]
+  const loose = covers.find(one => isLoose(plan, state, one))
+  if (loose) return ['The joint is not drawn up yet']
+  return didTheWork(plan, state, step, person)
+    ? [
+        `You did some of this work yourself, or vouched for it. A hold point is signed by somebody else: a second pair of eyes${step.hold?.by === 'lead' ? '. Where there is no other lead here, it is conceded at the gate, and says so' : ''}`,
+      ]
+    : []
+}

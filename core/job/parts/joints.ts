@@ -1,0 +1,80 @@
+import {
+  jointProgress,
+  passesOf,
+  slackeningOrder,
+  type JointProgress,
+  type PassWanted,
+  type Pull,
+} from '../../joints/index.ts'
+import { fixed } from '../../quantity/index.ts'
+import { boltCount, type Joint, type Plan, type Step } from '../../sheet/index.ts'
+import type { JobState, JointState } from '../ledger/state.ts'
+
+export { boltCount }
+
+/** How far a joint of the sheet is, by the job's ledger, in the order it was begun in. */
+export function progressOf(joint: Joint, state: JobState): JointProgress {
+  const { passes = [], order = joint.pattern } = state.joints.get(joint.id) ?? {}
+  return jointProgress({ ...joint, pattern: order, bolts: boltCount(joint) }, passes)
+}
+
+/** Whether a step has drawn its joint up as far as it does: nipped, or whole. */
+export function isDrawnUp(joint: Joint, act: 'nip' | 'pull', { verdict, pass }: JointProgress): boolean {
+  return verdict === 'Holds' || (act === 'nip' && pass !== null && pass > (joint.nip ?? 0))
+}
+
+/** Orders a joint may be drawn up in, the sheet's own first. */
+export const ordersOf = ({ pattern, allowed = [] }: Joint) => [...new Set([pattern, ...allowed])]
+
+/** How far a joint is slackened in its order: the bolt to ease next, and those eased out of turn. */
+export function easedOf(joint: Joint, state: JobState) {
+  const order = slackeningOrder(joint.slacken!.order, joint.pattern, boltCount(joint))
+  const eased = (state.joints.get(joint.id)?.eased ?? []).map(one => one.bolt)
+  const left = (order.ok ? order.value : []).filter(bolt => !eased.includes(bolt))
+  return { order: order.ok ? order.value : [], eased, next: left[0] ?? null }
+}
+
+/** Whether a joint that is drawn up is locked as the sheet wants it. */
+export function isLocked(
+  { locking }: Joint,
+  { locked }: { locked?: Pick<NonNullable<JointState['locked']>, 'say' | 'newPieces'> } = {},
+): boolean {
+  if (!locking) return true
+  const met = locking.choices.find(one => one.say === locked?.say)?.met ?? false
+  return met && (!locking.newPieces || locked?.newPieces === locking.newPieces.pieces)
+}
+
+/** A step that tightens: nips or draws up. */
+export const tightens = (step: Step): step is Step & { joint: { id: string; act: 'nip' | 'pull' } } =>
+  step.joint !== undefined && step.joint.act !== 'slacken'
+
+/** Whether a step that tightens has its joint still to draw up. */
+export function isLoose({ joints }: Pick<Plan, 'joints'>, state: JobState, step: Step): boolean {
+  if (!tightens(step)) return false
+  const joint = joints.get(step.joint.id)!
+  return !isDrawnUp(joint, step.joint.act, progressOf(joint, state))
+}
+
+/** What a pass wants, in words: “50 N·m, 47 to 53”, “turned 90°, 80 to 100”, “until it is felt”. */
+const wantedText = (wanted: PassWanted): string =>
+  wanted.by === 'felt'
+    ? `until it is felt: ${wanted.choices.find(one => one.met)?.say ?? wanted.ask}`
+    : wanted.by === 'turn'
+      ? `turned ${fixed(wanted.target, 0)}°, ${fixed(wanted.least, 0)} to ${fixed(wanted.most, 0)}`
+      : `${fixed(wanted.target, 0)} N·m, ${fixed(wanted.least, 0)} to ${fixed(wanted.most, 0)}`
+
+/** All a joint wants, pass by pass, passes by torque said by their last. */
+export function drawingText(joint: Joint): string {
+  const all = passesOf(joint)
+  const torque = all.filter(one => one.by === 'torque')
+  const said = [torque.at(-1), ...all.filter(one => one.by !== 'torque')].flatMap(one => one ?? [])
+  return [...said.map(wantedText), joint.pattern, `${all.length} ${all.length === 1 ? 'pass' : 'passes'}`].join(', ')
+}
+
+/** One pull as it is kept on the record: “50”, “50 set”, “90°”, “seated”. */
+export const pullText = ({ torqueNm, deg, felt, how }: Pull): string =>
+  torqueNm === undefined
+    ? deg === undefined
+      ? (felt ?? '')
+      : `${fixed(deg, 0)}°`
+    : `${fixed(torqueNm, 1)}${how === 'clicked' ? ' set' : ''}`

@@ -1,0 +1,88 @@
+import type { Plan, Ref, Step } from '../../sheet/index.ts'
+import { partState, type JobState } from '../ledger/state.ts'
+import { partName, partNames } from '../ledger/words.ts'
+
+/**
+ * The story a small part belongs to, for its bag: the sheet's group; else a lookalike has a bag of its own, and the rest
+ * of what comes off in one step shares one.
+ */
+export function bagGroupOf(plan: Plan, ref: Ref): string {
+  const { part } = plan.parts.get(ref)!
+  return part.bagGroup ?? (part.lookalike ? ref : `step ${plan.removedBy.get(ref)?.id ?? ref}`)
+}
+
+/** Parts this step takes off that are kept in a bag, or under a tag. */
+export const keptBy = (plan: Plan, step: Step, way: 'bag' | 'tag'): Ref[] =>
+  (step.removes ?? []).filter(ref => {
+    const { part } = plan.parts.get(ref)!
+    return part.keep === way && part.renewal !== 'always'
+  })
+
+/** The bags a step fills, each with what goes in it. */
+export function bagsOf(plan: Plan, step: Step): { group: string; parts: Ref[] }[] {
+  return grouped(keptBy(plan, step, 'bag'), ref => bagGroupOf(plan, ref)).map(([group, parts]) => ({ group, parts }))
+}
+
+function grouped<T>(list: readonly T[], keyOf: (one: T) => string): [string, T[]][] {
+  const groups = new Map<string, T[]>()
+  for (const one of list) groups.set(keyOf(one), [...(groups.get(keyOf(one)) ?? []), one])
+  return [...groups]
+}
+
+const same = (one: string, other: string) => one.trim().toLowerCase() === other.trim().toLowerCase()
+
+/** Parts that lie under a label now. */
+const under = (plan: Plan, state: JobState, as: 'bag' | 'tag', label: string): Ref[] =>
+  [...plan.parts.keys()].filter(ref => {
+    const now = partState(state, ref)
+    return now.where === 'off' && now.kept?.as === as && same(now.kept.label, label)
+  })
+
+/** A tag is one part's. Why this one cannot hang on that part, null when it can. */
+export function tagRefusal(plan: Plan, state: JobState, part: Ref, tag: string): string | null {
+  const other = under(plan, state, 'tag', tag).find(ref => ref !== part)
+  return other === undefined
+    ? null
+    : `Tag ${tag} hangs on ${partName(plan, other)}. One tag, one part: take another number.`
+}
+
+/** A bag holds one story. Why these parts cannot go in this one, null when they can. */
+export function bagRefusal(plan: Plan, state: JobState, parts: readonly Ref[], bag: string): string | null {
+  const groups = new Set(parts.map(ref => bagGroupOf(plan, ref)))
+  if (groups.size > 1) return `${partNames(plan, parts)} do not share a bag: one bag for each.`
+  const others = under(plan, state, 'bag', bag).filter(ref => !groups.has(bagGroupOf(plan, ref)))
+  return others.length
+    ? `Bag ${bag} holds ${partNames(plan, others)}. They are not to be mixed: take another bag.`
+    : null
+}
+
+/** A part that may be in the hand, by what tells it apart: its tag or bag, or that it is new. */
+export interface InHand {
+  part: Ref
+  label: string
+}
+
+const byNumber = new Intl.Collator('en', { numeric: true })
+
+/**
+ * The parts that may be in the hand for a place, in the order of their labels. Null where there is nothing to tell
+ * apart: a part with one place only, siblings that are all new, or that share a bag.
+ */
+export function inHandFor(plan: Plan, state: JobState, place: Ref): InHand[] | null {
+  const { part } = plan.parts.get(place)!
+  const off = [...plan.parts.values()].filter(
+    one => one.part.id === part.id && partState(state, one.ref).where === 'off' && !partState(state, one.ref).trial,
+  )
+  const found = off.map(({ ref }): InHand => {
+    const { kept, renewed } = partState(state, ref)
+    return { part: ref, label: renewed ? 'the new one' : (kept?.label ?? 'no tag') }
+  })
+  const own = found.find(one => one.part === place)
+  const told = grouped(found, one => one.label).map(([, alike]) => alike.find(one => one === own) ?? alike[0]!)
+  return told.length > 1 ? told.sort((a, b) => byNumber.compare(a.label, b.label)) : null
+}
+
+/** The part of this job that lies under a label, however it was read; null where none does. */
+export function partUnder(plan: Plan, state: JobState, label: string): Ref | null {
+  return under(plan, state, 'tag', label)[0] ?? under(plan, state, 'bag', label)[0] ?? null
+}

@@ -1,0 +1,138 @@
+import { clockText, missOf } from '../../marks/index.ts'
+import { fixed, parseQuantity } from '../../quantity/index.ts'
+import { viewWords, type Mate, type Plan, type Ref, type Step } from '../../sheet/index.ts'
+import { partState, type JobState, type Mark, type MateAnswer } from '../ledger/state.ts'
+
+type MarkAt = Pick<Mark, 'deg' | 'mm' | 'label'>
+
+/** The mark a mate is held against: the one that was made, or the maker's stamp, whose angle is taken from the top. */
+export const markOf = ({ marks }: Pick<JobState, 'marks'>, { id, mark }: Mate): MarkAt | undefined =>
+  marks.get(id) ?? (mark?.stamped ? { deg: 0 } : undefined)
+
+/** A label as it is compared: letters and figures, however they are parted or written. */
+const spelt = (label: string) =>
+  label
+    .toLowerCase()
+    .match(/[\p{L}\p{N}]+/gu)
+    ?.join(' ') ?? ''
+
+/** How far a part stands from its mark: degrees for an angle, millimetres for a distance; null where there is no such figure. */
+export function missedBy({ rule }: Mate, mark: MarkAt | undefined, answer: MateAnswer): number | null {
+  if (rule.kind === 'aligned' && mark?.deg !== undefined && answer.deg !== undefined)
+    return missOf(answer.deg - mark.deg, { deg: rule.deg ?? 0, symmetry: rule.symmetry })
+  if (rule.kind === 'distance' && mark?.mm !== undefined && answer.mm !== undefined)
+    return Math.abs(answer.mm - mark.mm)
+  return null
+}
+
+/** An aligned mark with nothing said of it may stand this far off, degrees. */
+const USUAL_TOLERANCE_DEG = 5
+/** Angles and decimals that meet on paper meet. */
+const EDGE = 1e-9
+
+/**
+ * Whether two parts stand the way their rule asks. The one rule for pad, gate and record. Where the mark was lost, what
+ * was written of how it was set stands for it.
+ */
+export function mateMet(mate: Mate, mark: MarkAt | undefined, answer: MateAnswer): boolean {
+  const { rule } = mate
+  if (answer.notYet) return false
+  if (rule.kind === 'seen') return rule.choices.some(one => one.met && one.say === answer.say)
+  if (rule.kind === 'label' && mark?.label !== undefined && answer.label !== undefined)
+    return spelt(mark.label) === spelt(answer.label)
+  const missed = missedBy(mate, mark, answer)
+  if (missed === null) return rule.kind === 'free' || Boolean(answer.say)
+  const tolerance = rule.kind === 'distance' ? rule.toleranceMm : toleranceDegOf(mate)
+  return missed <= tolerance + EDGE
+}
+
+/** How far an aligned mark may stand off, degrees. */
+const toleranceDegOf = ({ rule }: Mate): number =>
+  (rule.kind === 'aligned' ? rule.toleranceDeg : undefined) ?? USUAL_TOLERANCE_DEG
+
+/**
+ * Whether both sides are where they belong, one of them put back, so that it can be seen how they stand. A side that goes in
+ * only after the step it is asked at is the one that the other was built up on, on the bench.
+ */
+export function canBeSeen({ sidesOf }: Plan, state: JobState, mate: Mate, also: readonly Ref[] = []): boolean {
+  const sides = sidesOf.get(mate.id)!
+  const isThere = (ref: Ref) => {
+    const { where, fitted } = partState(state, ref)
+    return also.includes(ref) || where === 'on' || fitted?.place === ref
+  }
+  return sides.every(isThere) && sides.some(ref => also.includes(ref) || partState(state, ref).where === 'fitted')
+}
+
+/**
+ * What is asked at a step: the mates the sheet keeps for it, and those whose second part goes on with it. Each once;
+ * what cannot be seen yet, because its other part is off, is asked when that goes on. `fits` are the places the step
+ * fills with their own parts.
+ */
+export function matesAsked(plan: Plan, state: JobState, step: Step, fits: readonly Ref[] = step.fits ?? []): Mate[] {
+  return plan.sheet.mates.filter(
+    mate =>
+      mate.rule.kind !== 'free' &&
+      (mate.asked ? mate.asked === step.id : [mate.a, mate.b].some(ref => fits.includes(ref))) &&
+      canBeSeen(plan, state, mate, fits) &&
+      !state.mates.has(mate.id),
+  )
+}
+
+/**
+ * Whether the parts of a mark have parted, so that a mark made now would say nothing. The step that is to make the mark
+ * keeps it possible: parts that lifted together are still one, until that step is done.
+ */
+export function hasParted(plan: Plan, state: JobState, mate: Mate): boolean {
+  const [a, b] = [partState(state, mate.a), partState(state, mate.b)]
+  if (a.where === 'on' && b.where === 'on') return false
+  const marking = plan.sheet.steps.find(step => step.marks?.includes(mate.id))
+  if (!marking || state.steps.has(marking.id)) return true
+  if (a.where === 'fitted' || b.where === 'fitted') return true
+  if (a.where === 'off' && b.where === 'off') return a.lifted?.entry !== b.lifted?.entry
+  const still = a.where === 'on' ? mate.a : mate.b
+  return !marking.removes?.includes(still)
+}
+
+/**
+ * What may be seen of two parts, in an order that gives nothing away: which stands first goes by the mate's name, so that
+ * nobody learns to take the first one.
+ */
+export function choicesOf({ id, rule }: Mate): readonly { say: string; met: boolean }[] {
+  if (rule.kind !== 'seen') return []
+  const turn = [...id].reduce((sum, letter) => (sum * 31 + letter.charCodeAt(0)) % 9973, 7) % rule.choices.length
+  return [...rule.choices.slice(turn), ...rule.choices.slice(0, turn)]
+}
+
+/** What was typed for a distance comes to the figure that was sent with it, inside what can be believed; else why not. */
+export function typedMm({ title, rule }: Mate, { mm, text = '' }: Pick<MateAnswer, 'mm' | 'text'>): string | null {
+  if (rule.kind !== 'distance') return null
+  const read = parseQuantity(text, { kind: 'length', span: rule.span, label: title })
+  if (!read.ok) return read.why
+  return mm !== undefined && Math.abs(read.value.value - mm) < 1e-9 * Math.max(1, Math.abs(mm))
+    ? null
+    : `${title}: “${text}” and the figure sent with it differ. Type it again.`
+}
+
+/** Whether what was read where two parts meet can be told again; else why not. */
+export const readLabel = ({ title, rule }: Mate, { label = '' }: Pick<MateAnswer, 'label'>): string | null =>
+  rule.kind !== 'label' || spelt(label) ? null : `${title}: write what is read there, as in “${rule.example}”.`
+
+/** A mark in words: with what, where, and from which end or datum. */
+export function markText(
+  plan: Plan,
+  { mate, deg, mm, label, carrier, seenFrom }: Pick<Mark, 'mate' | 'deg' | 'mm' | 'label' | 'carrier' | 'seenFrom'>,
+): string {
+  if (label !== undefined) return `${carrier}, “${label}”`
+  const from = plan.mates.get(mate)?.mark?.from
+  return mm !== undefined
+    ? `${carrier}, ${fixed(mm, 2)} mm from ${from ?? 'its datum'}`
+    : `${carrier} at ${clockText(deg!, 1)} seen from ${viewWords(seenFrom)}`
+}
+
+/** An answer in words. */
+export function answerText({ deg, mm, label, say, notYet }: MateAnswer): string {
+  if (notYet) return 'not to be seen yet'
+  if (label !== undefined) return `reads “${label}”`
+  if (deg !== undefined) return `stands at ${clockText(deg, 1)}`
+  return mm !== undefined ? `stands at ${fixed(mm, 2)} mm` : (say ?? '')
+}
