@@ -22,7 +22,7 @@ function take(opened: Plan, state: JobState, entry: AnyEntry): void {
   if (why) {
     state.flags.push({ entry: entry.id, kind: entry.kind, why })
     // What its maker could not know made no sense any more is looked into before the machine is handed back.
-    if (isOvertaken(state, entry) && !act.sameAgain)
+    if (!isClosed(state) && isOvertaken(state, entry) && !act.sameAgain)
       state.late.push(
         stamped(entry, state, { what: act.words(plan, entry.payload), why: `Not counted. ${why}`, nth: 0 }),
       )

@@ -142,6 +142,8 @@ describe('what came late and makes no sense any more', () => {
     const late = parting.now().owed.filter(debt => debt.kind === 'late')
     expect(late).toHaveLength(1)
     expect(late[0]!.why).toMatch(/Not counted\. .*marked already/)
+    const record = recordOf(one.plan, one.folded.entries, new Map())
+    expect(record.late.map(each => each.why).join()).toMatch(/without having seen .*Not counted\. .*marked already/)
   })
   it('is nothing to look into where it only did what was done', () => {
     const one = technician()

@@ -106,6 +106,12 @@ export interface JobRecord {
   notes: (Signed & { text: string })[]
 }
 
+const HOW_LATE = {
+  live: 'without having seen what came before it',
+  late: 'done without the network',
+  ahead: 'the clock of the device was ahead',
+}
+
 /**
  * The record of a job, from its sheet and ledger.
  * @param names who is who; somebody who is on no list any more keeps their act
@@ -370,13 +376,17 @@ export function recordOf(
     }),
     late: entries.flatMap(entry => {
       const at = clockOf(entry)
-      if (at === 'live') return []
       const passed = state.late.filter(one => one.entry === entry.id).map(one => one.why)
-      const says = at === 'late' ? 'done without the network' : 'the clock of the device was ahead'
+      if (at === 'live' && !passed.length) return []
+      const says = HOW_LATE[at]
+      // How far the tablet's clock was off is said where it is not the network's delay.
+      const { clock: own } = entry
+      const off =
+        own && Math.abs(own.behindMs) > 2000 ? [`its clock was ${fixed(own.behindMs / 1000, 0)} s behind`] : []
       return [
         {
           what: entryWords(plan, entry),
-          why: [`${says}, given as ${entry.madeAt.slice(0, 16).replace('T', ' ')} UTC`, ...passed].join('. '),
+          why: [`${says}, given as ${entry.madeAt.slice(0, 16).replace('T', ' ')} UTC`, ...off, ...passed].join('. '),
           ...byEntry(entry),
         },
       ]
