@@ -60,7 +60,7 @@ export { hindrances, isCautionRead, type Hindrance } from './owed/hindrances.ts'
 export { nextStep, stepsLeft, unmetNeeds } from './parts/needs.ts'
 export { isWanted } from './parts/wanted.ts'
 export { allSaid, hadSeen, type Contested } from './ledger/seen.ts'
-export { foundOut, isLookedAt } from './parts/found.ts'
+export { foundOut, isLookedAt, resultOf } from './parts/found.ts'
 export { holdStands, holdHindrances } from './parts/holds.ts'
 export { basisOf } from './owed/basis.ts'
 export {

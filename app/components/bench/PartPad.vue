@@ -7,6 +7,7 @@ import {
   offWith,
   partName,
   partState,
+  resultOf,
   showValue,
   CHOICES,
   MOMENT_WORDS,
@@ -179,8 +180,8 @@ const recount = (way: 'out' | 'in', n: number | null | undefined) => {
           <span
             >{{ result.check.title }} <small class="soft">{{ MOMENT_WORDS[result.moment] }}</small>
           </span>
-          <span class="figures">{{ showValue(result.check, result, system) }}</span>
-          <VerdictMark :verdict="result.judgement.verdict" :word="false" />
+          <span class="figures">{{ showValue(result.check, resultOf(result, part), system) }}</span>
+          <VerdictMark :verdict="resultOf(result, part).judgement.verdict" :word="false" />
         </el-button>
       </li>
     </ul>

@@ -7,7 +7,7 @@ import { WALKS } from '../../../tests/walks/index.ts'
 import type { Technician } from '../../../demo/technician.ts'
 import { examineSheet } from '../../sheet/index.ts'
 import { SUMS_BY_NAME } from '../../sums/index.ts'
-import { foundOut, isLookedAt, readDraft, recordOf, recordTables, viewJob } from '../index.ts'
+import { foundOut, isLookedAt, readDraft, recordOf, recordTables, resultOf, viewJob } from '../index.ts'
 
 const NAME = 'm8-scraped-surface-exchanger'
 const sheet = librarySheet(NAME)
@@ -36,6 +36,12 @@ describe('several places', () => {
     const one = inspected({ 'land-a place 3': 2.4 })
     expect(verdicts(one, 'land-a inspect')).toEqual(['place 1 Holds', 'place 2 Holds', 'place 3 Out', 'place 4 Holds'])
     expect(result(one, 'land-a inspect')).toMatchObject({ value: 2.4, judgement: { verdict: 'Out' } })
+    expect(resultOf(result(one, 'land-a inspect'), 'blade@a3')).toMatchObject({
+      value: 2.4,
+      judgement: { verdict: 'Out' },
+    })
+    expect(resultOf(result(one, 'land-a inspect'), 'blade@a1').judgement.verdict).toBe('Holds')
+    expect(resultOf(result(one, 'springs-primary inspect'), 'spring@far').judgement.verdict).toBe('Holds')
     expect(owed(one, 'out').map(debt => debt.what)).toContain('Wear land of the blades, row A is out: place 3')
   })
   it('propose for the part that was read there, and for no other', () => {

@@ -1,3 +1,4 @@
+import { worstVerdict } from '../../verdict.ts'
 import { readingKey, type Check, type Plan, type Ref } from '../../sheet/index.ts'
 import type { Cell, CheckResult } from '../measuring/index.ts'
 import type { JobState } from '../ledger/state.ts'
@@ -14,6 +15,27 @@ function outParts(result: CheckResult): (Ref | undefined)[] {
   const places = [...result.places.values()]
   if (places.length) return places.filter(one => one.judgement.verdict === 'Out').map(one => partOf(one.cell))
   return result.judgement.verdict === 'Out' ? [result.check.of[0]] : []
+}
+
+/** What a check says of one of its parts alone: of its own places, where some tell of it and not of the others; else the whole. */
+export function resultOf(
+  result: CheckResult,
+  ref: Ref,
+): Pick<CheckResult, 'check' | 'value' | 'span' | 'scatter' | 'judgement'> {
+  const { check, places, worked } = result
+  const own = [...places.values()].filter(({ cell }) => cell.of !== check.of && cell.of.includes(ref))
+  const verdict = worstVerdict(own.map(one => one.judgement.verdict))
+  const worst = own.find(one => one.judgement.verdict === verdict)
+  if (!worst) return result
+  const figures = worked.answer?.ok ? worked.answer.value.figures : []
+  const value = figures.find(one => one.at === worst.cell.key)?.value
+  return {
+    check,
+    value: typeof value === 'number' ? value : null,
+    span: null,
+    scatter: null,
+    judgement: worst.judgement,
+  }
 }
 
 /** The check that found a part out as it was inspected; undefined where none did. */
