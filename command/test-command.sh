@@ -137,7 +137,7 @@ check "it stops" down 38133
 
 # An upgrade in place: a database with data in it, taken back to an older migration.
 sql postgres 'create database needler_up template needler_a' >/dev/null
-sql needler_up "drop index job_open_index; drop table hours_read, known_device, pin_attempt, request_limit; alter table device drop column about; alter table person drop column look, drop column pin_is_own, drop column admit_hash, drop column admit_until; alter table session drop column device_id; drop index session_started_at_index; create table sign_in_limit (key text primary key, points integer not null, expire timestamptz); delete from drizzle.__drizzle_migrations where id > 5" >/dev/null
+sql needler_up "drop index job_open_index; drop table hours_read, known_device, pin_attempt, request_limit; alter table device drop column about; alter table person drop column look, drop column pin_is_own, drop column admit_hash, drop column admit_until; alter table session drop column device_id; drop index session_started_at_index; alter table entry drop column seen, drop column tablet, drop column clock_behind_ms, drop column clock_measured_at; create table sign_in_limit (key text primary key, points integer not null, expire timestamptz); delete from drizzle.__drizzle_migrations where id > 5" >/dev/null
 BEFORE=$(count needler_up)
 check "an older database is brought up to date" says 'holds data already' ./needler load-demo --database needler_up
 check "by every migration there is" test "$(sql needler_up 'select count(*) from drizzle.__drizzle_migrations')" = "$(ls server/db/migrations/*.sql | wc -l)"
