@@ -20,6 +20,12 @@ export interface Judgement {
 
 export const DEFAULT_WARNING_SHARE = 0.2
 
+/** Nothing to judge, or not enough. */
+export const OPEN: Judgement = { verdict: 'Open', share: null, side: null }
+
+/** How a figure stands that was held against its limits. */
+export const judgementOf = ({ verdict, share, side }: Judgement): Judgement => ({ verdict, share, side })
+
 /** A value may sit on its limit; this keeps sums of decimals from falling off it. Well under any gauge's resolution. */
 const EDGE = 1e-9
 
@@ -41,8 +47,7 @@ function bestOf({ min, max, best }: Limits): number | undefined {
  */
 export function judge(value: number, limits: Limits): Judgement {
   const { min, max } = limits
-  if (!Number.isFinite(value) || (min === undefined && max === undefined))
-    return { verdict: 'Open', share: null, side: null }
+  if (!Number.isFinite(value) || (min === undefined && max === undefined)) return OPEN
   const best = bestOf(limits)
   const low = best === undefined ? min !== undefined && value < min : value < best
   const limit = low ? min : max

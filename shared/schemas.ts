@@ -117,7 +117,7 @@ const entry = Joi.object<SentEntry>({
   madeAt: moment.required(),
   by: uuid(),
   vouched: Joi.valid(true),
-  seen: Joi.number().integer().min(0).max(2_000_000_000),
+  seen: Joi.number().integer().min(1).max(2_000_000_000),
   tablet: uuid(),
   clock: Joi.object({
     behindMs: Joi.number().integer().min(-2_000_000_000).max(2_000_000_000).required(),

@@ -18,7 +18,9 @@ export function useCells(id: string, moment: Moment) {
     const missing = new Set(result.value.missing.map(one => one.key))
     return [...cells.value.slice(from), ...cells.value.slice(0, from)].find(one => missing.has(one.key))
   }
-  const chosen = ref<string | null>(nextOpen()?.key ?? cells.value[0]?.key ?? null)
+  /** Read twice, too far apart: it is taken again. */
+  const apart = () => result.value.rivals.find(one => one.isApart)?.cell
+  const chosen = ref<string | null>((nextOpen() ?? apart() ?? cells.value[0])?.key ?? null)
   const cell = computed(() => cells.value.find(one => one.key === chosen.value) ?? nextOpen())
   const entered = computed(() => cell.value && taken(cell.value))
   const goTo = (to: Cell | undefined) => {

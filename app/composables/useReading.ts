@@ -162,7 +162,6 @@ export function useReading(id: string, moment: Moment) {
     takeColumn,
     key: readingKey(id, moment),
     tries,
-    style,
     draft,
     scatter,
     isOpen,

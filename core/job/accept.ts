@@ -2,7 +2,7 @@ import type { Plan } from '../sheet/index.ts'
 import { actOf } from './acts/index.ts'
 import { rootOf, readLedger } from './ledger/corrections.ts'
 import { clockOf, isKind, type AnyEntry, type Entry } from './ledger/entry.ts'
-import { extend, fold, foldCounted, senseOf, type Folded } from './fold.ts'
+import { emptyFold, extend, fold, foldCounted, senseOf, type Folded } from './fold.ts'
 import { rolesWords } from './ledger/roles.ts'
 import { hadSeen } from './ledger/seen.ts'
 import { unmetNeeds } from './parts/needs.ts'
@@ -26,17 +26,31 @@ function madeSenseThen(opened: Plan, { entries }: Folded, entry: AnyEntry): bool
   const act = actOf(entry)
   if (entry.seen === undefined || !act || act.neverLate || act.signature) return false
   const known = entries.filter(one => hadSeen(entry, one))
-  return known.length < entries.length && ownRefusal(opened, fold(opened, known), entry) === null
+  return known.length < entries.length && ownRefusal(opened, stateThen(opened, known), entry) === null
+}
+
+/** The ledger as it was last seen by somebody, by the plan of its job: what comes with one press was seen together. */
+const THEN = new WeakMap<Plan, Folded>()
+
+function stateThen(opened: Plan, known: readonly AnyEntry[]): JobState {
+  const before = THEN.get(opened) ?? emptyFold()
+  const isMore = before.entries.length <= known.length && before.entries.every((one, i) => one === known[i])
+  const then = isMore
+    ? extend(opened, before, known.slice(before.entries.length))
+    : { entries: known, state: fold(opened, known) }
+  THEN.set(opened, then)
+  return then.state
 }
 
 /** What of an entry can be judged by itself: whether this role may do such a thing, whether it makes sense, what hinders it. */
 function ownRefusal(opened: Plan, state: JobState, entry: AnyEntry): string | null {
   const plan = planIn(opened, state)
-  const refused = roleRefusal(entry)
-  if (refused) return refused
+  return roleRefusal(entry) ?? senseOf(plan, state, entry) ?? hinderedRefusal(plan, state, entry)
+}
+
+/** What hinders an entry that makes sense, as it arrives live. */
+function hinderedRefusal(plan: Plan, state: JobState, entry: AnyEntry): string | null {
   const act = actOf(entry)!
-  const nonsense = senseOf(plan, state, entry)
-  if (nonsense) return nonsense
   // What was done late counts where the parts allow it; the fold keeps what it went past as debts.
   if (clockOf(entry) === 'late' && !act.neverLate) return null
   const [first, ...more] = act.live?.(plan, state, entry) ?? []
@@ -59,14 +73,16 @@ export const wantsPin = (entries: () => readonly AnyEntry[], entry: AnyEntry): b
  * hinders it where it stands, and who may do it; a correction is judged in the past it reaches back to.
  */
 export function refusalOf(plan: Plan, folded: Folded, entry: AnyEntry): string | null {
-  const own = ownRefusal(plan, folded.state, entry)
-  if (own) return isNonsense(plan, folded.state, entry) && madeSenseThen(plan, folded, entry) ? null : own
-  return isKind(entry, 'entry.corrected') ? correctionRefusal(plan, folded, entry) : null
+  const now = planIn(plan, folded.state)
+  const refused = roleRefusal(entry)
+  if (refused) return refused
+  const nonsense = senseOf(now, folded.state, entry)
+  if (nonsense) return madeSenseThen(plan, folded, entry) ? null : nonsense
+  return (
+    hinderedRefusal(now, folded.state, entry) ??
+    (isKind(entry, 'entry.corrected') ? correctionRefusal(plan, folded, entry) : null)
+  )
 }
-
-/** Whether an entry makes no sense where it stands, by whoever it may be done. */
-const isNonsense = (opened: Plan, state: JobState, entry: AnyEntry): boolean =>
-  roleRefusal(entry) === null && senseOf(planIn(opened, state), state, entry) !== null
 
 /**
  * A correction is an entry like any other: its replacement keeps the kind, is judged in the state before what it

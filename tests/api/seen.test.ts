@@ -55,6 +55,7 @@ describe('what was seen', () => {
   })
   it.each([
     ['a number that is none', { seen: -1 }],
+    ['nothing, not even the opening', { seen: 0 }],
     ['a fraction', { seen: 1.5 }],
     ['a tablet that is none', { tablet: 'mine' }],
     ['a clock without a time', { clock: { behindMs: 1 } }],

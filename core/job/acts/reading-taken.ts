@@ -1,6 +1,6 @@
 import { LIFT_STYLES } from '../../gauging/index.ts'
 import { MOMENTS, type Check, type Plan } from '../../sheet/index.ts'
-import { cellKey, type At } from '../../sums/cells.ts'
+import type { At } from '../../sums/cells.ts'
 import type { ActKind, Done } from '../ledger/act.ts'
 import { cellNamed, readCell, unitOf, type Cell } from '../measuring/cells.ts'
 import { isHistory } from '../measuring/results.ts'
@@ -37,6 +37,17 @@ export type ReadingTaken = Shaped<typeof shape>
 const cellOf = (plan: Plan, check: Check, { moment, ...at }: ReadingTaken): Cell | undefined =>
   cellNamed(wayOf(plan, check, moment), check, at)
 
+/** What was typed of a cell, read: once for an entry, however often its ledger is folded. */
+const READ = new WeakMap<ReadingTaken, { cell: Cell; read: ReturnType<typeof readCell> }>()
+
+function readIn(payload: ReadingTaken, cell: Cell) {
+  const known = READ.get(payload)
+  if (known?.cell === cell) return known.read
+  const read = readCell(cell, payload.tries, payload.unit, payload.style)
+  READ.set(payload, { cell, read })
+  return read
+}
+
 export const readingTaken: ActKind<ReadingTaken> = {
   shape,
   by: HANDS,
@@ -48,14 +59,14 @@ export const readingTaken: ActKind<ReadingTaken> = {
     const check = plan.checks.get(payload.check)!
     const cell = cellOf(plan, check, payload)
     if (!cell) return noSuchCell(plan, check, payload)
-    const read = readCell(cell, payload.tries, payload.unit, payload.style)
+    const read = readIn(payload, cell)
     return read.ok ? againRefusal(state, check, entry, cell) : read.why
   },
   live: (plan, state, { payload }) => notReadable(plan, state, payload),
   apply: (state, entry, plan) => {
     const { payload } = entry
     const cell = cellOf(plan, plan.checks.get(payload.check)!, payload)!
-    const read = readCell(cell, payload.tries, payload.unit, payload.style)
+    const read = readIn(payload, cell)
     if (!read.ok) return
     const key = readingKey(payload.check, payload.moment)
     const cells = new Map(state.readings.get(key))
@@ -92,7 +103,7 @@ function againRefusal(
   { payload: { moment }, ...by }: Done<ReadingTaken>,
   cell: Cell,
 ): string | null {
-  const before = state.readings.get(readingKey(check.id, moment))?.get(cellKey(cell))
+  const before = state.readings.get(readingKey(check.id, moment))?.get(cell.key)
   if (!before || (isHistory(state, cell.of, before) && check.at.find(at => at.moment === moment)!.renewed)) return null
   // Whoever had not seen it says something of their own; where two stand against each other, it is taken again.
   if (!hadSeen(by, before) || before.rivals) return null

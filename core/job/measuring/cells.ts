@@ -94,10 +94,19 @@ export function cellsOf(sum: AnySum, spec: SumOf, check: Check, known: Record<st
 export function cellNamed({ sum, spec }: Way, check: Check, at: At): Cell | undefined {
   const field = Object.hasOwn(sum.fields, at.field) ? sum.fields[at.field] : undefined
   if (!field) return undefined
-  const known = field.only ? { [field.only[0]]: field.only[1] } : {}
   const key = cellKey(at)
-  return cellsOf(sum, spec, check, known).find(one => one.key === key)
+  const made = NAMED.get(spec) ?? new Map<string, Cell>()
+  NAMED.set(spec, made)
+  const before = made.get(key)
+  if (before) return before
+  const known = field.only ? { [field.only[0]]: field.only[1] } : {}
+  const cell = cellsOf(sum, spec, check, known).find(one => one.key === key)
+  // Of what is no cell nothing is kept: there is no end to such names.
+  if (cell) made.set(key, cell)
+  return cell
 }
+/** Cells by their keys, with what the sheet says of their check: a ledger asks for the same ones again and again. */
+const NAMED = new WeakMap<SumOf, Map<string, Cell>>()
 
 /** The unit a bare figure of a cell is read in, in the screen's own world of lengths; null where it has none. */
 export const unitOf = ({ as }: Pick<Cell, 'as'>, lengths: LengthSystem = 'mm'): UnitName | null =>

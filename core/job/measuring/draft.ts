@@ -1,6 +1,6 @@
 import type { LengthSystem } from '../../quantity/index.ts'
 import type { Plan } from '../../sheet/index.ts'
-import type { Judgement } from '../../verdict.ts'
+import { judgementOf, OPEN, type Judgement } from '../../verdict.ts'
 import { reduceCell, type Cell, type Reduced, type Tried } from './cells.ts'
 import { doubtOf } from './doubt.ts'
 import { judged, workedWith, type CheckResult } from './results.ts'
@@ -16,8 +16,6 @@ export interface Draft {
   result: Omit<CheckResult, 'read' | 'rivals' | 'stamps' | 'owed' | 'history'>
 }
 
-const OPEN: Judgement = { verdict: 'Open', share: null, side: null }
-
 /** What a check would come to, were a cell read so: worked out and judged by the same rules as what is kept. Tries that are not whole are left out. */
 export function readDraft(plan: Plan, now: CheckResult, cell: Cell, tried: Tried): Draft {
   const { check, moment, worked } = now
@@ -27,29 +25,15 @@ export function readDraft(plan: Plan, now: CheckResult, cell: Cell, tried: Tried
   else read.delete(cell.key)
   const result = judged(plan, check, moment, workedWith(plan, check, moment, worked.derived, read), read)
   // Before all its tries are in, a place by itself still says how it would stand.
-  const alone = judgedAlone(plan, now, cell, values, tried)
+  const { answer, scattered } = result.worked
+  const held = answer?.ok ? answer.value.figures.find(figure => figure.at === cell.key)?.held : undefined
+  const alone = held && !scattered.some(one => one.key === cell.key) ? held : null
   return {
     reduced: values.length ? reduceCell(cell, { ...tried, values }) : null,
-    judgement: alone?.judgement ?? OPEN,
-    consequence: alone?.judgement.verdict === 'Out' ? alone.consequence : null,
+    judgement: alone ? judgementOf(alone) : OPEN,
+    consequence: alone?.verdict === 'Out' ? alone.consequence : null,
     result,
   }
-}
-
-/** How one cell stands by itself, as many tries of it as there are. */
-function judgedAlone(
-  plan: Plan,
-  { check, moment, worked }: CheckResult,
-  cell: Cell,
-  values: Tried['values'],
-  tried: Tried,
-) {
-  if (!values.length || !worked.sum.bench) return null
-  const alone = workedWith(plan, check, moment, worked.derived, new Map([[cell.key, { ...tried, values }]]))
-  const held = alone.answer?.ok ? alone.answer.value.figures.find(figure => figure.at === cell.key)?.held : undefined
-  return held && !alone.scattered.length
-    ? { judgement: { verdict: held.verdict, share: held.share, side: held.side }, consequence: held.consequence }
-    : null
 }
 
 /**

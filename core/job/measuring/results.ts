@@ -12,7 +12,7 @@ import {
 } from '../../sheet/index.ts'
 import { runSum, type Answer } from '../../sums/define.ts'
 import { MAKER } from '../../sums/limits.ts'
-import type { Held, Judgement, WorkingLine } from '../../verdict.ts'
+import { judgementOf, OPEN, type Judgement, type WorkingLine } from '../../verdict.ts'
 import { allSaid, type Contested } from '../ledger/seen.ts'
 import { readingKey, renewedAt, type CellRead, type JobState, type Stamp } from '../ledger/state.ts'
 import { reduceCell, type Cell, type Tried } from './cells.ts'
@@ -69,7 +69,6 @@ export interface CheckResult {
   history: boolean
 }
 
-const OPEN: Judgement = { verdict: 'Open', share: null, side: null }
 const DISAGREE = 'tries disagree'
 
 /** Whether a reading tells of a part that has been renewed since. */
@@ -102,13 +101,11 @@ function ofCells(plan: Plan, check: Check, moment: Moment): (cell: CellRead) => 
  */
 export function readAt(plan: Plan, state: JobState, check: Check, moment: Moment): Read {
   const own = state.readings.get(readingKey(check.id, moment))
-  if (!atOf(check, moment).renewed) return own ?? NONE_READ
+  if (!atOf(check, moment).renewed || !isOwed(state, check, moment)) return own ?? NONE_READ
   const of = ofCells(plan, check, moment)
-  const isCurrent = (cell: CellRead) => !isHistory(state, of(cell), cell)
-  if (!isOwed(state, check, moment)) return own ?? NONE_READ
   const upTo = MOMENTS.slice(0, MOMENTS.indexOf(moment) + 1)
   const all = upTo.flatMap(one => [...(state.readings.get(readingKey(check.id, one)) ?? NONE_READ)])
-  const kept = all.filter(([, cell]) => isCurrent(cell))
+  const kept = all.filter(([, cell]) => !isHistory(state, of(cell), cell))
   return kept.length === own?.size && kept.every(([key, cell]) => own.get(key) === cell) ? own : new Map(kept)
 }
 
@@ -239,8 +236,6 @@ function notesOf(cell: Cell, tried: Tried, check: Check, system: LengthSystem = 
     `${cell.name || 'The tries'}: ${read.figures.length} tries spread over ${figure} ${unit}${odd}. Measure again.`,
   ]
 }
-
-const judgementOf = ({ verdict, share, side }: Held): Judgement => ({ verdict, share, side })
 
 /** How each place stands that is judged by itself, and whose tries are all in and agree. */
 function placesOf({ cells, missing, scattered, answer }: Worked, isPast: (cell: Cell) => boolean) {

@@ -68,22 +68,25 @@ export function workOut(
     const field = sum.fields[key]!
     if (value !== null && field.type === 'number') input[key] = fromBase(value, field.unit)
   }
-  const values = new Map<string, CellValue>()
-  const scattered: Cell[] = []
-  const take = (cell: Cell) => {
+  const reduced = (cell: Cell) => {
     const tried = read.get(cell.key)
-    const one = tried && reduceCell(cell, tried)
-    if (!one) return
-    values.set(cell.key, one.value)
-    if (one.scatter) scattered.push(cell)
-    if (cell.place === undefined) input[cell.field] = one.value
+    return tried ? reduceCell(cell, tried) : null
+  }
+  const take = (cell: Cell) => {
+    const one = cell.place === undefined ? reduced(cell) : null
+    if (one) input[cell.field] = one.value
   }
   // A field that is asked for only after another needs that one's answer first.
-  const hangs = Object.values(sum.fields).some(one => one.only)
-  if (hangs) for (const cell of cellsOf(sum, spec, check, input)) take(cell)
-  scattered.length = 0
+  if (Object.values(sum.fields).some(one => one.only)) cellsOf(sum, spec, check, input).forEach(take)
   const cells = cellsOf(sum, spec, check, input)
-  for (const cell of cells) take(cell)
+  cells.forEach(take)
+  const values = new Map<string, CellValue>()
+  const scattered: Cell[] = []
+  for (const cell of cells) {
+    const one = reduced(cell)
+    if (one) values.set(cell.key, one.value)
+    if (one?.scatter) scattered.push(cell)
+  }
   const missing = cells.filter(cell => (read.get(cell.key)?.values.length ?? 0) < cell.tries)
   for (const [field, places] of Object.entries(spec.rows ?? {})) input[field] = rowsIn(sum, field, places, values)
   const isGiven = Object.values(derived).every(one => one !== null)

@@ -382,7 +382,9 @@ export function recordOf(
       // How far the tablet's clock was off is said where it is not the network's delay.
       const { clock: own } = entry
       const off =
-        own && Math.abs(own.behindMs) > 2000 ? [`its clock was ${fixed(own.behindMs / 1000, 0)} s behind`] : []
+        own && Math.abs(own.behindMs) > 2000
+          ? [`its clock was ${fixed(Math.abs(own.behindMs) / 1000, 0)} s ${own.behindMs > 0 ? 'behind' : 'ahead'}`]
+          : []
       return [
         {
           what: entryWords(plan, entry),
