@@ -1,4 +1,4 @@
-import { decimalsWritten, type Cell, type Reduced, type Tried } from '~~/core/job'
+import type { Cell, Reduced, Tried } from '~~/core/job'
 import type { Check } from '~~/core/sheet'
 
 /** What was read of a cell, as this screen shows it. */

@@ -1,4 +1,4 @@
-import { checkName, decimalsWritten, MOMENT_WORDS, type CheckResult } from '~~/core/job'
+import { checkName, MOMENT_WORDS, type CheckResult } from '~~/core/job'
 import { fromOf, type Moment } from '~~/core/sheet'
 import type { Field } from '~~/core/sums'
 

@@ -2,6 +2,10 @@ import { displayLength, fixed, fromBase, isUnit, shownDecimals, shownUnit, toBas
 import type { Figure } from '~~/core/sums'
 import { thousands } from './words'
 
+/** As many decimals as a figure was written with, as far as a screen shows any. */
+export const decimalsWritten = (value: number): number =>
+  Math.min(4, (String(Number(value.toFixed(4))).split('.')[1] ?? '').length)
+
 /** A figure of an answer as the screen shows it: in the units of the chosen world, but where it is to stay as written. */
 export function showFigureOf(
   { value, unit = '', decimals: wanted, as }: Pick<Figure, 'value' | 'unit' | 'decimals' | 'as'>,

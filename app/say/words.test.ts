@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { sayWhy } from './sayWhy.ts'
-import { counted, siteDay, thousands, weeksWords } from './words.ts'
+import { asSentence, counted, siteDay, thousands, weeksWords } from './words.ts'
 
 describe('words', () => {
   it.each([
@@ -14,6 +14,11 @@ describe('words', () => {
     [1, '1 bag'],
     [2, '2 bags'],
   ])('%s bags', (n, text) => expect(counted(n, 'bag')).toBe(text))
+  it.each([
+    ['the ring creeps', 'The ring creeps.'],
+    ['The ring creeps.', 'The ring creeps.'],
+    ['', ''],
+  ])('“%s” as a sentence', (words, text) => expect(asSentence(words)).toBe(text))
   it('sets thousands apart without a mark that could be a decimal', () => {
     expect(thousands(999).replace(/\s/g, '_')).toBe('999')
     expect(thousands(11240).replace(/\s/g, '_')).toBe('11_240')

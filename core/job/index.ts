@@ -8,12 +8,8 @@ export { fold, extend, emptyFold, type Folded } from './fold.ts'
 export { refusalOf, takeIn, wantsPin } from './accept.ts'
 export {
   checkResults,
-  atMoment,
   decidingFigure,
-  decimalsWritten,
   doubtOf,
-  figureInBase,
-  isHistory,
   leadingDigits,
   readCell,
   oddnessOf,
@@ -28,18 +24,14 @@ export {
   showValue,
   standing,
   unitOf,
-  wayOf,
   widthOf,
   withLeading,
   type Cell,
   type CellValue,
   type CheckResult,
   type Draft,
-  type PlaceResult,
   type Reduced,
-  type Rival,
   type Tried,
-  type Worked as WorkedCheck,
 } from './measuring/index.ts'
 export { cellKey, type At } from '../sums/cells.ts'
 export { keyOf, obligations, owedWords, type Obligation, type OwedId, type Settle } from './owed/index.ts'
@@ -59,7 +51,7 @@ export { partUnder, type InHand } from './parts/keeping.ts'
 export { hindrances, isCautionRead, type Hindrance } from './owed/hindrances.ts'
 export { nextStep, stepsLeft, unmetNeeds } from './parts/needs.ts'
 export { isWanted } from './parts/wanted.ts'
-export { allSaid, hadSeen, type Contested } from './ledger/seen.ts'
+export { allSaid, hadSeen } from './ledger/seen.ts'
 export { foundOut, isLookedAt, resultOf } from './parts/found.ts'
 export { holdStands, holdHindrances } from './parts/holds.ts'
 export { basisOf } from './owed/basis.ts'

@@ -68,7 +68,6 @@ const unseen = computed(() =>
     words: showTyped(each, cell.value ? unitOf(cell.value, system.value) : null),
   })),
 )
-const sentenceOf = (words: string) => `${words[0]!.toUpperCase()}${words.slice(1)}.`
 const minus = computed(() => as.value?.type === 'number' && as.value.span[0] < 0)
 const share = computed(() =>
   judged.value.share === null
@@ -167,7 +166,7 @@ onMounted(() => field.value?.focus())
       </div>
       <UnseenNote v-if="unseen.length" :said="unseen" />
       <p v-if="(!isGauged || unseen.length) && result.again && !isOpen" class="why" data-test="again">
-        {{ sentenceOf(result.again) }}
+        {{ asSentence(result.again) }}
       </p>
       <p
         v-if="cell ? result.places.get(cell.key)?.history || (result.history && !result.places.size) : result.history"

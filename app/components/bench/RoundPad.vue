@@ -19,7 +19,6 @@ const isShort = ({ check, moment }: Pick<CheckResult, 'check' | 'moment'>) =>
   short.value.some(one => one.check.id === check.id && one.moment === moment)
 const short = computed(() => shortOf(job.plan, loop.value, job.view.results))
 const isThrough = computed(() => loop.value.steps.every(step => job.state.steps.has(step)))
-const sentenced = (words: string) => words && `${words[0]!.toUpperCase()}${words.slice(1).replace(/\.$/, '')}.`
 const says = ({ result }: RoundGoal) => (result.value === null ? '–' : text(result.value, result.check))
 
 const changed = ref<string[]>([])
@@ -94,7 +93,7 @@ function spoil() {
     <p v-if="isThrough && !short.length"><strong>It has come out good.</strong> The next step may be done.</p>
     <p v-else-if="isThrough">
       <strong>{{ short[0]!.check.title }}: {{ short[0]!.judgement.verdict }}.</strong>
-      {{ sentenced(short[0]!.consequence ?? short[0]!.again ?? '') }}
+      {{ asSentence(short[0]!.consequence ?? short[0]!.again ?? '') }}
     </p>
     <template v-if="rows.length && !job.isClosed">
       <form v-if="spoiling" class="ask" @submit.prevent="spoil">

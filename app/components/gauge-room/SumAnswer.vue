@@ -36,9 +36,7 @@ const show = (figure: Answer['figures'][number]) => showFigureOf(figure, system.
           </template>
           <template v-if="limitWords(one.held!, one, system)">Limit {{ limitWords(one.held!, one, system) }}, </template
           >{{ one.held!.source }}.
-          <strong v-if="one.held!.consequence"
-            >{{ one.held!.consequence[0]!.toUpperCase() + one.held!.consequence.slice(1).replace(/\.$/, '') }}.</strong
-          >
+          <strong v-if="one.held!.consequence">{{ asSentence(one.held!.consequence) }}</strong>
           <template v-else-if="one.held!.would">Past it: {{ one.held!.would.replace(/\.$/, '') }}.</template>
         </p>
       </li>

@@ -245,10 +245,6 @@ export const readingIn = (
   ...more,
 })
 
-/** As many decimals as a figure was written with, as far as a screen shows any. */
-export const decimalsWritten = (value: number): number =>
-  Math.min(4, (String(Number(value.toFixed(4))).split('.')[1] ?? '').length)
-
 /** What stands in an input of the sum for a cell, as it would be typed or chosen; undefined where nothing does. */
 export function saidIn(
   input: Readonly<Record<string, unknown>>,

@@ -1,5 +1,4 @@
 export {
-  decimalsWritten,
   readCell,
   readFigure,
   readingIn,
