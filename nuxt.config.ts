@@ -108,7 +108,8 @@ export default defineNuxtConfig({
     'build:manifest': manifest => {
       // A page that shares its modules with what it fetches later is named like a part of the entry, and is none.
       const isPage = (key: string) => key.startsWith('_') && manifest[key]?.isDynamicEntry === true
-      const comesLater = (key: string) => key.includes('gauge-room') || manifest[key]?.name === '_craft_' || isPage(key)
+      const comesLater = (key: string) =>
+        key.includes('gauge-room') || key.includes('core/sums/') || manifest[key]?.name === '_craft_' || isPage(key)
       for (const [key, item] of Object.entries(manifest))
         item.dynamicImports = key === 'layouts/default.vue' ? [] : item.dynamicImports?.filter(one => !comesLater(one))
     },

@@ -1,5 +1,6 @@
 import {
   asksOf,
+  axisOf,
   basisOf,
   boltCount,
   checkResults,
@@ -10,18 +11,20 @@ import {
   extend,
   hindrances,
   isDrawnUp,
-  keyOf,
   markOf,
   mediumsOf,
   newFrom,
   nextStep,
+  obligations,
   partState,
   planIn,
   progressOf,
   proposalOf,
   readingIn,
   readingKey,
+  sentenceOf,
   viewJob,
+  wantedAt,
   type Act,
   type AnyEntry,
   type Cell,
@@ -35,6 +38,7 @@ import {
   type Payloads,
   type Role,
   type Said,
+  type Settle,
 } from '../core/job/index.ts'
 import { withinTurn } from '../core/marks/index.ts'
 import { passesOf, type PassWanted } from '../core/joints/index.ts'
@@ -120,8 +124,9 @@ export class Technician {
       step = nextStep(this.plan, this.folded.state)
     ) {
       this.doStep(step, otherwise[step.id])
-      if (!this.folded.state.steps.has(step.id))
-        throw new Error(`“${step.title}” could not be done. ${this.folded.state.flags.at(-1)?.why ?? ''}`)
+      if (this.folded.state.steps.has(step.id)) continue
+      const flagged = this.folded.state.flags.at(-1)
+      throw new Error(`“${step.title}” could not be done. ${flagged ? sentenceOf(flagged.why) : ''}`)
     }
   }
 
@@ -135,25 +140,43 @@ export class Technician {
   prepare(step: Step): void {
     this.clock.between?.()
     step.cautions?.forEach((_, caution) => this.act('caution.read', { step: step.id, caution }))
-    const { marks, evidenceLost } = this.folded.state
-    for (const mate of step.marks ?? [])
-      if (!marks.has(mate) && !evidenceLost.has(keyOf({ kind: 'mark', mate }))) this.mark(mate)
-    if (step.station === 'decide') this.decideAll()
-    this.chooseAt(step)
-    for (const { check, moment } of this.plan.checksAt.get(step.id) ?? []) this.measure(check, moment)
-    if (step.joint?.act === 'slacken') this.slacken(step.joint.id)
-    else if (step.joint) this.pull(step.joint.id, step.joint.act)
+    // What one pad settles may open another: a sum asks for more, a choice brings checks with it.
+    const worked = new Set<string>()
+    for (let wanted = this.wantedAt(step); wanted.length; wanted = this.wantedAt(step)) {
+      wanted = wanted.filter(at => !worked.has(JSON.stringify(at)))
+      for (const at of wanted) {
+        worked.add(JSON.stringify(at))
+        this.work(step, at)
+      }
+      if (!wanted.some(({ to }) => to !== 'say')) break
+    }
     if (step.hold) this.signHold(step.id, step.hold)
   }
 
+  /** What the step wants of the pad. */
+  private wantedAt(step: Step): Settle[] {
+    const { plan } = this
+    const { state } = this.folded
+    const results = checkResults(plan, state)
+    return wantedAt({ plan, state, results }, step, hindrances(plan, state, obligations(plan, state, results), step))
+  }
+
+  /** Works at a pad as a careful fitter does; what is said with the step itself is said with it. */
+  private work(step: Step, at: Settle): void {
+    if (at.to === 'mark') this.mark(at.mate)
+    else if (at.to === 'axis') this.choose(at.axis)
+    else if (at.to === 'decide') this.decideAll()
+    else if (at.to === 'reading') this.measure(this.plan.checks.get(at.check)!, at.moment)
+    else if (at.to === 'slackening') this.slacken(at.joint)
+    else if (at.to === 'joint') this.pull(at.joint, step.joint?.act === 'nip' ? 'nip' : 'pull')
+  }
+
   /** What is decided at a step, as the sheet proposes it. */
-  private chooseAt(step: Step): void {
-    for (const axis of this.plan.sheet.axes) {
-      if (axis.decided?.step !== step.id || this.plan.variants[axis.id]) continue
-      const proposed = proposalOf(this.plan, viewJob(this.plan, this.folded.state).results, axis)
-      const { choice, why } = proposed ?? { choice: axis.choices[0]!.id, why: 'as usual' }
-      this.act('variant.changed', { axis: axis.id, choice, why }, axis.decided.by ?? 'fitter')
-    }
+  private choose(id: string): void {
+    const axis = axisOf(this.plan, id)
+    const proposed = proposalOf(this.plan, viewJob(this.plan, this.folded.state).results, axis)
+    const { choice, why } = proposed ?? { choice: axis.choices[0]!.id, why: 'as usual' }
+    this.act('variant.changed', { axis: id, choice, why }, axis.decided!.by ?? 'fitter')
   }
 
   /** A mark as a careful fitter makes it: an angle at the top, a distance as the seal happens to sit. */

@@ -4,6 +4,7 @@ import {
   recordOf,
   recordTables,
   refusalOf,
+  sentenceOf,
   viewJob,
   type Act,
   type AnyEntry,
@@ -22,7 +23,7 @@ class Asking extends Technician {
     let folded = before
     for (const entry of entries) {
       const why = refusalOf(this.opened, folded, entry)
-      if (why) throw new Error(`${entry.kind} is refused: ${why}`)
+      if (why) throw new Error(`${entry.kind} is refused: ${sentenceOf(why)}`)
       folded = extend(this.opened, folded, [entry])
     }
     return entries

@@ -1,5 +1,6 @@
-import type { AnyEntry, Competence, EntryKind, Role, Standing } from '../core/job/index.ts'
+import type { AnyEntry, Competence, EntryKind, Refusal, Role, Standing } from '../core/job/index.ts'
 import type { Moment, ShelfSheet, Variants } from '../core/sheet/index.ts'
+import type { Craft } from '../core/sums/index.ts'
 import type { NextOverhaul } from '../core/wear/next.ts'
 import type { Verdict } from '../core/verdict.ts'
 
@@ -80,7 +81,7 @@ export interface MachineAnswer {
   equipment: { tag: string; name: string; line: string; hoursRun: number; variants: Variants }
   /** When the hours were last read, and by whom; by nobody where that was in the shell. Null: never since it was put in the yard. */
   hoursRead: { at: string; by: string | null } | null
-  sheet: ShelfSheet
+  sheet: SheetName
   readings: {
     checkId: string
     moment: Moment
@@ -117,11 +118,23 @@ export interface OpenJob {
   stands: Standing
 }
 
-/** Everything the bench of one job needs to start: machine, sheet as it was at opening, ledger, names. */
+/** One version of a sheet. It never changes, so whoever has it never asks again. */
+export interface SheetName {
+  id: string
+  version: number
+}
+
+/** A sheet, and the crafts whose sums it works out. */
+export interface SheetAnswer {
+  sheet: ShelfSheet
+  crafts: Craft[]
+}
+
+/** Everything the bench of one job needs to start beside its sheet: machine, ledger, names. */
 export interface JobAnswer {
   job: { id: string; number: number; equipmentTag: string; signedAt: string | null; cancelledAt: string | null }
   equipment: { tag: string; name: string; line: string; hoursRun: number }
-  sheet: ShelfSheet
+  /** From the opening, which names sheet and choices. */
   entries: AnyEntry[]
   people: Person[]
   /** What earlier overhauls of this machine found last, by check; base units. */
@@ -164,9 +177,22 @@ export interface LabelsAnswer {
   numbers: number[]
 }
 
+/** A ledger has grown: its newest number, and what it grew by, where that is short enough to be told at once. */
+export interface Grown {
+  seq: number
+  entries?: AnyEntry[]
+}
+
 export interface AppendAnswer {
   entries: { id: string; seq: number; receivedAt: string }[]
   lastSeq: number
+}
+
+/** Why entries were not taken: a sentence for the person, the entry it is about, and the refusal where a program reads on. */
+export interface RefusedAnswer {
+  why: string
+  entry: string | null
+  refusal: Refusal | null
 }
 
 /** A part of a record, as the last of a stream of events. */

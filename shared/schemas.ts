@@ -9,7 +9,7 @@ import {
   type Role,
   type Shape,
 } from '../core/job/index.ts'
-import type { SentEntry } from './answers.ts'
+import type { SentEntry, SheetName } from './answers.ts'
 import { tidyName } from './names.ts'
 
 /** Everything that comes over the wire is held against one of these. */
@@ -219,6 +219,10 @@ export const hoursSchema = Joi.object<{ hoursRun: number }>({
 }).required()
 export const tagSchema = words(40).required()
 export const idSchema = uuid().required()
+export const sheetNameSchema = Joi.object<SheetName>({
+  id: words(80).required(),
+  version: Joi.number().integer().min(1).max(1_000_000).required(),
+}).required()
 /** Which part of a long record, from 1. */
 export const partSchema = Joi.number().integer().min(1).max(100_000).default(1)
 export const seqSchema = Joi.number().integer().min(0).max(10_000_000).default(0)

@@ -3,21 +3,24 @@ import {
   emptyFold,
   extend,
   isClosed,
-  isKind,
   lastAct,
+  openingOf,
   planIn,
-  refusalOf,
+  sentenceOf,
   viewJob,
   wantsPin,
   type Act,
   type AnyEntry,
   type Folded,
 } from '~~/core/job'
-import { needsSums, planFor, type Sums } from '~~/core/sheet'
+import { planFor, type ShelfSheet, type Sums } from '~~/core/sheet'
+import { sumsOfCrafts } from '~~/core/sums/crafts'
 import type { AppendAnswer, JobAnswer, Person, SentEntry, SignedInPerson } from '~~/shared/answers'
+import { createAhead } from './ahead'
 import * as boxes from './outbox'
 import type { Batch, Outbox } from './outbox'
 import { askJob, keepEntries } from '~/device/jobs'
+import { askSheet } from '~/device/sheets'
 import { keptOutbox } from '~/device/outbox'
 import { deviceClock } from './clock'
 import { isUnreached } from '~/device/answers'
@@ -37,7 +40,7 @@ const sentAs = ({ id, kind, payload, act, madeAt, seen, tablet, clock }: AnyEntr
 })
 
 /** The address, the plate and the names of a job. */
-export type JobAbout = Omit<JobAnswer, 'entries' | 'sheet'>
+export type JobAbout = Omit<JobAnswer, 'entries'>
 
 /**
  * One job on this screen: its plan, its ledger, and what waits to be sent. An act shows at once; the server is asked
@@ -45,16 +48,16 @@ export type JobAbout = Omit<JobAnswer, 'entries' | 'sheet'>
  */
 export function createJob(
   answer: JobAnswer,
+  sheet: ShelfSheet,
+  sums: Sums,
   box: Awaited<ReturnType<typeof keptOutbox>>,
   isReached: boolean,
-  copied: Promise<void>,
-  sums?: Sums,
+  copied: Promise<unknown>,
 ) {
   const session = useSessionStore()
-  const { sheet, entries: first, ...about } = answer
+  const { entries: first, ...about } = answer
   const { id } = about.job
-  const opened = first.find(one => isKind(one, 'job.opened'))
-  const plan = markRaw(planFor(sheet, opened && isKind(opened, 'job.opened') ? opened.payload.variants : {}, sums))
+  const plan = markRaw(planFor(sheet, openingOf(first).variants, sums))
   const names = new Map(about.people.map(one => [one.id, one.name]))
   const confirmed = shallowRef<Folded>(extend(plan, emptyFold(), first))
   const { outbox, damaged, keeps } = box
@@ -72,7 +75,7 @@ export function createJob(
   /** Whether all that is known of the job lies on this device, too: it can be reloaded without the network then. */
   const copy = ref<'keeping' | 'kept' | 'none'>('keeping')
   let copying: Promise<void> = Promise.resolve()
-  function keepCopy(more: Promise<void>) {
+  function keepCopy(more: Promise<unknown>) {
     if (copy.value === 'kept') copy.value = 'keeping'
     const all = (copying = Promise.all([copying, more]).then(
       () => {
@@ -89,13 +92,9 @@ export function createJob(
 
   const waiting = computed(() => boxes.waiting(outbox.value))
   const refused = computed(() => boxes.refused(outbox.value))
-  const folded = computed(() =>
-    extend(
-      plan,
-      confirmed.value,
-      waiting.value.flatMap(batch => batch.entries),
-    ),
-  )
+  const ahead = createAhead(plan)
+  const waitingEntries = () => waiting.value.map(batch => batch.entries)
+  const folded = computed(() => ahead.folded(confirmed.value, waitingEntries()))
   const state = computed(() => folded.value.state)
   /** The plan in force: a choice on the job may have led to another. */
   const planNow = computed(() => markRaw(planIn(plan, state.value)))
@@ -105,9 +104,10 @@ export function createJob(
   function take(fresh: AnyEntry[]) {
     const known = new Set(confirmed.value.entries.map(one => one.id))
     const more = fresh.filter(one => !known.has(one.id))
+    const next = ahead.landed(confirmed.value, more)
     keep(boxes.landed(outbox.value, new Set([...known, ...more.map(one => one.id)])))
     if (!more.length) return
-    confirmed.value = extend(plan, confirmed.value, more)
+    confirmed.value = next
     keepCopy(keepEntries(id, more))
   }
 
@@ -127,13 +127,8 @@ export function createJob(
 
   /** The sentence that refuses entries as they would arrive now; null when they are taken. */
   function refusalHere(entries: readonly AnyEntry[]): string | null {
-    let ahead = folded.value
-    for (const entry of entries) {
-      const why = refusalOf(plan, ahead, entry)
-      if (why) return why
-      ahead = extend(plan, ahead, [entry])
-    }
-    return null
+    const why = ahead.refusal(confirmed.value, waitingEntries(), entries)
+    return why && sentenceOf(why)
   }
 
   /** Does acts with one press. Null when they are taken, else the sentence that refuses them; nothing typed is lost by it. */
@@ -258,8 +253,10 @@ export function createJob(
   }
 
   const stopListening = listenTo(id, {
-    grown: seq => {
-      if (seq > lastSeq())
+    grown: ({ seq, entries }) => {
+      // What follows on what is known is taken as it is told; anything else is asked for.
+      if (entries?.[0]?.seq === lastSeq() + 1) take(entries)
+      else if (seq > lastSeq())
         void catchUp().catch(() => {
           reachedNow(false)
         })
@@ -326,7 +323,8 @@ export type Job = ReturnType<typeof createJob>
 export async function loadJob(id: string): Promise<Job> {
   await deviceClock.measure()
   const [{ answer, reached, copied }, box] = await Promise.all([askJob(id), keptOutbox(id)])
-  // The sums are fetched where the sheet works some out.
-  const sums = needsSums(answer.sheet) ? (await import('~~/core/sums')).SUMS_BY_NAME : undefined
-  return createJob(answer, box, reached, copied, sums)
+  const { sheet: name, version } = openingOf(answer.entries)
+  const { sheet, crafts, copied: sheetCopied } = await askSheet({ id: name, version })
+  const sums = await sumsOfCrafts(crafts)
+  return createJob(answer, sheet, sums, box, reached, Promise.all([copied, sheetCopied]))
 }

@@ -35,7 +35,7 @@ describe('listening to a job', () => {
     const stop = listenTo(
       'j',
       {
-        grown: seq => heard.push(`grown ${seq}`),
+        grown: ({ seq }) => heard.push(`grown ${seq}`),
         reached: isThere => heard.push(isThere ? 'there' : 'gone'),
         databaseAway: () => heard.push('database away'),
       },
@@ -46,7 +46,7 @@ describe('listening to a job', () => {
 
   it('says what it is told', () => {
     const { heard } = listening()
-    newest().onmessage!({ data: '7' })
+    newest().onmessage!({ data: '{"seq":7}' })
     newest().say('database', 'away')
     newest().say('database', 'back')
     expect(heard).toEqual(['there', 'grown 7', 'database away', 'there'])
@@ -73,7 +73,7 @@ describe('listening to a job', () => {
       newest().onerror!()
       vi.advanceTimersByTime(40_000)
     }
-    newest().onmessage!({ data: '1' })
+    newest().onmessage!({ data: '{"seq":1}' })
     const count = Told.all.length
     newest().onerror!()
     vi.advanceTimersByTime(1500)

@@ -1,14 +1,15 @@
+import type { Grown } from '~~/shared/answers'
 import { pauseAfter } from './pauses'
 
 export interface Hears {
-  grown: (seq: number) => void
+  grown: (by: Grown) => void
   reached: (isThere: boolean) => void
   /** The server is there and its database is not. */
   databaseAway: () => void
 }
 
 /**
- * Listens to the ledger of a job: says when it has grown, and whether the server and its database are there. After an
+ * Listens to the ledger of a job: says when it has grown, and by what, and whether the server and its database are there. After an
  * error, whatever it is, it tries again after pauses that grow; each time it is told the newest number, so nothing said
  * meanwhile is missed. Returns what stops it.
  */
@@ -21,7 +22,7 @@ export function listenTo(job: string, hears: Hears, Stream: typeof EventSource =
     stream.onmessage = ({ data }) => {
       failures = 0
       hears.reached(true)
-      hears.grown(Number(data))
+      hears.grown(JSON.parse(data) as Grown)
     }
     stream.addEventListener('database', ({ data }) => {
       if (data === 'away') hears.databaseAway()

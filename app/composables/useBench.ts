@@ -1,34 +1,10 @@
 import type { InjectionKey } from 'vue'
-import {
-  hindrances,
-  isLoose,
-  nextStep,
-  readingKey,
-  tightens,
-  unmetNeeds,
-  type Asks,
-  type Hindrance,
-  type Settle,
-} from '~~/core/job'
+import { hindrances, nextStep, readingKey, unmetNeeds, wantedAt, type Hindrance, type Settle } from '~~/core/job'
 import type { Station, Step } from '~~/core/sheet'
 import type { Job } from '~/bench/job'
 
 /** What the middle of the bench shows. */
-export type Focus = Settle | { to: 'say' } | { to: 'decide' } | { to: 'gate' } | { to: 'parts' } | null
-
-/** What is settled on the pad before the step's own questions. */
-const OF_THE_STEP: readonly Hindrance['settle']['to'][] = [
-  'reading',
-  'mark',
-  'axis',
-  'round',
-  'trouble',
-  'slackening',
-  'joint',
-]
-
-const isAsking = ({ counts, mates, lubricants, found }: Asks) =>
-  counts.length > 0 || mates.length > 0 || lubricants.length > 0 || found !== null
+export type Focus = Settle | null
 
 /** Which step is on the card and what the pad is turned to, on this screen. */
 function createBench(job: Job) {
@@ -58,19 +34,8 @@ function createBench(job: Job) {
     const one = step.value
     if (!one) return { to: 'gate' }
     if (isDone.value) return chosenStep.value ? { to: 'step', step: one.id } : { to: 'gate' }
-    const settle = hindered.value.map(hindrance => hindrance.settle).find(to => OF_THE_STEP.includes(to.to))
-    if (settle && isReached.value) return settle as Focus
-    if (one.station === 'decide') return { to: 'decide' }
-    if (one.joint?.act === 'slacken' && job.plan.joints.get(one.joint.id)!.slacken && !one.removes?.length)
-      return { to: 'slackening', joint: one.joint.id }
-    if (isLoose(job.plan, job.state, one)) return { to: 'joint', joint: one.joint!.id }
-    if (one.fits?.length || one.removes?.length || one.trial || isAsking(telling.asks.value)) return { to: 'say' }
-    if (tightens(one)) return { to: 'joint', joint: one.joint.id }
-    const measured = (job.plan.checksAt.get(one.id) ?? []).findLast(
-      ({ check, moment }) => job.view.results.get(`${check.id} ${moment}`)?.value !== null,
-    )
-    if (measured) return { to: 'reading', check: measured.check.id, moment: measured.moment }
-    return null
+    const scene = { plan: job.plan, state: job.state, results: job.view.results }
+    return wantedAt(scene, one, hindered.value, telling.asks.value)[0] ?? null
   })
   /** What was turned to is left where a choice on the job has taken it out of the plan. */
   const isThere = (at: Focus) => at?.to !== 'reading' || job.view.results.has(readingKey(at.check, at.moment))

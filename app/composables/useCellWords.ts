@@ -12,7 +12,12 @@ export function useCellWords() {
     return showFigureOf({ value, unit: as.unit, decimals: decimalsWritten(value) }, system.value)
   }
 
-  function sayCell(check: Check, cell: Cell, tried: Tried & { tries: string[][] }, reduced: Reduced | null): string {
+  function sayCell(
+    check: Check,
+    cell: Cell,
+    tried: Tried & { tries: readonly (readonly string[])[] },
+    reduced: Reduced | null,
+  ): string {
     if (reduced?.scatter) return 'disagree'
     return typeof reduced?.value === 'number'
       ? shown(check, cell, reduced.value).figure

@@ -19,7 +19,7 @@ export function useCells(id: string, moment: Moment) {
     return [...cells.value.slice(from), ...cells.value.slice(0, from)].find(one => missing.has(one.key))
   }
   /** Read twice, too far apart: it is taken again. */
-  const apart = () => result.value.rivals.find(one => one.isApart)?.cell
+  const apart = () => result.value.rivals.find(one => one.apart)?.cell
   const chosen = ref<string | null>((nextOpen() ?? apart() ?? cells.value[0])?.key ?? null)
   const cell = computed(() => cells.value.find(one => one.key === chosen.value) ?? nextOpen())
   const entered = computed(() => cell.value && taken(cell.value))

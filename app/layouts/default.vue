@@ -4,6 +4,11 @@ const signing = useSigningStore()
 const { toggleSystem } = useDisplay()
 const helping = ref(false)
 const finding = ref(false)
+// Fetched when somebody first asks for it, and there from then on.
+const wasFinding = computed((before?: boolean) => before || finding.value)
+const wasHelping = computed((before?: boolean) => before || helping.value)
+// The network may go before somebody looks for something.
+useTimeoutFn(() => void import('~/components/frame/FindAnything.vue').catch(() => {}), 4000)
 
 useKeys({
   'g y': () => navigateTo('/'),
@@ -25,8 +30,8 @@ useKeys({
     <main class="room">
       <slot />
     </main>
-    <FindAnything v-model="finding" />
-    <KeyList v-model="helping" />
+    <LazyFindAnything v-if="wasFinding" v-model="finding" />
+    <LazyKeyList v-if="wasHelping" v-model="helping" />
     <!-- The second tap of a double one lands beside what the first has opened: it shuts nothing. -->
     <el-dialog
       v-model="session.changing"

@@ -1,21 +1,34 @@
 import type { Plan } from '../sheet/index.ts'
-import { actOf } from './acts/index.ts'
 import { rootOf, readLedger } from './ledger/corrections.ts'
 import { clockOf, isKind, type AnyEntry, type Entry } from './ledger/entry.ts'
-import { emptyFold, extend, fold, foldCounted, senseOf, type Folded } from './fold.ts'
+import { atHand, emptyFold, extend, fold, foldCounted, senseOf, type Folded } from './fold.ts'
+import { actOf } from './kinds.ts'
+import { refusalsAbout, sentenceOf, together, type Refusal } from './ledger/refusal.ts'
 import { rolesWords } from './ledger/roles.ts'
 import { hadSeen } from './ledger/seen.ts'
 import { unmetNeeds } from './parts/needs.ts'
 import type { JobState } from './ledger/state.ts'
 import { planIn } from './switching.ts'
 
-const sentence = (words: string) => (/[.)!?]$/.test(words) ? words : `${words}.`)
+const refusals = refusalsAbout('entry', {
+  unknownKind: () => 'This server does not know that kind of entry. Reload the page; it may be a newer version.',
+  role: ({ roles }: { roles: string }) => `This is done by ${roles}. Ask one to do it.`,
+  notHere: () => 'The entry to correct is not in this job. Reload and try again.',
+  why: () => 'Say why it is corrected.',
+  corrected: () => 'That entry is corrected already. Correct the correction instead.',
+  notYours: () => 'That is somebody else’s entry. They correct it themselves, or a lead does.',
+  opening: () => 'The opening of a job cannot be taken back. Cancel the job instead.',
+  stands: () => 'That stands as it is. Write an addendum instead.',
+  takeBack: () => 'That cannot be put otherwise. Take it back, and do it again.',
+  ground: ({ why }: { why: string }) => `A later act depends on it (${why}) Take that back first.`,
+  doneAfter: ({ step }: { step: string }) => `“${step}” was done after it.`,
+})
 
 /** Whether a role may do such a thing at all; else why not. */
-function roleRefusal(entry: AnyEntry): string | null {
+function roleRefusal(entry: AnyEntry): Refusal | null {
   const act = actOf(entry)
-  if (!act) return 'This server does not know that kind of entry. Reload the page; it may be a newer version.'
-  return act.by.includes(entry.role) ? null : `This is done by ${rolesWords(act.by)}. Ask one to do it.`
+  if (!act) return refusals.unknownKind()
+  return act.by.includes(entry.role) ? null : refusals.role({ roles: rolesWords(act.by) })
 }
 
 /**
@@ -43,20 +56,17 @@ function stateThen(opened: Plan, known: readonly AnyEntry[]): JobState {
 }
 
 /** What of an entry can be judged by itself: whether this role may do such a thing, whether it makes sense, what hinders it. */
-function ownRefusal(opened: Plan, state: JobState, entry: AnyEntry): string | null {
+function ownRefusal(opened: Plan, state: JobState, entry: AnyEntry): Refusal | null {
   const plan = planIn(opened, state)
   return roleRefusal(entry) ?? senseOf(plan, state, entry) ?? hinderedRefusal(plan, state, entry)
 }
 
 /** What hinders an entry that makes sense, as it arrives live. */
-function hinderedRefusal(plan: Plan, state: JobState, entry: AnyEntry): string | null {
+function hinderedRefusal(plan: Plan, state: JobState, entry: AnyEntry): Refusal | null {
   const act = actOf(entry)!
   // What was done late counts where the parts allow it; the fold keeps what it went past as debts.
   if (clockOf(entry) === 'late' && !act.neverLate) return null
-  const [first, ...more] = act.live?.(plan, state, entry) ?? []
-  return first === undefined
-    ? null
-    : [first, ...more.slice(0, 3).map(one => one.replace(/^“[^”]+” cannot be done yet\. /, ''))].map(sentence).join(' ')
+  return together(act.live?.(atHand(plan, state), entry) ?? [])
 }
 
 /**
@@ -69,10 +79,10 @@ export const wantsPin = (entries: () => readonly AnyEntry[], entry: AnyEntry): b
     entries().some(one => one.id === entry.payload.target && one.madeBy !== entry.madeBy))
 
 /**
- * Whether an entry may join the ledger as it arrives: null, or the sentence that refuses it. Beside its own sense, what
+ * Whether an entry may join the ledger as it arrives: null, or why not. Beside its own sense, what
  * hinders it where it stands, and who may do it; a correction is judged in the past it reaches back to.
  */
-export function refusalOf(plan: Plan, folded: Folded, entry: AnyEntry): string | null {
+export function refusalOf(plan: Plan, folded: Folded, entry: AnyEntry): Refusal | null {
   const now = planIn(plan, folded.state)
   const refused = roleRefusal(entry)
   if (refused) return refused
@@ -88,7 +98,7 @@ export function refusalOf(plan: Plan, folded: Folded, entry: AnyEntry): string |
  * A correction is an entry like any other: its replacement keeps the kind, is judged in the state before what it
  * corrects by the role of whoever corrects, and nothing later may lose its ground.
  */
-function correctionRefusal(plan: Plan, folded: Folded, entry: Entry<'entry.corrected'>): string | null {
+function correctionRefusal(plan: Plan, folded: Folded, entry: Entry<'entry.corrected'>): Refusal | null {
   const own = claimRefusal(folded.entries, standingIn(folded.entries), entry)
   if (own) return own
   const { replacement } = entry.payload
@@ -113,20 +123,16 @@ function claimRefusal(
   entries: readonly AnyEntry[],
   standing: ReadonlySet<string>,
   { payload: { target: id, why, replacement }, madeBy, role }: Entry<'entry.corrected'>,
-): string | null {
-  if (!why.trim()) return 'Say why it is corrected.'
+): Refusal | null {
+  if (!why.trim()) return refusals.why()
   const target = entries.find(one => one.id === id)
-  if (!target) return 'The entry to correct is not in this job. Reload and try again.'
-  if (!standing.has(id)) return 'That entry is corrected already. Correct the correction instead.'
-  if (target.madeBy !== madeBy && role !== 'lead')
-    return 'That is somebody else’s entry. They correct it themselves, or a lead does.'
+  if (!target) return refusals.notHere()
+  if (!standing.has(id)) return refusals.corrected()
+  if (target.madeBy !== madeBy && role !== 'lead') return refusals.notYours()
   const root = rootOf(entries, id)!
   const allowed = actOf(root)?.corrected ?? 'never'
-  if (allowed === 'never')
-    return root.kind === 'job.opened'
-      ? 'The opening of a job cannot be taken back. Cancel the job instead.'
-      : 'That stands as it is. Write an addendum instead.'
-  return replacement && allowed === 'take back' ? 'That cannot be put otherwise. Take it back, and do it again.' : null
+  if (allowed === 'never') return root.kind === 'job.opened' ? refusals.opening() : refusals.stands()
+  return replacement && allowed === 'take back' ? refusals.takeBack() : null
 }
 
 /**
@@ -156,7 +162,7 @@ export function takeIn(
   plan: Plan,
   folded: Folded,
   entries: readonly AnyEntry[],
-): { ok: true; folded: Folded } | { ok: false; entry: AnyEntry; why: string } {
+): { ok: true; folded: Folded } | { ok: false; entry: AnyEntry; why: Refusal } {
   let now = folded
   for (let from = 0, alone = 0; from < entries.length;) {
     let to = from
@@ -180,7 +186,7 @@ export function takeIn(
 }
 
 /** What lost its ground between two states: acts that made sense and no longer do, steps whose needs are gone. */
-function groundRefusal(opened: Plan, before: JobState, after: JobState): string | null {
+function groundRefusal(opened: Plan, before: JobState, after: JobState): Refusal | null {
   const flagged = new Set(before.flags.map(one => one.entry))
   const broken = after.flags.find(one => !flagged.has(one.entry))
   const bare = (state: JobState) => {
@@ -189,6 +195,6 @@ function groundRefusal(opened: Plan, before: JobState, after: JobState): string 
   }
   const known = new Set(bare(before).map(step => step.id))
   const lost = bare(after).find(step => !known.has(step.id))
-  const why = broken?.why ?? (lost ? `“${lost.title}” was done after it.` : null)
-  return why && `A later act depends on it (${why}) Take that back first.`
+  const why = broken?.why ?? (lost ? refusals.doneAfter({ step: lost.title }) : null)
+  return why && refusals.ground({ why: sentenceOf(why) })
 }

@@ -1,19 +1,38 @@
 import type { Plan } from '../sheet/index.ts'
-import { actOf } from './acts/index.ts'
+import { obligations } from './debts.ts'
+import { actOf, emptyState } from './kinds.ts'
+import type { AtHand } from './ledger/act.ts'
 import { effectiveEntries } from './ledger/corrections.ts'
 import { clockOf, type AnyEntry } from './ledger/entry.ts'
 import { hadSeen } from './ledger/seen.ts'
-import { branchState, emptyState, isClosed, stamped, type JobState } from './ledger/state.ts'
+import { refusalsAbout, type Refusal } from './ledger/refusal.ts'
+import { branchState, isClosed, stamped, type Draft, type JobState } from './ledger/state.ts'
+
+const refusals = refusalsAbout('ledger', {
+  closed: ({ how }: { how: string }) => `The job is ${how}; only an addendum may follow.`,
+})
 
 /** Why an entry makes no sense where it stands, null when it does. */
-export function senseOf(plan: Plan, state: JobState, entry: AnyEntry): string | null {
+export function senseOf(plan: Plan, state: JobState, entry: AnyEntry): Refusal | null {
   if (isClosed(state) && entry.kind !== 'addendum.written')
-    return `The job is ${state.signed ? 'signed' : 'cancelled'}; only an addendum may follow.`
+    return refusals.closed({ how: state.signed ? 'signed' : 'cancelled' })
   return actOf(entry)!.sense(plan, state, entry)
 }
 
+/** A job as an act finds it; what is owed is worked out once, when it is asked for. */
+export function atHand(plan: Plan, state: JobState): AtHand {
+  let owed: AtHand['owed'] | null = null
+  return {
+    plan,
+    state,
+    get owed() {
+      return (owed ??= obligations(plan, state))
+    },
+  }
+}
+
 /** Takes one entry into the state in place; what makes no sense is flagged and not counted, unknown kinds are passed over. */
-function take(opened: Plan, state: JobState, entry: AnyEntry): void {
+function take(opened: Plan, state: Draft, entry: AnyEntry): void {
   // Every act is judged by the plan that is in force when it is made.
   const plan = state.plan ?? opened
   const act = actOf(entry)
@@ -23,17 +42,15 @@ function take(opened: Plan, state: JobState, entry: AnyEntry): void {
     state.flags.push({ entry: entry.id, kind: entry.kind, why })
     // What its maker could not know made no sense any more is looked into before the machine is handed back.
     if (!isClosed(state) && isOvertaken(state, entry) && !act.sameAgain)
-      state.late.push(
-        stamped(entry, state, { what: act.words(plan, entry.payload), why: `Not counted. ${why}`, nth: 0 }),
-      )
+      state.late.push(stamped(entry, state, { what: act.words(plan, entry.payload), why, nth: 0, counted: false }))
     hear(state, entry)
     return
   }
   state.count += 1
   if (clockOf(entry) === 'late' && act.live && !act.neverLate) {
     const what = act.words(plan, entry.payload)
-    const found = act.live(plan, state, entry).map((one, nth) => stamped(entry, state, { what, why: one, nth }))
-    state.late.push(...found)
+    for (const [nth, why] of act.live(atHand(plan, state), entry).entries())
+      state.late.push(stamped(entry, state, { what, why, nth, counted: true }))
   }
   act.apply(state, entry, plan)
   hear(state, entry)
@@ -43,8 +60,7 @@ function take(opened: Plan, state: JobState, entry: AnyEntry): void {
 const isOvertaken = ({ heard }: JobState, entry: AnyEntry): boolean =>
   [...heard].some(([tablet, seq]) => !hadSeen(entry, { seq, ...(tablet ? { tablet } : {}) }))
 
-const hear = ({ heard }: JobState, { seq, tablet = '' }: AnyEntry): void =>
-  void (seq !== null && heard.set(tablet, seq))
+const hear = ({ heard }: Draft, { seq, tablet = '' }: AnyEntry): void => void (seq !== null && heard.set(tablet, seq))
 
 /** The state of entries that count already, corrections taken in; `before` looks at each in the state it is taken into. */
 export function foldCounted(

@@ -1,7 +1,9 @@
 export * from './ledger/entry.ts'
 export * from './ledger/roles.ts'
-export { ACTS, actOf } from './acts/index.ts'
-export type { ActKind, Claim } from './ledger/act.ts'
+export { ACTS, actOf } from './kinds.ts'
+export { sentenceOf, type Refusal } from './ledger/refusal.ts'
+export type { ActKind } from './ledger/act.ts'
+export type { Signed } from './ledger/section.ts'
 export type { Fields, Shape } from './ledger/shape.ts'
 export { effectiveEntries, lastAct, readLedger, rootOf } from './ledger/corrections.ts'
 export { fold, extend, emptyFold, type Folded } from './fold.ts'
@@ -34,7 +36,9 @@ export {
   type Tried,
 } from './measuring/index.ts'
 export { cellKey, type At } from '../sums/cells.ts'
-export { keyOf, obligations, owedWords, type Obligation, type OwedId, type Settle } from './owed/index.ts'
+export { basisOf, neverConceded, obligations, owedWords } from './debts.ts'
+export { keyOf, type OwedId } from './owed/id.ts'
+export type { Obligation, Settle } from './owed/owing.ts'
 export { answerText, choicesOf, markOf, markText, mateMet, missedBy, readLabel } from './parts/mates.ts'
 export {
   asksOf,
@@ -49,12 +53,12 @@ export {
 } from './parts/confirm.ts'
 export { partUnder, type InHand } from './parts/keeping.ts'
 export { hindrances, isCautionRead, type Hindrance } from './owed/hindrances.ts'
+export { wantedAt } from './next.ts'
 export { nextStep, stepsLeft, unmetNeeds } from './parts/needs.ts'
 export { isWanted } from './parts/wanted.ts'
 export { allSaid, hadSeen } from './ledger/seen.ts'
 export { foundOut, isLookedAt, resultOf } from './parts/found.ts'
-export { holdStands, holdHindrances } from './parts/holds.ts'
-export { basisOf } from './owed/basis.ts'
+export { holdStands } from './parts/holds.ts'
 export {
   competenceFor,
   competenceShape,
@@ -65,48 +69,33 @@ export {
   COMPETENCES,
   type Competence,
 } from './ledger/competence.ts'
-export { isOwnWork, neverConceded } from './acts/concession-given.ts'
-export { gateOf, type Gate } from './owed/gate.ts'
+export { isOwnWork } from './concessions.ts'
+export { type Gate } from './owed/gate.ts'
 export { trayOf, type Tray, type TrayItem } from './parts/tray.ts'
-export {
-  progressOf,
-  boltCount,
-  easedOf,
-  isDrawnUp,
-  isLocked,
-  isLoose,
-  ordersOf,
-  pullText,
-  tightens,
-} from './parts/joints.ts'
-export { shoppingOf, type Wanted, type WantedFrom } from './parts/shopping.ts'
+export { progressOf, boltCount, easedOf, isDrawnUp, isLocked, ordersOf, pullText, tightens } from './parts/joints.ts'
+export { shoppingOf, type Wanted } from './parts/shopping.ts'
 export { standingOf, type Standing } from './record/standing.ts'
-export { axisOf, consequencesOf, leftOut, planIn, proposalOf } from './switching.ts'
-export { SETTLED } from './acts/part-settled.ts'
+export { axisOf, consequencesOf, planIn, proposalOf } from './switching.ts'
+export { leftOut } from './features/choices.ts'
 export { viewJob, type JobView, type StationView } from './view.ts'
 export {
+  CHOICES,
   isAway,
   offWith,
   partState,
-  readingKey,
-  cautionKey,
-  countKey,
-  isClosed,
-  CHOICES,
+  SETTLED,
   SEVERITIES,
-  type JobState,
-  type PartState,
   type Choice,
+  type PartState,
   type Severity,
-  type MateAnswer,
-  type Stamp,
-  type Mark,
-  type Observation,
-  type CellRead,
-} from './ledger/state.ts'
-export { momentsIn, roundOf, roundsOf, shortOf, type RoundGoal, type RoundView } from './parts/rounds.ts'
+} from './ledger/part.ts'
+export { countKey, isClosed, readingKey, type JobState, type Stamp } from './ledger/state.ts'
+export type { Mark } from './features/marks.ts'
+export type { MateAnswer } from './features/mates.ts'
+export type { CellRead } from './measuring/cells.ts'
+export { roundOf, roundsOf, shortOf, type RoundGoal } from './parts/rounds.ts'
 export { causesOf, signMet, signsOf, type Cause, type Worked } from './parts/troubles.ts'
-export { isSameGround, projectJob, worstCheck, type Projection, type LatestReading } from './record/projection.ts'
-export { recordOf, entryWords, type JobRecord, type RecordedReading, type Signed } from './record/record.ts'
+export { isSameGround, projectJob, worstCheck, type Projection } from './record/projection.ts'
+export { recordOf, entryWords, type JobRecord } from './record/record.ts'
 export { recordParts, recordTables, type RecordTable } from './record/record-tables.ts'
 export { MOMENT_WORDS, STATION_WORDS, checkName, kitWords, newFrom, partName } from './ledger/words.ts'

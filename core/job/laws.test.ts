@@ -18,6 +18,7 @@ import {
   viewJob,
   type AnyEntry,
   type EntryKind,
+  sentenceOf,
 } from './index.ts'
 
 const entry = (kind: EntryKind, payload: unknown): AnyEntry => entryOf(kind, payload as never, { role: 'lead' })
@@ -72,7 +73,7 @@ describe('what the server takes', () => {
           if (why === null) {
             expect(after.state.flags).toEqual([])
             folded = after
-          } else expect(why).toMatch(/[.)?]$/)
+          } else expect(sentenceOf(why)).toMatch(/[.)?]$/)
         }
         const { steps: done } = folded.state
         const unwanted = [...plan.steps.values()].filter(
@@ -197,7 +198,10 @@ describe('results by kind of check', () => {
     expect(result({ kind: 'lift' }, { tries: [[0.12, -0.09]], style: 'signed readings' }).value).toBeCloseTo(0.21, 9)
     expect(result({ kind: 'lift' }, { tries: [[0.12, 0.09]], style: 'travels' }).value).toBeCloseTo(0.21, 9)
     const signed = entry('reading.taken', reading('lift-de', 'asFound', [[0.12, -0.09]], { style: 'travels' }))
-    expect(extend(plan, emptyFold(), [signed]).state.flags[0]!.why).toMatch(/A travel has no sign/)
+    expect(extend(plan, emptyFold(), [signed]).state.flags[0]!.why).toMatchObject({
+      code: 'reading.unreadable',
+      values: { why: 'A travel has no sign. If the dial went below zero, choose signed readings.' },
+    })
   })
   it('a sweep gives its run-out and says when it is coarse', () => {
     const sweep = result({ kind: 'runout', sweep: 4 }, { tries: [[0, 0.2, 0.4, 0.2]] })

@@ -46,17 +46,19 @@ describe('tags and bags', () => {
     worker.workUntil('rotor-out')
     const label = state().parts.get('bearing-cap@nde')!.kept!.label
     expect(state().parts.get('bearing-cap@de')!.kept!.label).not.toBe(label)
-    expect(says('part.tagged', { part: 'bearing-cap@de', tag: label.toLowerCase() })).toMatch(
-      /hangs on Bearing cap, non-drive end\. One tag, one part/,
-    )
+    expect(says('part.tagged', { part: 'bearing-cap@de', tag: label.toLowerCase() })).toMatchObject({
+      code: 'keeping.tagHangs',
+    })
     expect(says('part.tagged', { part: 'bearing-cap@de', tag: 'T99' })).toBeNull()
   })
   it('a bag holds one story: lookalikes are not mixed, what belongs together may be', () => {
     worker.workUntil('rotor-out')
     const bag = state().parts.get('cap-screws@de')!.kept!.label
     expect(state().parts.get('cap-screws@nde')!.kept!.label).toBe(bag)
-    expect(says('part.bagged', { parts: ['gland-screws'], bag })).toMatch(/not to be mixed: take another bag/)
-    expect(says('part.bagged', { parts: ['gland-screws', 'case-nuts'], bag: 'B99' })).toMatch(/do not share a bag/)
+    expect(says('part.bagged', { parts: ['gland-screws'], bag })).toMatchObject({ code: 'keeping.bagHolds' })
+    expect(says('part.bagged', { parts: ['gland-screws', 'case-nuts'], bag: 'B99' })).toMatchObject({
+      code: 'keeping.notOneBag',
+    })
     expect(says('part.bagged', { parts: ['gland-screws'], bag: 'B99' })).toBeNull()
   })
   it('a number is free again once its part is back', () => {
@@ -126,7 +128,9 @@ describe('how parts stand', () => {
   it('is asked when it can be seen: the bush in the case once the rotor lies in it, the line when the clamp is tight', () => {
     worker.workUntil('bush-on')
     expect(asksOf(plan, state(), step('bush-on')).mates).toEqual([])
-    expect(says('mate.answered', { mate: 'bush-hole', say: 'the hole in the bush, whole' })).toMatch(/asked once both/)
+    expect(says('mate.answered', { mate: 'bush-hole', say: 'the hole in the bush, whole' })).toMatchObject({
+      code: 'mate.notBoth',
+    })
     worker.workUntil('rotor-in')
     expect(asksOf(plan, state(), step('rotor-in')).mates.map(one => one.id)).toEqual(
       expect.arrayContaining(['bush-hole', 'bush-seat', 'vanes', 'ring-pin-de']),
@@ -156,18 +160,33 @@ describe('how parts stand', () => {
     })
     step('rotor-in').cautions!.forEach((_, caution) => worker.act('caution.read', { step: 'rotor-in', caution }))
     worker.acts(acts.slice(0, -1))
-    expect(says('step.done', { step: 'rotor-in' })).toMatch(/Say how it stands: Bush hole to flush port/)
-    expect(says('mate.answered', { mate: 'vanes' })).toMatch(/say one thing/)
-    expect(says('mate.answered', { mate: 'vanes', say: 'yes' })).toMatch(/choose one of what may be seen/)
-    expect(says('mate.answered', { mate: 'vanes', deg: 3 })).toMatch(/choose one/)
-    expect(says('mate.answered', { mate: 'sleeve-ring-free', say: 'x' })).toMatch(/any way round will do/)
+    expect(says('step.done', { step: 'rotor-in' })).toMatchObject({
+      code: 'step.hindered',
+      and: expect.arrayContaining([
+        expect.objectContaining({
+          values: { step: 'Lay the rotor in', what: 'Say how it stands: Bush hole to flush port.' },
+        }),
+      ]),
+    })
+    expect(says('mate.answered', { mate: 'vanes' })).toMatchObject({ code: 'mate.oneThing' })
+    expect(says('mate.answered', { mate: 'vanes', say: 'yes' })).toMatchObject({ code: 'mate.choose' })
+    expect(says('mate.answered', { mate: 'vanes', deg: 3 })).toMatchObject({ code: 'mate.choose' })
+    expect(says('mate.answered', { mate: 'sleeve-ring-free', say: 'x' })).toMatchObject({ code: 'mate.anyWay' })
   })
   it('a distance is a distance: 1 mm past the line is named, with what was typed', () => {
     worker.workUntil('clamp-pull')
     const typed = (mm: number, text: string) => says('mate.answered', { mate: 'line-lower', mm, text })
-    expect(says('mate.answered', { mate: 'line-lower', deg: 0 })).toMatch(/Nothing typed/)
-    expect(typed(43, '42')).toMatch(/differ/)
-    expect(typed(4.3, '4.3')).toMatch(/believable is 20 to 70 mm/)
+    expect(says('mate.answered', { mate: 'line-lower', deg: 0 })).toMatchObject({
+      code: 'mate.unreadable',
+      values: { why: 'Nothing typed. Give the figure in mm.' },
+    })
+    expect(typed(43, '42')).toMatchObject({ code: 'mate.differs' })
+    expect(typed(4.3, '4.3')).toMatchObject({
+      code: 'mate.unreadable',
+      values: {
+        why: '4.3 mm cannot be a reading of Seal line, lower joint face: believable is 20 to 70 mm. Did the decimal mark slip? Check it and type it again.',
+      },
+    })
     confirm('clamp-pull', { mates: { 'line-lower': { mm: 43, text: '43' } } })
     worker.pull('clamp-joint', 'pull')
     expect(isOwed({ kind: 'wrong way', mate: 'line-lower' })!.blocks).toBe('cover')
@@ -189,7 +208,7 @@ describe('how parts stand', () => {
     worker.act('entry.corrected', { target: made.id, why: 'Smeared' })
     expect(says('mark.made', mark)).toBeNull()
     worker.workUntil('caps-off')
-    expect(says('mark.made', mark)).toMatch(/have parted/)
+    expect(says('mark.made', mark)).toMatchObject({ code: 'mark.parted' })
   })
 })
 
@@ -214,10 +233,13 @@ describe('pieces', () => {
   it('what was not counted is asked, and nothing is counted that is not there', () => {
     worker.workUntil('face-off')
     expect(lacks(plan, asksOf(plan, state(), step('face-off')), {})).toContain('Count out: Seal springs.')
-    expect(says('pieces.counted', { part: 'springs', way: 'out', n: 8 })).toMatch(/when they are off/)
-    expect(says('pieces.counted', { part: 'shaft', way: 'out', n: 1 })).toMatch(/is one piece/)
-    expect(says('pieces.counted', { way: 'out', n: 1 })).toMatch(/what is counted/)
-    expect(says('pieces.counted', { item: 'moon', way: 'in', n: 1 })).toMatch(/no item to count/)
+    expect(says('pieces.counted', { part: 'springs', way: 'out', n: 8 })).toMatchObject({ code: 'pieces.when' })
+    expect(says('pieces.counted', { part: 'shaft', way: 'out', n: 1 })).toMatchObject({ code: 'pieces.onePiece' })
+    expect(says('pieces.counted', { way: 'out', n: 1 })).toMatchObject({ code: 'pieces.oneThing' })
+    expect(says('pieces.counted', { item: 'moon', way: 'in', n: 1 })).toMatchObject({
+      code: 'sheet.unknown',
+      values: { what: 'item to count' },
+    })
   })
   it('a guide stud left in: named by its number, and nothing is torqued over it', () => {
     worker.workUntil('studs-out')
@@ -226,10 +248,14 @@ describe('pieces', () => {
     expect(countFault(count, 1)).toMatch(/2 went in, 1 came out. 1 still in: find it/)
     expect(countFault(count, 2)).toBeNull()
     worker.act('pieces.counted', { item: 'guide-studs', way: 'out', n: 1 })
-    expect(says('step.done', { step: 'studs-out' })).toMatch(/1 still in/)
-    expect(says('bolt.pulled', { joint: 'case-joint', pass: 1, bolt: 6, torqueNm: 93, text: '93' })).toMatch(
-      /First: Take the guide studs out/,
-    )
+    expect(says('step.done', { step: 'studs-out' })).toMatchObject({
+      code: 'step.hindered',
+      values: { what: 'Guide studs in the case joint: 2 went in, 1 came out. 1 still in: find it before going on.' },
+    })
+    expect(says('bolt.pulled', { joint: 'case-joint', pass: 1, bolt: 6, torqueNm: 93, text: '93' })).toMatchObject({
+      code: 'step.outOfReach',
+      values: { what: 'First: Take the guide studs out' },
+    })
     worker.act('pieces.counted', { item: 'guide-studs', way: 'out', n: 2 })
     expect(says('step.done', { step: 'studs-out' })).toBeNull()
   })

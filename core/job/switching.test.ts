@@ -49,7 +49,10 @@ describe('overhaul or close up', () => {
     expect(one.plan.steps.has('rotors-out')).toBe(false)
     one.workUntil('decide-depth')
     expect(owedOf(one)).toContain('How far it is taken')
-    expect(refusal(one, 'step.done', { step: 'decide-depth' })).toMatch(/How far it is taken/)
+    expect(refusal(one, 'step.done', { step: 'decide-depth' })).toMatchObject({
+      code: 'step.hindered',
+      values: { what: 'How far it is taken' },
+    })
   })
   it('is proposed from the gaps, both ways', () => {
     const tight = worker(sheet, { 'gap-lobe': 0.05 })
@@ -112,23 +115,26 @@ describe('overhaul or close up', () => {
     expect(record.parts.find(each => each.name === 'Rotor bearing')).toMatchObject({ wentBack: 'scrapped' })
     expect(recordTables(record).map(table => table.title)).toContain('Decided on the job')
   })
-  it.each<[string, Parameters<typeof refusal>[1], object, RegExp]>([
-    ['an answer it does not have', 'variant.changed', { axis: 'depth', choice: 'burn', why: 'x' }, /no answer to/],
-    ['a choice it does not have', 'variant.changed', { axis: 'moon', choice: 'x', why: 'x' }, /no choice called/],
-    ['no reason', 'variant.changed', { axis: 'depth', choice: 'close', why: ' ' }, /Say why/],
-    ['a part that is on', 'part.settled', { part: 'rotor@drive', to: 'scrapped' }, /is not off/],
-    ['a part that goes back', 'part.settled', { part: 'cover', to: 'scrapped' }, /goes back at its own step/],
-  ])('refuses %s', (_, kind, payload, words) => {
+  it.each<[string, Parameters<typeof refusal>[1], object, string]>([
+    ['an answer it does not have', 'variant.changed', { axis: 'depth', choice: 'burn', why: 'x' }, 'sheet.unknown'],
+    ['a choice it does not have', 'variant.changed', { axis: 'moon', choice: 'x', why: 'x' }, 'sheet.unknown'],
+    ['no reason', 'variant.changed', { axis: 'depth', choice: 'close', why: ' ' }, 'choice.why'],
+    ['a part that is on', 'part.settled', { part: 'rotor@drive', to: 'scrapped' }, 'parts.notOff'],
+    ['a part that goes back', 'part.settled', { part: 'cover', to: 'scrapped' }, 'part.settled.ownStep'],
+  ])('refuses %s', (_, kind, payload, code) => {
     const one = worker(sheet)
     one.workUntil('decide-depth')
-    expect(refusal(one, kind, payload as never, 'lead')).toMatch(words)
+    expect(refusal(one, kind, payload as never, 'lead')).toMatchObject({ code })
   })
   it('a lead decides it, and not before the gaps are read', () => {
     const one = worker(sheet)
     const choose = { axis: 'depth', choice: 'close', why: 'x' }
-    expect(refusal(one, 'variant.changed', choose, 'lead')).toMatch(/cannot be reached yet/)
+    expect(refusal(one, 'variant.changed', choose, 'lead')).toMatchObject({
+      code: 'step.outOfReach',
+      values: { what: 'First: Measure the gaps' },
+    })
     one.workUntil('decide-depth')
-    expect(refusal(one, 'variant.changed', choose, 'fitter')).toMatch(/A lead decides/)
+    expect(refusal(one, 'variant.changed', choose, 'fitter')).toMatchObject({ code: 'choice.leadOnly' })
     expect(refusal(one, 'variant.changed', choose, 'lead')).toBeNull()
   })
   it('taken back while something stands on it, is refused by name', () => {
@@ -136,7 +142,12 @@ describe('overhaul or close up', () => {
     const switched = one.folded.entries.at(-1)!
     one.workUntil('rotors-in')
     const back = { target: switched.id, why: 'x' }
-    expect(refusal(one, 'entry.corrected', back, 'lead')).toMatch(/A later act depends on it/)
+    expect(refusal(one, 'entry.corrected', back, 'lead')).toMatchObject({
+      code: 'entry.ground',
+      values: {
+        why: "This machine's sheet has no mark called “lobes”. Reload the job; the sheet may be another version.",
+      },
+    })
     const fresh = decided({}, 'overhaul')
     expect(refusal(fresh, 'entry.corrected', { target: fresh.folded.entries.at(-1)!.id, why: 'x' }, 'lead')).toBeNull()
   })

@@ -1,8 +1,9 @@
 import type { Axis, Plan } from '../sheet/index.ts'
-import { switched } from './acts/variant-changed.ts'
-import { owedNow } from './owed/index.ts'
+import { obligations } from './debts.ts'
+import { switched } from './features/choices.ts'
 import { standing, type CheckResult } from './measuring/results.ts'
-import { partState, type JobState } from './ledger/state.ts'
+import { partState } from './ledger/part.ts'
+import type { JobState } from './ledger/state.ts'
 import { partName } from './ledger/words.ts'
 
 /** The plan a job goes by in a state: the one it was opened with, or the one its choices have led to. */
@@ -59,13 +60,6 @@ export function consequencesOf(plan: Plan, state: JobState, axis: string, choice
     strays: [...state.parts.keys()]
       .filter(ref => partState(state, ref).where === 'off' && plan.fittedBy.has(ref) && !next.fittedBy.has(ref))
       .map(ref => partName(plan, ref)),
-    owed: owedNow(next, state).length - owedNow(plan, state).length,
+    owed: obligations(next, state).length - obligations(plan, state).length,
   }
-}
-
-/** Steps that the sheet has and this job has not, by the choice that leaves them out. */
-export function leftOut(plan: Plan): string[] {
-  // Of two ways to do the same, the one not taken is nothing left out.
-  const done = new Set(plan.sheet.steps.map(one => one.title))
-  return plan.whole.steps.filter(one => !plan.steps.has(one.id) && !done.has(one.title)).map(one => one.title)
 }

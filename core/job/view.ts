@@ -1,6 +1,7 @@
 import { STATIONS, type Plan, type Station } from '../sheet/index.ts'
 import { gateOf, type Gate } from './owed/gate.ts'
-import { obligations, type Obligation } from './owed/index.ts'
+import { obligations } from './debts.ts'
+import type { Obligation } from './owed/owing.ts'
 import { checkResults, type CheckResult } from './measuring/results.ts'
 import type { JobState } from './ledger/state.ts'
 import { unmetNeeds } from './parts/needs.ts'
@@ -40,9 +41,8 @@ export function viewJob(plan: Plan, state: JobState): JobView {
   return { results, owed, gate: gateOf(plan, state, owed), tray: trayOf(plan, state), stations }
 }
 
-/** A joint or a hold point is owed from the moment its step can be reached; the rest from the start. */
 function isDue(plan: Plan, state: JobState, one: Obligation): boolean {
-  if (!['joint', 'slackening', 'hold'].includes(one.kind)) return true
+  if (!one.onceReached) return true
   const step = plan.steps.get(one.step ?? '')
   return !step || unmetNeeds(plan, state, step).length === 0
 }

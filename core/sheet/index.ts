@@ -6,7 +6,7 @@ export {
   placesOf,
   liftedWith,
   fullVariants,
-  needsSums,
+  sumNamesOf,
   readingKey,
   stepsBefore,
   type Plan,

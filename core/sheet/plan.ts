@@ -265,7 +265,7 @@ export function stepsBefore(steps: Map<string, Step>, id: string): Set<string> {
 
 /**
  * Settles a sheet for one machine. The sheet is taken as sound; see `examineSheet`. Sums come in from outside, since who
- * only lists parts and checks needs none; `needsSums` tells.
+ * only lists parts and checks needs none; `sumNamesOf` tells.
  */
 export function planFor(source: ShelfSheet, chosen: Variants = {}, sums: Sums = NO_SUMS): Plan {
   const sheet = resolveSheet(source, chosen)
@@ -331,5 +331,14 @@ export function planFor(source: ShelfSheet, chosen: Variants = {}, sums: Sums = 
   }
 }
 
-/** Whether a job by this sheet works sums out. */
-export const needsSums = ({ checks }: Pick<ShelfSheet, 'checks'>): boolean => checks.some(one => one.kind === 'sum')
+/** What a job by this sheet may call a sum, whatever the machine: the names of the Gauge room among them are those it works out. */
+export function sumNamesOf({ checks }: Pick<ShelfSheet, 'checks'>): string[] {
+  const names = new Set<string>()
+  const look = (value: unknown, path: readonly string[]): void => {
+    if (typeof value === 'string' && path.includes('sum') && path.includes('name')) names.add(value)
+    else if (typeof value === 'object' && value !== null)
+      for (const [key, each] of Object.entries(value)) look(each, [...path, key])
+  }
+  look(checks, [])
+  return [...names]
+}

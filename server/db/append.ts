@@ -1,4 +1,4 @@
-import type { AppendAnswer, Person, SentEntry, SignedInPerson } from '../../shared/answers.ts'
+import type { AppendAnswer, Person, RefusedAnswer, SentEntry, SignedInPerson } from '../../shared/answers.ts'
 import { isSameGround, takeIn, wantsPin, type AnyEntry } from '../../core/job/index.ts'
 import { checkClaims, checked, doersOf, isPlain, Refused, type RefusalStatus } from './claims.ts'
 import type { Database, Transaction } from './client.ts'
@@ -8,8 +8,7 @@ import { writeEquipmentState, writeProjections } from './projections.ts'
 import { planOf } from './sheets.ts'
 import { within } from '../live/turns.ts'
 
-export type Appended =
-  ({ kept: true } & AppendAnswer) | { kept: false; status: RefusalStatus; why: string; entry: string | null }
+export type Appended = ({ kept: true } & AppendAnswer) | ({ kept: false; status: RefusalStatus } & RefusedAnswer)
 
 /** Two ledgers may hold the same act in another key order; PostgreSQL keeps jsonb keys in its own. */
 const sameJson = (a: unknown, b: unknown): boolean => JSON.stringify(sorted(a)) === JSON.stringify(sorted(b))
@@ -205,8 +204,9 @@ export async function append(
     jobs.remember(jobId, after)
     return answer
   } catch (error) {
-    if (error instanceof Refused) return { kept: false, status: error.status, why: error.why, entry: error.entry }
-    if (isDoubled(error)) return { kept: false, status: 409, why: TAKEN, entry: null }
+    if (error instanceof Refused)
+      return { kept: false, status: error.status, why: error.message, entry: error.entry, refusal: error.refusal }
+    if (isDoubled(error)) return { kept: false, status: 409, why: TAKEN, entry: null, refusal: null }
     throw error
   }
 }

@@ -6,8 +6,10 @@ import {
   isSameCompetence,
   rolesWords,
   rootOf,
+  sentenceOf,
   type ActKind,
   type AnyEntry,
+  type Refusal,
 } from '../../core/job/index.ts'
 import type { Transaction } from './client.ts'
 import { everybody, isOnlyLead } from './people.ts'
@@ -18,12 +20,15 @@ export type RefusalStatus = 400 | 403 | 404 | 409 | 422
 
 /** Thrown to roll a whole batch back; caught where it started. */
 export class Refused extends Error {
+  /** The refusal as the core says it, where it comes from there. */
+  readonly refusal: Refusal | null
   constructor(
     readonly status: RefusalStatus,
-    readonly why: string,
+    why: string | Refusal,
     readonly entry: string | null,
   ) {
-    super(why)
+    super(typeof why === 'string' ? why : sentenceOf(why))
+    this.refusal = typeof why === 'string' ? null : why
   }
 }
 

@@ -6,7 +6,7 @@ import { fullVariants, type Moment } from '../../core/sheet/index.ts'
 import type { Database } from './client.ts'
 import { pastJobs } from './jobs.ts'
 import { area, buildSheet, equipment, equipmentState, fittedPart, hoursRead, job, person, reading } from './schema.ts'
-import { newestSheet, newestSheets, planOn, sheetOf } from './sheets.ts'
+import { newestSheet, newestSheets, planOn } from './sheets.ts'
 import { whatIsNext } from '../../core/wear/next.ts'
 
 /** The yard: areas with their machines, how each stands and what is next. */
@@ -124,7 +124,7 @@ export async function machine(db: Database, tag: string): Promise<MachineAnswer 
   return {
     equipment: row.equipment,
     hoursRead: meter ?? null,
-    sheet: await sheetOf(db, row.equipment.sheetId, row.version!),
+    sheet: { id: row.equipment.sheetId, version: row.version! },
     readings,
     fitted,
     past,

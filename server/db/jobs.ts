@@ -2,7 +2,7 @@ import { setImmediate } from 'node:timers/promises'
 import { and, asc, count, desc, eq, inArray, isNotNull, isNull, ne, notExists, sql } from 'drizzle-orm'
 import { alias } from 'drizzle-orm/pg-core'
 import { v7 as uuid } from 'uuid'
-import { planIn, standingOf, type JobState, type Standing } from '../../core/job/index.ts'
+import { openingOf, planIn, standingOf, type JobState, type Standing } from '../../core/job/index.ts'
 import type { JobAnswer, OpenJob, PastJob, SignedInPerson, WorkedAnswer } from '../../shared/answers.ts'
 import type { RecordWork } from '../heavy/tasks.ts'
 import type { Database, Transaction } from './client.ts'
@@ -21,16 +21,16 @@ export async function findJob(db: Database | Transaction, id: string): Promise<J
 }
 
 /** What the bench of one job starts from, as it stands at one moment. */
-export async function jobWithLedger(db: Database, id: string): Promise<(JobAnswer & { job: JobRow }) | null> {
+export async function jobWithLedger(db: Database, id: string): Promise<JobAnswer | null> {
   return db.transaction(
     async tx => {
       const row = await findJob(tx, id)
       if (!row) return null
-      const [machine] = await tx.select().from(equipment).where(eq(equipment.tag, row.equipmentTag))
+      const { equipmentTag } = row
+      const [machine] = await tx.select().from(equipment).where(eq(equipment.tag, equipmentTag))
       return {
-        job: row,
+        job: { id, number: row.number, equipmentTag, signedAt: row.signedAt, cancelledAt: row.cancelledAt },
         equipment: machine!,
-        sheet: await sheetOf(tx, row.sheetId, row.sheetVersion),
         entries: await entriesAfter(tx, id, 0),
         people: await everybody(tx),
         last: await lastFigures(tx, row),
@@ -46,9 +46,11 @@ export async function recordWork(
   { id }: JobRow,
   how: Pick<RecordWork, 'lengths' | 'part'>,
 ): Promise<RecordWork> {
-  const { job: row, sheet, entries, people, equipment: machine } = (await jobWithLedger(db, id))!
+  const { job: row, entries, people, equipment: machine } = (await jobWithLedger(db, id))!
+  const { sheet: name, version, variants } = openingOf(entries)
+  const sheet = await sheetOf(db, name, version)
   return {
-    ...{ sheet, variants: row.variants, entries, number: row.number, machine },
+    ...{ sheet, variants, entries, number: row.number, machine },
     names: people.map(({ id: who, name }): [string, string] => [who, name]),
     ...how,
   }

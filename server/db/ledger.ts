@@ -64,6 +64,16 @@ const SENT = sql`(
   received_at timestamptz, corrects uuid, vouched_by uuid, seen integer, tablet uuid, clock_behind_ms integer,
   clock_measured_at timestamptz)`
 
+/** What the database passes on in one message stays under this, bytes. */
+const MESSAGE = 8000
+
+/** That a ledger has grown, as it is told to every process: with what it grew by, where that is short enough to pass on. */
+function grownBy(jobId: string, entries: readonly AnyEntry[]): string {
+  const grown = { job: jobId, seq: entries.at(-1)!.seq! }
+  const whole = JSON.stringify({ ...grown, entries })
+  return Buffer.byteLength(whole) < MESSAGE ? whole : JSON.stringify(grown)
+}
+
 /** Adds entries to a ledger, moves its job on, and says so to whoever listens: one statement, one way there and back. */
 export function addEntries(tx: Transaction, jobId: string, entries: readonly AnyEntry[], state: JobState) {
   const seq = entries.at(-1)!.seq!
@@ -74,7 +84,7 @@ export function addEntries(tx: Transaction, jobId: string, entries: readonly Any
       where id = ${jobId}
       returning id
     ), added as (${INTO} from moved, jsonb_to_recordset(${rowsOf(entries)}::jsonb) as sent ${SENT})
-    select pg_notify('job_changed', ${`${jobId} ${seq}`})`)
+    select pg_notify('job_changed', ${grownBy(jobId, entries)})`)
 }
 
 /**
@@ -95,6 +105,6 @@ export async function addIfLastIs(
         and exists (select from entry where entry.job_id = ${jobId} and entry.seq = ${last.seq} and entry.id = ${last.id})
       returning id
     ), added as (${INTO} from moved, jsonb_to_recordset(${rowsOf(entries)}::jsonb) as sent ${SENT})
-    select pg_notify('job_changed', ${`${jobId} ${seq}`}) from moved`)
+    select pg_notify('job_changed', ${grownBy(jobId, entries)}) from moved`)
   return told.length > 0
 }

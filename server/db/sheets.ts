@@ -10,25 +10,36 @@ export async function shelve(db: Database, sheet: ShelfSheet): Promise<void> {
 }
 
 /** Sheets by name and version: a version never changes, so what was read once stays good. */
-const bodies = new Map<string, Promise<ShelfSheet>>()
+const bodies = new Map<string, Promise<ShelfSheet | null>>()
 
-export function sheetOf(db: Database | Transaction, id: string, version: number): Promise<ShelfSheet> {
+/** A sheet by its name and version; null where it is not on the shelf. */
+export function sheetOnShelf(db: Database | Transaction, id: string, version: number): Promise<ShelfSheet | null> {
   const key = `${id} ${version}`
   const known = bodies.get(key)
   if (known) return known
   const asked = bodyOf(db, id, version)
   bodies.set(key, asked)
-  asked.catch(() => bodies.delete(key))
+  // What is not there today may be put there tomorrow.
+  asked.then(
+    found => found ?? bodies.delete(key),
+    () => bodies.delete(key),
+  )
   return asked
 }
 
-async function bodyOf(db: Database | Transaction, id: string, version: number): Promise<ShelfSheet> {
+/** A sheet that jobs and machines rest on. Throws where it is missing. */
+export async function sheetOf(db: Database | Transaction, id: string, version: number): Promise<ShelfSheet> {
+  const found = await sheetOnShelf(db, id, version)
+  if (!found) throw new Error(`Build sheet ${id} version ${version} is missing from the shelf.`)
+  return found
+}
+
+async function bodyOf(db: Database | Transaction, id: string, version: number): Promise<ShelfSheet | null> {
   const [row] = await db
     .select({ body: buildSheet.body })
     .from(buildSheet)
     .where(and(eq(buildSheet.id, id), eq(buildSheet.version, version)))
-  if (!row) throw new Error(`Build sheet ${id} version ${version} is missing from the shelf.`)
-  return row.body
+  return row?.body ?? null
 }
 
 /** The newest version of every sheet on the shelf, by name. */

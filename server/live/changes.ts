@@ -2,6 +2,7 @@ import { EventEmitter } from 'node:events'
 import { database, hear } from '../db/client.ts'
 import { lastSeqs } from '../db/jobs.ts'
 import { endedAmong } from '../db/sessions.ts'
+import type { Grown } from '../../shared/answers.ts'
 import { pulse } from './pulse.ts'
 
 /** Passes what happened from the database to the screens of this process. One listening connection serves them all. */
@@ -17,7 +18,7 @@ async function catchUp(): Promise<void> {
     lastSeqs(database(), heardFor('job')),
     endedAmong(database(), heardFor('session')),
   ])
-  for (const { id, lastSeq } of jobs) heard.emit(`job ${id}`, lastSeq)
+  for (const { id, lastSeq } of jobs) heard.emit(`job ${id}`, { seq: lastSeq } satisfies Grown)
   for (const id of ended) heard.emit(`session ${id}`)
 }
 
@@ -25,8 +26,8 @@ const listen = (): Promise<unknown> =>
   hear(
     {
       job_changed: message => {
-        const [job, seq] = message.split(' ')
-        heard.emit(`job ${job}`, Number(seq))
+        const { job, ...grown } = JSON.parse(message) as Grown & { job: string }
+        heard.emit(`job ${job}`, grown satisfies Grown)
       },
       session_ended: id => heard.emit(`session ${id}`),
     },
@@ -58,8 +59,8 @@ function on<T>(event: string, back: (value: T) => void): () => void {
   return () => void heard.off(event, back)
 }
 
-/** Calls back with the newest sequence number whenever the job's ledger grows, in whichever process it did. */
-export const onJobChanged = (jobId: string, back: (seq: number) => void) => on(`job ${jobId}`, back)
+/** Calls back whenever the job's ledger grows, in whichever process it did. */
+export const onJobChanged = (jobId: string, back: (grown: Grown) => void) => on(`job ${jobId}`, back)
 
 /** Calls back when a session is over: signed out, taken out, demoted, or given another PIN. */
 export const onSessionEnded = (id: string, back: () => void) => on(`session ${id}`, back)

@@ -6,7 +6,7 @@ import { v7 as uuid } from 'uuid'
 import { database, disconnect } from '../../server/db/client.ts'
 import { addKey, takeKeyBack } from '../../server/db/keys.ts'
 import { rebuildProjections } from '../../server/db/rebuild.ts'
-import type { RecordAnswer } from '../../shared/answers.ts'
+import type { Grown, RecordAnswer, SheetAnswer } from '../../shared/answers.ts'
 import { reading } from '../pump.ts'
 import { fillDatabase, owner, signIn, startServer, type RunningServer, type SignedIn } from './server.ts'
 
@@ -123,6 +123,17 @@ describe('junk', () => {
     )
     expect(answer.status).toBe(422)
     expect(await whyOf(answer)).toMatch(/cannot be a reading/)
+  })
+  it('a sheet is kept for good, and one that is not there is not', async () => {
+    const answer = await fitter.get('/api/sheets/m10-gear-unit/2')
+    expect(answer.headers.get('cache-control')).toContain('immutable')
+    const { sheet, crafts } = (await answer.json()) as SheetAnswer
+    expect(sheet).toMatchObject({ id: 'm10-gear-unit', version: 2 })
+    expect(crafts).toContain('sleeves')
+    for (const name of ['m10-gear-unit/999', 'no-such/1'])
+      expect((await fitter.get(`/api/sheets/${name}`)).status, name).toBe(404)
+    for (const name of ['m10-gear-unit/0', 'm10-gear-unit/x'])
+      expect((await fitter.get(`/api/sheets/${name}`)).status, name).toBe(400)
   })
   it('an after that is no number is refused', async () => {
     const [job] = (await (await fitter.get('/api/jobs')).json()) as { id: string }[]
@@ -267,12 +278,21 @@ describe('the live stream', () => {
     expect(answer.headers.get('content-type')).toContain('text/event-stream')
     const heard = answer.body!.getReader()
     const next = async () => new TextDecoder().decode((await heard.read()).value)
-    expect(await next()).toContain('data: 1')
+    const told = async () => JSON.parse(/^data: (.*)$/m.exec(await next())![1]!) as Grown
+    expect(await told()).toEqual({ seq: 1 })
     const sent = Date.now()
     await post(job, entry('note.written', { text: 'x' }))
-    expect(await next()).toContain('data: 2')
+    const grown = await told()
+    // With what it grew by, as it is read from the ledger: nobody asks again.
+    expect(grown).toMatchObject({ seq: 2, entries: [{ kind: 'note.written', payload: { text: 'x' }, seq: 2 }] })
+    expect(await (await elsewhere.get(`/api/jobs/${job}/entries?after=1`)).json()).toEqual(grown.entries)
     // A generous bound: it shows the path works without polling, the benchmark measures it.
     expect(Date.now() - sent).toBeLessThan(5000)
+    await post(
+      job,
+      Array.from({ length: 5 }, () => entry('note.written', { text: 'ä'.repeat(1000) })),
+    )
+    expect(await told()).toEqual({ seq: 7 })
     stop.abort()
   })
 })

@@ -74,7 +74,7 @@ describe('a stream', () => {
       sql`update session set started_at = ${from} where person_id = ${me.id} and ended_at is null`,
     )
     const stream = await listenTo(me, job)
-    await stream.hears(/data: \d+/)
+    await stream.hears(/data: \{"seq":\d+/)
     for (let i = 0; i < 100 && !stream.isOver(); i++) await new Promise(resolve => setTimeout(resolve, 100))
     expect(stream.isOver()).toBe(true)
     expect((await me.get('/api/yard')).status).toBe(401)
@@ -89,7 +89,7 @@ describe('a stream', () => {
     for (const one of streams) one.stop()
     await new Promise(resolve => setTimeout(resolve, 500))
     const again = await listenTo(fitter, job)
-    await again.hears(/data: \d+/)
+    await again.hears(/data: \{"seq":\d+/)
     again.stop()
   })
 })

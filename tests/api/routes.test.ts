@@ -27,6 +27,7 @@ const TABLE: Record<string, 'open' | readonly Role[]> = {
   'DELETE /api/people/[id]/devices/[device]': ['lead'],
   'GET /api/machines/[tag]': ROLES,
   'PATCH /api/machines/[tag]': ['fitter', 'lead', 'planner'],
+  'GET /api/sheets/[id]/[version]': ROLES,
   'GET /api/jobs': ROLES,
   'POST /api/jobs': ['fitter', 'lead', 'planner'],
   'GET /api/jobs/[id]': ROLES,
@@ -46,6 +47,7 @@ const NOBODY = '0198aaaa-0000-7000-8000-000000000000'
 const addressOf = (path: string) =>
   path
     .replace('people/[id]', `people/${NOBODY}`)
+    .replace('sheets/[id]/[version]', 'sheets/m14-axially-split-pump/1')
     .replace('[id]', NOBODY)
     .replace('[device]', NOBODY)
     .replace('[tag]', 'P-214A')

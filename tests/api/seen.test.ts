@@ -1,12 +1,12 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { sql } from 'drizzle-orm'
 import { v7 as uuid } from 'uuid'
-import { emptyFold, extend, type AnyEntry } from '../../core/job/index.ts'
+import { emptyFold, extend, openingOf, type AnyEntry } from '../../core/job/index.ts'
 import { planFor } from '../../core/sheet/index.ts'
 import { SUMS_BY_NAME } from '../../core/sums/index.ts'
 import { database, disconnect } from '../../server/db/client.ts'
 import { rebuildProjections } from '../../server/db/rebuild.ts'
-import type { JobAnswer } from '../../shared/answers.ts'
+import type { JobAnswer, SheetAnswer } from '../../shared/answers.ts'
 import { reading } from '../pump.ts'
 import { fillDatabase, pumpOfOwn, signIn, startServer, type RunningServer, type SignedIn } from './server.ts'
 
@@ -38,7 +38,9 @@ const entry = (kind: string, payload: object, more: object) => {
 const post = (who: SignedIn, body: unknown) => who.post(`/api/jobs/${job}/entries`, body)
 const ledger = async () => (await (await fitter.get(`/api/jobs/${job}/entries`)).json()) as AnyEntry[]
 const stateOf = async () => {
-  const { sheet, entries } = (await (await fitter.get(`/api/jobs/${job}`)).json()) as JobAnswer
+  const { entries } = (await (await fitter.get(`/api/jobs/${job}`)).json()) as JobAnswer
+  const opening = openingOf(entries)
+  const { sheet } = (await (await fitter.get(`/api/sheets/${opening.sheet}/${opening.version}`)).json()) as SheetAnswer
   return extend(planFor(sheet, {}, SUMS_BY_NAME), emptyFold(), entries)
 }
 const gap = (mm: number, more: object) => entry('reading.taken', reading('hub-gap', 'asFound', [[mm]]), more)

@@ -3,12 +3,12 @@ import { expect, type BrowserContext, type Cookie, type Locator, type Page } fro
 import { v7 as uuid } from 'uuid'
 import { SUMS_BY_NAME } from '../../core/sums/index.ts'
 import { planFor, type Plan } from '../../core/sheet/index.ts'
-import { extend, type Entry } from '../../core/job/index.ts'
+import { extend, openingOf } from '../../core/job/index.ts'
 import { SOUND } from '../../demo/figures.ts'
 import { wornFindings } from '../../demo/findings.ts'
 import { Technician } from '../../demo/technician.ts'
 import { PEOPLE } from '../../demo/thornmere.ts'
-import type { DoorAnswer, JobAnswer, OpenedJob } from '../../shared/answers.ts'
+import type { DoorAnswer, JobAnswer, OpenedJob, SheetAnswer } from '../../shared/answers.ts'
 
 /** The hands of a technician on the screen: only what a person can see and touch. */
 export async function signIn(page: Page, name = 'R. Okell') {
@@ -110,13 +110,13 @@ export async function jobAt(page: Page, tag: string, step: string) {
   const { pin } = PEOPLE.find(one => one.name === lead!.name)!
   const id = await jobOn(page, tag)
   const job = (await (await page.request.get(`/api/jobs/${id}`)).json()) as JobAnswer
-  const opened = job.entries[0]! as Entry<'job.opened'>
-  const plan = planFor(job.sheet, opened.payload.variants, SUMS_BY_NAME)
+  const opening = openingOf(job.entries)
+  const plan = planFor(await sheetAt(page, opening), opening.variants, SUMS_BY_NAME)
   // Numbers of its own: those of the screen are in the hands of whoever stands there.
   let label = 10_000 + job.entries.length
   const worker = new Technician(
     plan,
-    wornFindings({ general: 0.3 }, { fitter: fitter!.id, lead: lead!.id }, SOUND[job.sheet.id]),
+    wornFindings({ general: 0.3 }, { fitter: fitter!.id, lead: lead!.id }, SOUND[opening.sheet]),
     { id: () => uuid(), now: () => new Date().toISOString() },
     () => ++label,
   )
@@ -343,13 +343,17 @@ export async function answer(page: Page) {
     await words.first().click()
 }
 
+/** A build sheet, as the server answers it. */
+const sheetAt = async (page: Page, { sheet, version }: { sheet: string; version: number }) =>
+  ((await (await page.request.get(`/api/sheets/${sheet}/${version}`)).json()) as SheetAnswer).sheet
+
 /** The plan of the job on the screen, as it was opened. */
 async function planOn(page: Page): Promise<Plan> {
   const id = /\/bench\/([^/?]+)/.exec(page.url())![1]!
   const known = PLANS.get(id)
   if (known) return known
-  const { sheet, entries } = (await (await page.request.get(`/api/jobs/${id}`)).json()) as JobAnswer
-  const plan = planFor(sheet, (entries[0] as Entry<'job.opened'>).payload.variants)
+  const opening = openingOf(((await (await page.request.get(`/api/jobs/${id}`)).json()) as JobAnswer).entries)
+  const plan = planFor(await sheetAt(page, opening), opening.variants)
   PLANS.set(id, plan)
   return plan
 }
@@ -362,25 +366,41 @@ const undecided = (page: Page) =>
     .getByRole('radiogroup')
     .filter({ hasNot: page.locator('.is-active') })
 
-/** Does the step on the card, whatever it asks: cautions, readings, marks, questions, bolts, decisions. */
+/** What a hand does at each pad, as it is turned to. */
+const AT_PAD: Record<string, (page: Page, figures: Figures) => Promise<unknown>> = {
+  reading: async (page, figures) =>
+    (await pad(page).locator('#figure').isVisible()) ? measure(page, figures) : answerAsked(page),
+  mark: makeMark,
+  joint: pullJoint,
+  decide: async page => {
+    if (await pad(page).locator('[data-test=propose]').isVisible())
+      await pad(page).locator('[data-test=propose]').click()
+    else if (await undecided(page).first().isVisible())
+      await undecided(page).first().getByText('reuse', { exact: true }).click()
+    else await pad(page).locator('[data-test=fetch]').click()
+  },
+}
+
+/** Whether the pad still wants something of the hand; afterwards it shows what was done there. */
+const wantsHand = (page: Page) =>
+  pad(page)
+    .locator('#figure, [data-test=mark], [data-test=bolt], [data-test=propose], [data-test=fetch]')
+    .or(unanswered(page))
+    .or(undecided(page))
+    .first()
+    .isVisible()
+
+/** Does the step on the card, whatever it asks: cautions, then what its pad is turned to, then the step itself. */
 export async function doStep(page: Page, figures: Figures = {}) {
   const step = await stepNow(page)
   const confirm = page.locator('[data-test=confirm]')
   for (let i = 0; i < 80; i++) {
     if ((await stepNow(page)) !== step || !(await confirm.isVisible())) return
     const card = page.getByRole('region', { name: 'The step in view' })
+    const atPad = AT_PAD[(await pad(page).getAttribute('data-pad')) ?? '']
     if (await card.getByRole('button', { name: 'Read', exact: true }).first().isVisible())
       await card.getByRole('button', { name: 'Read', exact: true }).first().click()
-    else if (await pad(page).locator('#figure').isVisible()) await measure(page, figures)
-    else if (await unanswered(page).first().isVisible()) await answerAsked(page)
-    else if (await pad(page).locator('[data-test=mark]').isVisible()) await makeMark(page)
-    else if (await page.locator('[data-test=bolt]').isVisible()) await pullJoint(page)
-    else if (await pad(page).locator('[data-test=propose]').isVisible())
-      await pad(page).locator('[data-test=propose]').click()
-    else if (await undecided(page).first().isVisible())
-      await undecided(page).first().getByText('reuse', { exact: true }).click()
-    else if (await pad(page).locator('[data-test=fetch]').isVisible())
-      await pad(page).locator('[data-test=fetch]').click()
+    else if (atPad && (await wantsHand(page))) await atPad(page, figures)
     else if (await page.locator('[data-test=hold]').isVisible()) {
       await page.locator('[data-test=hold]').click()
       await signAs(page)

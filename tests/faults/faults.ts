@@ -177,7 +177,7 @@ async function streamsCut() {
   }
   const open = () => Promise.all(Array.from({ length: 200 }, (_, i) => listenTo(by, jobs[i % jobs.length]!.id)))
   const streams = await open()
-  await Promise.all(streams.map(one => one.hears(/data: \d+/)))
+  await Promise.all(streams.map(one => one.hears(/data: \{"seq":\d+/)))
   const { db, end: leave } = connectTo(cluster.url('faults'), 1)
   const [row] = await db.execute<{ n: number }>(sql`
     select count(*)::int as n from pg_stat_activity where usename = 'needler_app' and query ilike 'listen%'`)
@@ -188,7 +188,7 @@ async function streamsCut() {
   const seqs = await Promise.all(written.map(async one => ((await one.json()) as { lastSeq: number }).lastSeq))
   const from = performance.now()
   const again = await open()
-  await Promise.all(again.map((one, i) => one.hears(new RegExp(`data: ${seqs[i % jobs.length]!}\\n`))))
+  await Promise.all(again.map((one, i) => one.hears(new RegExp(`data: \\{"seq":${seqs[i % jobs.length]!}[,}]`))))
   held('  all of them know what they missed after', performance.now() - from, ' ms', 3000)
   again.forEach(one => one.stop())
   await way.close()
@@ -271,7 +271,7 @@ async function diskFilled() {
 async function stopped() {
   console.log('Told to stop with twenty pages open')
   const streams = await Promise.all(Array.from({ length: 20 }, (_, i) => listenTo(fitter, jobs[i % jobs.length]!.id)))
-  await Promise.all(streams.map(one => one.hears(/data: \d+/)))
+  await Promise.all(streams.map(one => one.hears(/data: \{"seq":\d+/)))
   const from = performance.now()
   await server!.stop('SIGTERM')
   held('  stopped after', performance.now() - from, ' ms', 3000)

@@ -1,6 +1,5 @@
 import { spawnSync } from 'node:child_process'
 import { readFileSync } from 'node:fs'
-import { gzipSync } from 'node:zlib'
 import { v7 as uuid } from 'uuid'
 import { chromium, type Browser } from '@playwright/test'
 import { fold, viewJob, type AnyEntry } from '../../core/job/index.ts'
@@ -20,6 +19,7 @@ import { largeFleet, loadFleet } from './fleet.ts'
 import { heavyWork } from './heavy.ts'
 import { costOfAppends } from './ledger.ts'
 import { median, say } from './say.ts'
+import { firstLoadOf } from './first-load.ts'
 import { signedInPage } from './page.ts'
 import { interactionOf64, shimsOutOf40, trialInTheWorker } from './sums.ts'
 
@@ -128,28 +128,14 @@ const firstLoad = (url: string) =>
       ['gauge room', '/gauge-room/fits?sum=limits-and-fits'],
     ] as const) {
       const page = await signedInPage(browser, url)
-      const bytes = { code: 0, fonts: 0, data: 0 }
-      // A script that was announced and then used is fetched once.
-      const seen = new Set<string>()
-      let hasJoi = false
-      page.on('response', async response => {
-        const body = await response.body().catch(() => null)
-        if (!body || !response.url().startsWith(url) || seen.has(response.url())) return
-        seen.add(response.url())
-        const type = response.headers()['content-type'] ?? ''
-        if (/font|woff/.test(type) || response.url().endsWith('.woff2')) bytes.fonts += body.length
-        else bytes[/javascript|css/.test(type) ? 'code' : 'data'] += gzipSync(body).length
-        hasJoi ||= /javascript/.test(type) && body.includes('any.required')
-      })
       const target =
         name !== 'bench' ? path : `/bench/${(await (await page.request.get(`${url}/api/jobs`)).json())[0].id}`
-      await page.goto(url + target, { waitUntil: 'networkidle', timeout: 30_000 }).catch(() => {})
-      await page.waitForTimeout(1000)
+      const { code, fonts, data, files, hasJoi } = await firstLoadOf(page, url + target)
       const kB = (size: number) => `${(size / 1024).toFixed(0)} kB`
       line(
         `first load of the ${name}, scripts and styles gzipped`,
-        kB(bytes.code),
-        `fonts ${kB(bytes.fonts)}, pages and data ${kB(bytes.data)}, ${seen.size} files${hasJoi ? ', Joi is in it' : ', no Joi'}`,
+        kB(code),
+        `fonts ${kB(fonts)}, pages and data ${kB(data)}, ${files} files${hasJoi ? ', Joi is in it' : ', no Joi'}`,
       )
       await page.context().close()
     }

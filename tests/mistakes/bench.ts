@@ -5,6 +5,7 @@ import {
   markOf,
   mateMet,
   refusalOf,
+  sentenceOf,
   viewJob,
   type EntryKind,
   type Payloads,
@@ -78,7 +79,7 @@ export class Bench {
     for (const [mate, answer] of Object.entries(said.mates ?? {})) this.stands(mate, answer)
     const before = this.by.folded.state.flags.length
     this.by.doStep(step, otherwise)
-    this.heard.push(...this.by.folded.state.flags.slice(before).map(one => one.why))
+    this.heard.push(...this.by.folded.state.flags.slice(before).map(one => sentenceOf(one.why)))
     return this
   }
 
@@ -93,7 +94,7 @@ export class Bench {
   /** Tries something that is not to be. */
   tries<K extends EntryKind>(kind: K, payload: Payloads[K], role: Role = 'fitter'): this {
     const why = refusalOf(this.by.opened, this.by.folded, entryOf(kind, payload, { role }))
-    if (why) this.heard.push(why)
+    if (why) this.heard.push(sentenceOf(why))
     else this.by.act(kind, payload, role)
     return this
   }

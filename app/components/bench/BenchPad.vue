@@ -1,8 +1,27 @@
 <script setup lang="ts">
+import type { Component } from 'vue'
+
 /** The middle of the bench: turned to whatever is being measured, marked, fitted, pulled, decided or asked about. */
 const bench = useBench()
 const focus = computed(() => bench.focus)
-/** A reading leaves by its own button; everything else by the cross. */
+
+/** What is not needed to begin is fetched this long after. */
+const REST_MS = 4000
+
+/** A pad is the file of its name; it is fetched when it is first wanted, and all of them once the bench has been at rest: the network may go. */
+const FILES = import.meta.glob<{ default: Component }>(['./*Pad.vue', '!./BenchPad.vue'])
+const PADS = Object.fromEntries(
+  Object.entries(FILES).map(([file, load]) => [file.slice(2, -'Pad.vue'.length), defineAsyncComponent(load)]),
+)
+useTimeoutFn(() => void Promise.allSettled(Object.values(FILES).map(load => load())), REST_MS)
+const nameOf = (to: string) => `${to[0]!.toUpperCase()}${to.slice(1)}`
+
+/** What the pad is, and what it is turned to. */
+const shown = computed(() => {
+  const { to, ...turnedTo } = focus.value ?? { to: 'step' as const, step: bench.step?.id ?? '' }
+  return { to, is: PADS[nameOf(to)]!, key: JSON.stringify([to, turnedTo, to === 'say' && bench.step?.id]), turnedTo }
+})
+
 const pad = useTemplateRef<HTMLElement>('pad')
 // On a narrow screen the pad may lie out of sight of what was touched, and be empty until it has been fetched.
 watch(
@@ -16,9 +35,10 @@ watch(
 </script>
 
 <template>
-  <section ref="pad" class="card pad" aria-label="Gauge pad">
+  <section ref="pad" class="card pad" aria-label="Gauge pad" :data-pad="shown.to">
+    <!-- A reading leaves by its own button; everything else by the cross. -->
     <el-button
-      v-if="bench.chosenFocus && focus?.to !== 'reading'"
+      v-if="bench.chosenFocus && shown.to !== 'reading'"
       text
       class="back"
       aria-label="Back to the step"
@@ -26,28 +46,7 @@ watch(
     >
       ✕
     </el-button>
-    <ReadingPad
-      v-if="focus?.to === 'reading'"
-      :key="`${focus.check} ${focus.moment}`"
-      :check="focus.check"
-      :moment="focus.moment"
-    />
-    <MarkPad v-else-if="focus?.to === 'mark'" :key="focus.mate" :mate="focus.mate" />
-    <LazyJointPad v-else-if="focus?.to === 'joint'" :key="focus.joint" :joint="focus.joint" />
-    <LazyEasePad v-else-if="focus?.to === 'slackening'" :key="`ease ${focus.joint}`" :joint="focus.joint" />
-    <SayPad v-else-if="focus?.to === 'say'" :key="bench.step?.id" />
-    <MatePad v-else-if="focus?.to === 'mate'" :key="focus.mate" :mate="focus.mate" />
-    <AxisPad v-else-if="focus?.to === 'axis'" :key="focus.axis" :axis="focus.axis" />
-    <StrayPad v-else-if="focus?.to === 'stray'" :key="focus.part" :part="focus.part" />
-    <LazyRoundPad v-else-if="focus?.to === 'round'" :key="focus.loop" :loop="focus.loop" />
-    <LazyTroublePad v-else-if="focus?.to === 'trouble'" :key="focus.step" :step="focus.step" />
-    <LazyItemsPad v-else-if="focus?.to === 'items'" />
-    <DecidePad v-else-if="focus?.to === 'decide'" />
-    <PartPad v-else-if="focus?.to === 'part'" :key="focus.part" :part="focus.part" />
-    <PartsPad v-else-if="focus?.to === 'parts'" />
-    <GatePad v-else-if="focus?.to === 'gate'" />
-    <LedgerPad v-else-if="focus?.to === 'ledger'" />
-    <StepPad v-else />
+    <component :is="shown.is" :key="shown.key" v-bind="shown.turnedTo" />
   </section>
 </template>
 

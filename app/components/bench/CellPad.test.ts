@@ -1,7 +1,7 @@
 import { mountSuspended } from '@nuxt/test-utils/runtime'
 import { expect, it } from 'vitest'
 import { defineComponent, h, reactive } from 'vue'
-import { extend, viewJob, type Act, type AnyEntry } from '~~/core/job'
+import { extend, sentenceOf, viewJob, type Act, type AnyEntry } from '~~/core/job'
 import { entryOf } from '~~/tests/pump'
 import { atTheGap } from '~~/tests/measuring'
 import type { Job } from '~/bench/job'
@@ -26,7 +26,8 @@ function jobOf(one: ReturnType<typeof atTheGap>): Job {
         folded.value,
         acts.map(({ kind, payload }): AnyEntry => entryOf(kind, payload as never)),
       )
-      return folded.value.state.flags.at(-1)?.why ?? null
+      const flagged = folded.value.state.flags.at(-1)
+      return flagged ? sentenceOf(flagged.why) : null
     },
   }) as unknown as Job
 }

@@ -62,8 +62,9 @@ const ghost = computed(() =>
       : null,
 )
 /** What was read of this cell on two tablets that had not seen each other. */
+const rival = computed(() => result.value.rivals.find(each => each.cell.key === cell.value?.key))
 const unseen = computed(() =>
-  (result.value.rivals.find(each => each.cell.key === cell.value?.key)?.said ?? []).map(each => ({
+  (rival.value?.said ?? []).map(each => ({
     by: each.by,
     words: showTyped(each, cell.value ? unitOf(cell.value, system.value) : null),
   })),
@@ -73,8 +74,8 @@ const share = computed(() =>
   judged.value.share === null
     ? ''
     : judged.value.share > 3
-      ? 'More than three times the allowance is gone. '
-      : `${Math.round(judged.value.share * 100)} % of the allowance is gone. `,
+      ? 'More than three times the allowance is gone.'
+      : `${Math.round(judged.value.share * 100)} % of the allowance is gone.`,
 )
 const hint = computed(() => {
   const at = tries.figures.value.length
@@ -134,7 +135,7 @@ onMounted(() => field.value?.focus())
         @column="figures => one.takeColumn(figures)"
       />
       <p v-else class="big figures" :class="{ none: big === '–', long: !isKeyed && cell }" data-test="big">
-        {{ big }} <span class="unit">{{ cell ? unit : show(0, own).unit }}</span>
+        {{ big }}<span class="unit">{{ cell ? unit : show(0, own).unit }}</span>
       </p>
       <p v-if="isGauged" class="stands">
         <VerdictMark v-if="value !== null" class="word" :verdict="judged.verdict" />
@@ -164,8 +165,8 @@ onMounted(() => field.value?.focus())
           <strong v-if="deciding.held!.consequence">{{ inSentence(deciding.held!.consequence) }}.</strong>
         </p>
       </div>
-      <UnseenNote v-if="unseen.length" :said="unseen" />
-      <p v-if="(!isGauged || unseen.length) && result.again && !isOpen" class="why" data-test="again">
+      <UnseenNote v-if="unseen.length" :said="unseen" :is-apart="rival!.apart !== null" />
+      <p v-if="!isGauged && !unseen.length && result.again && !isOpen" class="why" data-test="again">
         {{ asSentence(result.again) }}
       </p>
       <p
@@ -196,7 +197,7 @@ onMounted(() => field.value?.focus())
       />
       <p class="verdict">
         <strong v-if="consequence">{{ consequence }}. </strong>
-        {{ share }}Limit {{ showLimits(own, system) }}.
+        Limit {{ showLimits(own, system) }}. {{ share }}
       </p>
       <FitBar v-if="fit" :fit="fit" />
       <WorkingLines v-if="working" :result="result" />
@@ -256,13 +257,16 @@ onMounted(() => field.value?.focus())
       <el-button v-if="correcting || (isOpen && entered)" @click="one.leave()">Cancel</el-button>
       <el-button v-if="bench.chosenFocus" @click="bench.look(null)">Back</el-button>
       <el-button v-if="isGauged" :aria-expanded="working" @click="working = !working">Working</el-button>
-      <EvidenceLost v-if="!result.complete" :lost="{ check: own.id, moment }" :by="own.lost" />
+      <EvidenceLost v-if="!result.complete && !result.again" :lost="{ check: own.id, moment }" :by="own.lost" />
     </div>
   </GaugeFrame>
 </template>
 
 <style scoped>
 .big {
+  display: flex;
+  gap: 8px;
+  align-items: baseline;
   font-size: clamp(42px, 4.6vw, 60px);
   line-height: 1.05;
   font-weight: 500;

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { actOf, clockOf, entryWords, readLedger, rootOf, type AnyEntry } from '~~/core/job'
+import { actOf, clockOf, entryWords, readLedger, rootOf, sentenceOf, type AnyEntry } from '~~/core/job'
 
 /** Everything that was done, newest first. Nothing is edited: a mistake is corrected by an entry that says why. */
 const job = useJob()
@@ -10,7 +10,7 @@ const why = ref<string | null>(null)
 const session = useSessionStore()
 const ledger = computed(() => readLedger(job.folded.entries))
 const counts = computed(() => new Set([...ledger.value.counted.map(one => one.id), ...ledger.value.inForce.keys()]))
-const flags = computed(() => new Map(job.state.flags.map(one => [one.entry, one.why])))
+const flags = computed(() => new Map(job.state.flags.map(one => [one.entry, sentenceOf(one.why)])))
 const SHOWN = [
   { value: 'all', label: 'Everybody' },
   { value: 'others', label: 'The others' },

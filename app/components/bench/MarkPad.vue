@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { markText, readLabel } from '~~/core/job'
+import { markText, readLabel, sentenceOf } from '~~/core/job'
 import { parseQuantity } from '~~/core/quantity'
 
 /** A match-mark made before two parts part: with what, where, and from which end or datum it was taken. */
@@ -23,7 +23,8 @@ const heldFrom = mate.mark!.seenFrom
 function where(): { deg: number } | { mm: number; text: string } | { label: string } | null {
   if (mate.rule.kind === 'label') {
     const label = text.value.trim()
-    why.value = readLabel(mate, { label })
+    const refusal = readLabel(mate, { label })
+    why.value = refusal && sentenceOf(refusal)
     return why.value ? null : { label }
   }
   if (mate.rule.kind === 'distance') {

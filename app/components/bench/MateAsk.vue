@@ -1,5 +1,15 @@
 <script setup lang="ts">
-import { answerText, choicesOf, markOf, markText, mateMet, missedBy, readLabel, type MateAnswer } from '~~/core/job'
+import {
+  answerText,
+  choicesOf,
+  markOf,
+  markText,
+  mateMet,
+  missedBy,
+  readLabel,
+  sentenceOf,
+  type MateAnswer,
+} from '~~/core/job'
 import { withinTurn } from '~~/core/marks'
 import { fixed, parseQuantity } from '~~/core/quantity'
 import type { Mate } from '~~/core/sheet'
@@ -60,7 +70,8 @@ function measure() {
 }
 function read() {
   const label = text.value.trim()
-  why.value = readLabel(props.mate, { label })
+  const refusal = readLabel(props.mate, { label })
+  why.value = refusal && sentenceOf(refusal)
   if (!why.value) emit('give', { label })
 }
 function again() {

@@ -2,15 +2,12 @@
 import { showValue, MOMENT_WORDS } from '~~/core/job'
 
 /** The readings of the step in view, where nothing is to be measured or said. */
+const props = defineProps<{ step: string }>()
 const job = useJob()
 const bench = useBench()
 const { system } = useDisplay()
 const readings = computed(() =>
-  bench.step
-    ? (job.plan.checksAt.get(bench.step.id) ?? []).map(({ check, moment }) =>
-        job.view.results.get(`${check.id} ${moment}`)!,
-      )
-    : [],
+  (job.plan.checksAt.get(props.step) ?? []).map(({ check, moment }) => job.view.results.get(`${check.id} ${moment}`)!),
 )
 </script>
 

@@ -10,46 +10,50 @@ const machines = shallowRef<Hit[]>([])
 const sums = shallowRef<Hit[]>([])
 const field = useTemplateRef<{ focus: () => void; getData: (query: string) => unknown }>('field')
 
-watch(open, async now => {
-  if (!now) return
-  text.value = ''
-  void nextTick(() => setTimeout(() => field.value?.focus(), 50))
-  // The sums come only when somebody looks for one.
-  void import('~~/core/sums').then(({ SUMS }) => {
-    sums.value = SUMS.map(one => ({
-      key: `g${one.name}`,
-      name: one.title,
-      kind: 'sum',
-      go: () => navigateTo({ path: `/gauge-room/${one.craft}`, query: { sum: one.name } }),
-    }))
-  })
-  const [areas, jobs] = await Promise.all([
-    askOrKept<YardArea[]>('/api/yard').then(
-      answer => answer.value,
-      () => [],
-    ),
-    askOrKept<OpenJob[]>('/api/jobs').then(
-      answer => answer.value,
-      () => [],
-    ),
-  ])
-  machines.value = [
-    ...jobs.map(one => ({
-      key: `j${one.id}`,
-      name: `Job ${one.number}, ${one.tag} ${one.name}`,
-      kind: 'job',
-      go: () => navigateTo(`/bench/${one.id}`),
-    })),
-    ...areas
-      .flatMap(area => area.machines)
-      .map(one => ({
-        key: `m${one.tag}`,
-        name: `${one.tag} ${one.name}`,
-        kind: 'machine',
-        go: () => navigateTo({ path: '/', query: { machine: one.tag } }),
+watch(
+  open,
+  async now => {
+    if (!now) return
+    text.value = ''
+    void nextTick(() => setTimeout(() => field.value?.focus(), 50))
+    // The sums come only when somebody looks for one.
+    void import('~~/core/sums').then(({ SUMS }) => {
+      sums.value = SUMS.map(one => ({
+        key: `g${one.name}`,
+        name: one.title,
+        kind: 'sum',
+        go: () => navigateTo({ path: `/gauge-room/${one.craft}`, query: { sum: one.name } }),
+      }))
+    })
+    const [areas, jobs] = await Promise.all([
+      askOrKept<YardArea[]>('/api/yard').then(
+        answer => answer.value,
+        () => [],
+      ),
+      askOrKept<OpenJob[]>('/api/jobs').then(
+        answer => answer.value,
+        () => [],
+      ),
+    ])
+    machines.value = [
+      ...jobs.map(one => ({
+        key: `j${one.id}`,
+        name: `Job ${one.number}, ${one.tag} ${one.name}`,
+        kind: 'job',
+        go: () => navigateTo(`/bench/${one.id}`),
       })),
-  ]
-})
+      ...areas
+        .flatMap(area => area.machines)
+        .map(one => ({
+          key: `m${one.tag}`,
+          name: `${one.tag} ${one.name}`,
+          kind: 'machine',
+          go: () => navigateTo({ path: '/', query: { machine: one.tag } }),
+        })),
+    ]
+  },
+  { immediate: true },
+)
 /** What fits every word, twelve at most: arrow keys and Enter choose. */
 function hitsOf(query: string): Hit[] {
   const words = query.trim().toLowerCase().split(/\s+/)

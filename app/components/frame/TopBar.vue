@@ -30,7 +30,6 @@ const { $pwa } = useNuxtApp()
         v-for="place in PLACES"
         :key="place.to"
         :to="place.to"
-        :prefetch-on="place.to === '/gauge-room' ? 'interaction' : 'visibility'"
         :class="{ on: place.starts.test(route.path) }"
         :aria-current="place.starts.test(route.path) ? 'page' : undefined"
         >{{ place.name }}</NuxtLink

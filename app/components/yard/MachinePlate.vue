@@ -2,9 +2,10 @@
 import type { FormInstance } from 'element-plus'
 import { OPENERS } from '~~/core/job/ledger/roles'
 import { showLimits } from '~~/core/job/measuring/show'
-import { planFor } from '~~/core/sheet'
+import { planFor, type ShelfSheet } from '~~/core/sheet'
 import type { MachineAnswer, OpenedJob, YardMachine } from '~~/shared/answers'
 import { askOrKept } from '~/device/answers'
+import { askSheet } from '~/device/sheets'
 
 const props = defineProps<{ tag: string; machine?: YardMachine }>()
 const emit = defineEmits<{ close: []; hours: [] }>()
@@ -16,6 +17,7 @@ const turn = (id: string) => {
   trend.value = trend.value === id ? null : id
 }
 const found = shallowRef<MachineAnswer | null>(null)
+const sheet = shallowRef<ShelfSheet | null>(null)
 const why = ref<string | null>(null)
 const page = ref<'state' | 'build' | 'past'>('state')
 const complaint = useLocalStorage(`needler-complaint-${props.tag}`, '')
@@ -23,7 +25,9 @@ const opening = ref(false)
 
 onMounted(async () => {
   try {
-    found.value = (await askOrKept<MachineAnswer>(`/api/machines/${encodeURIComponent(props.tag)}`)).value
+    const { value } = await askOrKept<MachineAnswer>(`/api/machines/${encodeURIComponent(props.tag)}`)
+    sheet.value = (await askSheet(value.sheet)).sheet
+    found.value = value
   } catch (error) {
     why.value = sayWhy(error)
   }
@@ -35,7 +39,7 @@ function read(now: MachineAnswer) {
   emit('hours')
 }
 
-const plan = computed(() => found.value && planFor(found.value.sheet, found.value.equipment.variants))
+const plan = computed(() => found.value && sheet.value && planFor(sheet.value, found.value.equipment.variants))
 /** The newest reading of every check, worst first. */
 const standing = computed(() => {
   const newest = new Map(found.value?.readings.filter(one => one.stands).map(one => [one.checkId, one]) ?? [])

@@ -1,9 +1,11 @@
-import type { Competence } from './competence.ts'
 import type { Plan } from '../../sheet/index.ts'
+import type { Obligation } from '../owed/owing.ts'
+import type { Competence } from './competence.ts'
 import type { AnyEntry } from './entry.ts'
+import type { Refusal } from './refusal.ts'
 import type { Role } from './roles.ts'
 import type { Fields } from './shape.ts'
-import type { JobState } from './state.ts'
+import type { Draft, JobState } from './state.ts'
 
 /** An entry as the act of its kind sees it. */
 export type Done<P> = Pick<
@@ -11,6 +13,13 @@ export type Done<P> = Pick<
   'id' | 'act' | 'madeBy' | 'role' | 'vouchedBy' | 'madeAt' | 'receivedAt' | 'seq' | 'seen' | 'tablet'
 > & {
   payload: P
+}
+
+/** A job as it stands when an act arrives. What is owed is worked out once somebody asks. */
+export interface AtHand {
+  plan: Plan
+  state: JobState
+  readonly owed: readonly Obligation[]
 }
 
 /** Something an entry says of whoever makes it: a paper they hold, or that nobody else here leads. */
@@ -26,14 +35,14 @@ export interface ActKind<P> {
   /** `replace`: corrected by another payload or taken back; `take back`: only that; `never`: it stands. */
   corrected: 'replace' | 'take back' | 'never'
   /** Why it makes no sense where it stands, null when it does. The fold flags it and never counts it. */
-  sense: (plan: Plan, state: JobState, entry: Done<P>) => string | null
+  sense: (plan: Plan, state: JobState, entry: Done<P>) => Refusal | null
   /** Takes it in, in place; may trust `sense`. */
-  apply: (state: JobState, entry: Done<P>, plan: Plan) => void
+  apply: (state: Draft, entry: Done<P>, plan: Plan) => void
   /**
    * What stands in the way of it as it arrives live. What was done late, without the network, may pass it: then every
-   * sentence becomes a debt before hand-back.
+   * of them becomes a debt before hand-back.
    */
-  live?: (plan: Plan, state: JobState, entry: Done<P>) => string[]
+  live?: (at: AtHand, entry: Done<P>) => Refusal[]
   /** Judged live however late it comes: a signature is given to what is there now. */
   neverLate?: true
   /** Done again by somebody who had not seen that it was done, it is the same and nothing to look into. */

@@ -1,6 +1,15 @@
 import type { Hold } from '../../sheet/index.ts'
+import { refusalsAbout, type Refusal } from './refusal.ts'
 import type { Role } from './roles.ts'
 import { choice, optional, words, type Shaped } from './shape.ts'
+
+const refusals = refusalsAbout('signer', {
+  lead: () => 'This hold point is signed by a lead. Ask one to sign it.',
+  paper: ({ signer }: { signer: string }) =>
+    `This hold point is signed by ${signer}, and that does not stand by your name. A lead writes it down under People once the paper has been seen.`,
+  over: ({ of, until, by }: { of: string; until: string; by: string }) =>
+    `Your paper for ${of} was good until ${until}. Somebody else ${by} for it signs, or a lead writes down the new one under People.`,
+})
 
 /** Being certified rests on a certificate, being competent on an appointment by the site. */
 export const COMPETENCES = ['certified', 'competent'] as const
@@ -34,13 +43,10 @@ export const competenceFor = (hold: Hold, held: readonly Competence[], at: strin
     )[0]
 
 /** Why a person may not sign a hold by who they are; null when they may. */
-export function signerRefusal(hold: Hold, role: Role, on: Competence | undefined, at: string): string | null {
-  if (hold.by === 'lead') return role === 'lead' ? null : 'This hold point is signed by a lead. Ask one to sign it.'
-  if (!on || !fits(hold, on))
-    return `This hold point is signed by ${signerWords(hold)}, and that does not stand by your name. A lead writes it down under People once the paper has been seen.`
-  return isOver(on, at)
-    ? `Your paper for ${hold.of} was good until ${on.until}. Somebody else ${hold.by} for it signs, or a lead writes down the new one under People.`
-    : null
+export function signerRefusal(hold: Hold, role: Role, on: Competence | undefined, at: string): Refusal | null {
+  if (hold.by === 'lead') return role === 'lead' ? null : refusals.lead()
+  if (!on || !fits(hold, on)) return refusals.paper({ signer: signerWords(hold) })
+  return isOver(on, at) ? refusals.over({ of: on.of, until: on.until!, by: hold.by }) : null
 }
 
 /** A competence as it stands on a record: “certified for refrigerant, no. 12, good until 2027-03-01”. */

@@ -1,9 +1,9 @@
-import type { ACTS } from '../acts/index.ts'
+import type { Acts } from '../kinds.ts'
 import type { ActKind } from './act.ts'
 import type { Role } from './roles.ts'
 
 /** What each kind of entry carries, from the acts themselves. Everything done at the bench is one of these. */
-export type Payloads = { [K in keyof typeof ACTS]: (typeof ACTS)[K] extends ActKind<infer P> ? P : never }
+export type Payloads = { [K in keyof Acts]: Acts[K] extends ActKind<infer P> ? P : never }
 export type EntryKind = keyof Payloads
 
 export interface Entry<K extends EntryKind = EntryKind> {
@@ -40,6 +40,13 @@ export type Act = { [K in EntryKind]: { kind: K; payload: Payloads[K] } }[EntryK
 /** Whether an entry is of the given kind, for reading a ledger. */
 export function isKind<K extends EntryKind>(entry: AnyEntry, kind: K): entry is Extract<AnyEntry, Entry<K>> {
   return entry.kind === kind
+}
+
+/** What a job was opened with: its machine, its sheet, and the choices made for it. The first entry of every ledger says so. */
+export function openingOf(entries: readonly AnyEntry[]): Payloads['job.opened'] {
+  const opened = entries.find(entry => isKind(entry, 'job.opened'))
+  if (!opened) throw new Error('A ledger without its opening.')
+  return opened.payload
 }
 
 const MINUTE = 60_000

@@ -27,7 +27,7 @@ type ValueOf<S> = S extends { is: 'id' | 'entry' | 'words' }
       : S extends { is: 'choice'; of: readonly (infer C)[] }
         ? C
         : S extends { is: 'list'; of: infer One }
-          ? ValueOf<One>[]
+          ? readonly ValueOf<One>[]
           : S extends { is: 'record'; of: infer F }
             ? Shaped<F>
             : S extends { is: 'names' }
@@ -51,6 +51,16 @@ export const why = words(400)
 /** Part-places, at least one. */
 export const refs = { is: 'list', of: id, least: 1, most: 100 } as const
 export const degrees = { is: 'number', least: 0, most: 360 } as const
+/** Where a mark lies or stands, by the rule of its mate. */
+export const lying = {
+  /** An angle: clockwise from top, seen from the end the mark is made from. */
+  deg: { ...degrees, optional: true },
+  /** A distance from its datum, with what was typed. */
+  mm: { is: 'number', optional: true },
+  text: { ...words(40), optional: true },
+  /** What is read where the parts meet. */
+  label: { ...words(40), optional: true },
+} as const
 export const choice = <const C extends readonly string[]>(of: C) => ({ is: 'choice', of }) as const
 export const list = <const S extends Shape>(of: S, most: number) => ({ is: 'list', of, most }) as const
 export const record = <const F extends Fields>(of: F) => ({ is: 'record', of }) as const

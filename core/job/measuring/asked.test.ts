@@ -3,7 +3,7 @@ import { SUMS_BY_NAME } from '../../sums/index.ts'
 import { examineSheet, type Check, type Sheet } from '../../sheet/index.ts'
 import { answer, refusal } from '../../../tests/pump.ts'
 import { sheetNamed, worker } from '../../../tests/sheets.ts'
-import { projectJob, recordOf, showLimits, showValue, viewJob } from '../index.ts'
+import { projectJob, recordOf, showLimits, showValue, viewJob, sentenceOf } from '../index.ts'
 
 const sheet = sheetNamed('blower-clearances')
 const at = (one: ReturnType<typeof worker>, check: string) =>
@@ -63,12 +63,12 @@ describe('what is asked', () => {
   ])('refuses %s', (_, payload, words) => {
     const one = worker(sheet)
     one.workUntil('measure')
-    expect(refusal(one, 'reading.taken', payload)).toMatch(words)
+    expect(sentenceOf(refusal(one, 'reading.taken', payload)!)).toMatch(words)
     expect(refusal(one, 'reading.taken', answer('turn', 'inspect', 'smooth all round'))).toBeNull()
   })
   it('is answered once; another answer is a correction with its reason', () => {
     const again = answer('turn', 'inspect', 'a little gritty')
-    expect(refusal(found({}), 'reading.taken', again)).toMatch(/measured there already/)
+    expect(refusal(found({}), 'reading.taken', again)).toMatchObject({ code: 'reading.taken' })
   })
 })
 

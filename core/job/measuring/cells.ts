@@ -7,6 +7,7 @@ import type { AnySum } from '../../sums/define.ts'
 import type { Field } from '../../sums/fields.ts'
 import { inSentence, readIn, shownUnit } from '../../sums/read.ts'
 import type { Payloads } from '../ledger/entry.ts'
+import type { Stamp } from '../ledger/state.ts'
 import { widthOf } from './doubt.ts'
 import type { Way } from './way.ts'
 import { placeName } from '../ledger/words.ts'
@@ -27,13 +28,16 @@ export interface Cell extends At {
 }
 
 /** One figure or answer, in the unit its field is held in. */
-export type CellValue = number | string | boolean | (number | string)[]
+export type CellValue = number | string | boolean | readonly (number | string)[]
 
 /** What was read in a cell: every try of it, figure by figure. */
 export interface Tried {
-  values: CellValue[][]
+  values: readonly (readonly CellValue[])[]
   style?: LiftStyle
 }
+
+/** One cell of one check at one moment, as last read: what was typed, and what it is. */
+export type CellRead = Stamp & Payloads['reading.taken'] & Pick<Tried, 'values'>
 
 const isTable = (field: Field) => field.type === 'rows' || (field.type === 'list' && !field.ticked)
 
@@ -233,7 +237,7 @@ export const readingIn = (
   check: string,
   moment: Moment,
   { field, place, column }: At,
-  tries: string[][],
+  tries: readonly (readonly string[])[],
   more: Pick<Payloads['reading.taken'], 'unit' | 'instrument' | 'leading' | 'style'> = {},
 ): Payloads['reading.taken'] => ({
   check,

@@ -91,7 +91,10 @@ describe('several places', () => {
     one.workUntil('measure-blades')
     one.act('reading.taken', reading('land-a', 'inspect', [[0.2]], { station: 'place 1' }))
     expect(result(one, 'land-a inspect')).toMatchObject({ value: 0.2, complete: false, judgement: { verdict: 'Open' } })
-    expect(refusal(one, 'step.done', { step: 'measure-blades' })).toMatch(/Wear land/)
+    expect(refusal(one, 'step.done', { step: 'measure-blades' })).toMatchObject({
+      code: 'step.hindered',
+      values: { what: 'Wear land of the blades, row A, 3 readings' },
+    })
   })
   it.each<[string, (check: (typeof sheet.checks)[number]) => void, RegExp]>([
     ['a place twice', check => (check.stations![1]!.name = 'place 1'), /has the place “place 1” twice/],
@@ -120,7 +123,12 @@ describe('tries', () => {
   it('an answer is an answer, and no figure', () => {
     const one = worker(sheet, good)
     one.workUntil('look-blades')
-    expect(refusal(one, 'reading.taken', answer('edge-a', 'inspect', '0', 'place 1'))).toMatch(/no answer “0”/)
+    expect(refusal(one, 'reading.taken', answer('edge-a', 'inspect', '0', 'place 1'))).toMatchObject({
+      code: 'reading.unreadable',
+      values: {
+        why: 'place 1: there is no answer “0”. Choose one of: straight edge, round slots, feathered edge, oval slots, a crack at a slot, warped.',
+      },
+    })
     expect(refusal(one, 'reading.taken', answer('edge-a', 'inspect', 'a crack at a slot', 'place 1'))).toBeNull()
   })
 })
@@ -135,7 +143,10 @@ describe('a new way of measuring, from a file of its own and a sheet that names 
       ['gearbox end', 2, 2],
     ])
     const at = (place: string, tries: number[][]) => reading('gape', 'build', tries, { place, column: 'mm' })
-    expect(refusal(one, 'reading.taken', at('motor end', [[0]]))).toMatch(/takes 2 figures a try/)
+    expect(refusal(one, 'reading.taken', at('motor end', [[0]]))).toMatchObject({
+      code: 'reading.unreadable',
+      values: { why: 'Gap of the hub takes 2 figures a try.' },
+    })
     one.act(
       'reading.taken',
       at('motor end', [

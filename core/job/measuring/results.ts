@@ -14,8 +14,9 @@ import { runSum, type Answer } from '../../sums/define.ts'
 import { MAKER } from '../../sums/limits.ts'
 import { judgementOf, OPEN, type Judgement, type WorkingLine } from '../../verdict.ts'
 import { allSaid, type Contested } from '../ledger/seen.ts'
-import { readingKey, renewedAt, type CellRead, type JobState, type Stamp } from '../ledger/state.ts'
-import { reduceCell, type Cell, type Tried } from './cells.ts'
+import { renewedAt } from '../ledger/part.ts'
+import { readingKey, type JobState, type Stamp } from '../ledger/state.ts'
+import { reduceCell, type Cell, type CellRead, type Tried } from './cells.ts'
 import { showFigure, writerFor } from './show.ts'
 import { wayOf } from './way.ts'
 import { settleRivals, type Rival } from './rivals.ts'
@@ -173,9 +174,6 @@ const withSource = (answer: Answer, { source, low, high }: Check): Answer => ({
   }),
 })
 
-/** What was worked out of readings, kept with the map they lie in: that is another once anything of it is. */
-const WORKED = new WeakMap<object, { check: Check; moment: Moment; derived: string; worked: Worked }>()
-
 /** What a check comes to, with these readings in it. */
 export function workedWith(
   plan: Plan,
@@ -186,17 +184,6 @@ export function workedWith(
 ): Worked {
   const worked = workOut(wayOf(plan, check, moment), check, derived, read)
   return worked.answer?.ok ? { ...worked, answer: { ok: true, value: withSource(worked.answer.value, check) } } : worked
-}
-
-function workedOf({ plan }: Scene, check: Check, moment: Moment, derived: Worked['derived'], read: Read): Worked {
-  // Of what nobody has read yet, the check itself keeps what it comes to.
-  const keptBy = read.size ? read : check
-  const text = JSON.stringify(derived)
-  const known = WORKED.get(keptBy)
-  if (known && known.check === check && known.moment === moment && known.derived === text) return known.worked
-  const worked = workedWith(plan, check, moment, derived, read)
-  WORKED.set(keptBy, { check, moment, derived: text, worked })
-  return worked
 }
 
 /** What was read of one cell, as a line of the working: its tries and their mean. */
@@ -315,21 +302,60 @@ export function judged(
 }
 
 /** What is said of a result that two tablets read too far apart: it does not count until it is taken again. */
-function takenAgain<R extends Pick<CheckResult, 'judgement' | 'consequence' | 'again' | 'complete'>>(
+function takenAgain<R extends Pick<CheckResult, 'judgement' | 'consequence' | 'scatter' | 'again' | 'complete'>>(
   result: R,
   rivals: readonly Rival[],
 ): R {
-  const apart = rivals.find(one => one.isApart)
+  const apart = rivals.find(one => one.apart)
   if (!apart || result.again) return result
   const again = `${apart.cell.name ? `${apart.cell.name}: ` : ''}two readings lie too far apart`
-  return { ...result, judgement: OPEN, consequence: null, again, complete: false }
+  return { ...result, judgement: OPEN, consequence: null, scatter: apart.apart, again, complete: false }
 }
+
+/** All that a result is made from. */
+interface Ground {
+  plan: Plan
+  check: Check
+  moment: Moment
+  derived: string
+  behind: readonly CheckResult[]
+  renewed: JobState['renewals'][number] | undefined
+}
+
+const isSameGround = (one: Ground, other: Ground): boolean =>
+  one.plan === other.plan &&
+  one.check === other.check &&
+  one.moment === other.moment &&
+  one.derived === other.derived &&
+  one.renewed === other.renewed &&
+  one.behind.length === other.behind.length &&
+  one.behind.every((result, i) => result === other.behind[i])
+
+/** Results, kept with the map their readings lie in: that is another once anything of it is. What nobody has read yet is kept with its moment. */
+const KEPT = new WeakMap<object, { ground: Ground; result: CheckResult }>()
 
 function resultAt(scene: Scene, check: Check, moment: Moment): CheckResult {
   const { plan, state } = scene
   const all = readAt(plan, state, check, moment)
   const { values, behind } = derivedFor(scene, check, moment)
-  const first = workedOf(scene, check, moment, values, all)
+  const ground = { plan, check, moment, derived: JSON.stringify(values), behind, renewed: state.renewals.at(-1) }
+  const keptBy = all.size ? all : atOf(check, moment)
+  const known = KEPT.get(keptBy)
+  if (known && isSameGround(known.ground, ground)) return known.result
+  const result = resultFrom(scene, check, moment, all, values, behind)
+  KEPT.set(keptBy, { ground, result })
+  return result
+}
+
+function resultFrom(
+  { plan, state }: Scene,
+  check: Check,
+  moment: Moment,
+  all: Read,
+  values: Worked['derived'],
+  behind: readonly CheckResult[],
+): CheckResult {
+  const first = workedWith(plan, check, moment, values, all)
   const { read, rivals } = settleRivals(check, first.cells, all, one => workedWith(plan, check, moment, values, one))
   const worked = rivals.length ? workedWith(plan, check, moment, values, read) : first
   const isPast = (cell: Cell) => {
@@ -385,6 +411,6 @@ export function checkResults(plan: Plan, state: JobState): Map<string, CheckResu
 }
 
 /** The newest moment at which a check is complete for the parts that are in: the one that stands. */
-export function standing(results: Map<string, CheckResult>, check: Check): CheckResult | null {
+export function standing(results: ReadonlyMap<string, CheckResult>, check: Check): CheckResult | null {
   return newestUpTo((id, moment) => results.get(readingKey(id, moment)) ?? null, check.id, 'asLeft', isCurrent)
 }

@@ -2,8 +2,7 @@ import { SHARE_OF_TOLERANCE } from '../../gauging/index.ts'
 import { worstVerdict, type Verdict } from '../../verdict.ts'
 import type { Check } from '../../sheet/index.ts'
 import { allSaid } from '../ledger/seen.ts'
-import type { CellRead } from '../ledger/state.ts'
-import { reduceCell, type Cell } from './cells.ts'
+import { reduceCell, type Cell, type CellRead } from './cells.ts'
 import { widthOf } from './doubt.ts'
 import type { Read } from './results.ts'
 import { decidingFigure, figureInBase, type Worked } from './work.ts'
@@ -12,8 +11,8 @@ import { decidingFigure, figureInBase, type Worked } from './work.ts'
 export interface Rival {
   cell: Cell
   said: CellRead[]
-  /** They say the same of the machine, and lie further apart than tries may: it is taken again. */
-  isApart: boolean
+  /** Least and greatest, base unit, where they say the same of the machine and lie further apart than tries may: it is taken again. */
+  apart: [number, number] | null
 }
 
 interface Tried {
@@ -58,13 +57,13 @@ export function settleRivals(
     const verdicts = tried.map(one => verdictWith(cell, one))
     const worst = tried[verdicts.indexOf(worstVerdict(verdicts))]!
     const values = tried.flatMap(one => valueWith(cell, one) ?? [])
+    const [least, greatest] = [Math.min(...values), Math.max(...values)]
     const width = widthOf(check)
-    const isSame = new Set(verdicts).size === 1
+    const isApart = width !== undefined && greatest - least > width * SHARE_OF_TOLERANCE + 1e-9
     rivals.push({
       cell,
       said: [worst.read, ...tried.filter(one => one !== worst).map(one => one.read)],
-      isApart:
-        isSame && width !== undefined && Math.max(...values) - Math.min(...values) > width * SHARE_OF_TOLERANCE + 1e-9,
+      apart: new Set(verdicts).size === 1 && isApart ? [least, greatest] : null,
     })
     now = new Map(now).set(cell.key, worst.read)
   }

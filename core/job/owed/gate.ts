@@ -1,5 +1,5 @@
 import type { Plan, Step } from '../../sheet/index.ts'
-import type { Obligation } from './index.ts'
+import type { Obligation } from './owing.ts'
 import type { JobState } from '../ledger/state.ts'
 
 /** The gate ahead: shut with its reasons, or open. There are as many as the sheet has steps that shut something; the last is the hand-back. */

@@ -12,9 +12,6 @@ export interface Hindrance {
   settle: Settle | { to: 'caution'; step: string; caution: number }
 }
 
-/** Owed of a step, and no hindrance to it. */
-const WITH_IT: readonly Obligation['kind'][] = ['keep', 'step', 'mate']
-
 /** Who is about to do a step, and when: a caution is read by whoever does it, once a shift. */
 export interface Reader {
   person: string
@@ -58,7 +55,7 @@ export function hindrances(
   const destroyed = owed.filter(o => destroys.has(o.key))
   // What waits for the parts this step fits is settled before it; a tag or bag does not hold up the hand that fits, and
   // how parts stand is said with the step itself.
-  const own = owed.filter(o => o.step === step.id && !WITH_IT.includes(o.kind))
+  const own = owed.filter(o => o.step === step.id && !o.withItsStep)
   const gate = step.closes ? reasonsAt(plan, owed, step.id) : []
   const from = [...new Map([...destroyed, ...own, ...gate].map(o => [o.key, o])).values()]
   return [...needs, ...cautions, ...from.map((o): Hindrance => ({ text: o.what, settle: o.settle }))]

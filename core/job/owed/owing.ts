@@ -1,23 +1,12 @@
-import { gateAfter, type Moment, type Plan, type Ref, type Signer, type Station } from '../../sheet/index.ts'
+import { gateAfter, type Plan, type Signer, type Station } from '../../sheet/index.ts'
+import type { Pads } from '../kinds.ts'
+import type { Shaped } from '../ledger/shape.ts'
 import type { CheckResult } from '../measuring/results.ts'
 import type { JobState } from '../ledger/state.ts'
 import type { OwedId, OwedKind } from './id.ts'
 
-/** Where an obligation is settled. */
-export type Settle =
-  | { to: 'reading'; check: string; moment: Moment }
-  | { to: 'mark'; mate: string }
-  | { to: 'mate'; mate: string }
-  | { to: 'part'; part: Ref }
-  | { to: 'axis'; axis: string }
-  | { to: 'stray'; part: Ref }
-  | { to: 'step'; step: string }
-  | { to: 'joint'; joint: string }
-  | { to: 'slackening'; joint: string }
-  | { to: 'round'; loop: string }
-  | { to: 'trouble'; step: string }
-  | { to: 'items' }
-  | { to: 'ledger' }
+/** Where on the screen something is worked at, and what that is turned to. */
+export type Settle = { [K in keyof Pads]: { to: K } & Shaped<Pads[K]> }[keyof Pads]
 
 /** Something owed: what, why, and the step that cannot be done until it is settled. */
 export interface Obligation {
@@ -35,17 +24,21 @@ export interface Obligation {
   settle: Settle
   /** Lost for good once that step is done. */
   perishable: boolean
+  /** Asked with its own step, or after it: no hindrance to that step. */
+  withItsStep: boolean
+  /** Due only once its step can be reached. */
+  onceReached: boolean
   who: 'fitter' | Signer
 }
 
 export interface Scene {
   plan: Plan
   state: JobState
-  results: Map<string, CheckResult>
+  results: ReadonlyMap<string, CheckResult>
 }
 
 /** An obligation as its source says it. */
-export type Owing = Omit<Obligation, 'key' | 'kind' | 'blocks' | 'perishable' | 'who'> &
+export type Owing = Omit<Obligation, 'key' | 'kind' | 'blocks' | 'perishable' | 'withItsStep' | 'onceReached' | 'who'> &
   Partial<Pick<Obligation, 'perishable' | 'who'>>
 
 /** One source of debts: everything of its sort that is owed in a state. */

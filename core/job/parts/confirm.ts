@@ -2,7 +2,9 @@ import type { Debt, Lubrication, Mate, Plan, Ref, Step } from '../../sheet/index
 import type { Act } from '../ledger/entry.ts'
 import { bagsOf, inHandFor, keptBy, type InHand } from './keeping.ts'
 import { matesAsked } from './mates.ts'
-import { countKey, lubricantKey, partState, type JobState, type MateAnswer } from '../ledger/state.ts'
+import type { MateAnswer } from '../features/mates.ts'
+import { partState } from '../ledger/part.ts'
+import { countKey, lubricantKey, type JobState } from '../ledger/state.ts'
 import { partName } from '../ledger/words.ts'
 
 /** Pieces to count at a step. */

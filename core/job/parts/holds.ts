@@ -1,8 +1,19 @@
 import { isLoose, tightens } from './joints.ts'
 import type { Plan, Step } from '../../sheet/index.ts'
-import { partState, readingKey, type JobState, type Stamp } from '../ledger/state.ts'
+import { partState } from '../ledger/part.ts'
+import { refusalsAbout, type Refusal } from '../ledger/refusal.ts'
+import { readingKey, type JobState, type Stamp } from '../ledger/state.ts'
 import { entriesOf, isSame } from '../ledger/same.ts'
 import { isWanted } from './wanted.ts'
+
+const refusals = refusalsAbout('hold', {
+  undone: ({ step }: { step: string }) => `It signs for “${step}” as well, which is not done yet`,
+  nothing: () => 'There is nothing to sign yet. It is signed once the work is done',
+  undecided: ({ parts }: { parts: string }) => `${parts} not decided yet`,
+  loose: () => 'The joint is not drawn up yet',
+  ownWork: ({ otherwise }: { otherwise: string }) =>
+    `You did some of this work yourself, or vouched for it. A hold point is signed by somebody else: a second pair of eyes${otherwise}`,
+})
 
 /** The steps a hold point signs for: its own, where the sheet names no others. */
 const coversOf = (plan: Plan, step: Step): Step[] =>
@@ -43,12 +54,11 @@ export const didTheWork = (plan: Plan, state: JobState, step: Step, person: stri
   workOf(plan, state, step).some(one => one.by === person || one.vouchedBy === person)
 
 /** Why this person may not sign a hold now; empty when they may. */
-export function holdHindrances(plan: Plan, state: JobState, step: Step, person: string): string[] {
+export function holdHindrances(plan: Plan, state: JobState, step: Step, person: string): Refusal[] {
   const covers = coversOf(plan, step)
   const undone = covers.find(one => one !== step && !state.steps.has(one.id) && isWanted(plan, state, one))
-  if (undone) return [`It signs for “${undone.title}” as well, which is not done yet`]
-  if (covers.every(one => leavesWork(plan, one)) && !workOf(plan, state, step).length)
-    return ['There is nothing to sign yet. It is signed once the work is done']
+  if (undone) return [refusals.undone({ step: undone.title })]
+  if (covers.every(one => leavesWork(plan, one)) && !workOf(plan, state, step).length) return [refusals.nothing()]
   const undecided = covers.some(one => one.station === 'decide')
     ? [...plan.parts.values()].filter(({ ref, part }) => {
         const now = partState(state, ref)
@@ -56,12 +66,21 @@ export function holdHindrances(plan: Plan, state: JobState, step: Step, person: 
       })
     : []
   if (undecided.length)
-    return [`${undecided[0]!.name}${undecided.length > 1 ? ` and ${undecided.length - 1} more` : ''} not decided yet`]
+    return [
+      refusals.undecided({
+        parts: `${undecided[0]!.name}${undecided.length > 1 ? ` and ${undecided.length - 1} more` : ''}`,
+      }),
+    ]
   const loose = covers.find(one => isLoose(plan, state, one))
-  if (loose) return ['The joint is not drawn up yet']
+  if (loose) return [refusals.loose()]
   return didTheWork(plan, state, step, person)
     ? [
-        `You did some of this work yourself, or vouched for it. A hold point is signed by somebody else: a second pair of eyes${step.hold?.by === 'lead' ? '. Where there is no other lead here, it is conceded at the gate, and says so' : ''}`,
+        refusals.ownWork({
+          otherwise:
+            step.hold?.by === 'lead'
+              ? '. Where there is no other lead here, it is conceded at the gate, and says so'
+              : '',
+        }),
       ]
     : []
 }

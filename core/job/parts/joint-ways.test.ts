@@ -62,11 +62,11 @@ describe('torque, then a turn after snug', () => {
   })
   it('takes for each pass what that pass is, and nothing else', () => {
     snug()
-    expect(says('cover-joint', 1, nm(60), 3)).toMatch(/this pass is by turn/)
-    expect(says('cover-joint', 1, { deg: 60 }, 1)).toMatch(/this pass is by torque/)
-    expect(says('cover-joint', 1, { felt: 'tight' }, 3)).toMatch(/this pass is by turn/)
-    expect(says('cover-joint', 1, { deg: 60, felt: 'tight' }, 3)).toMatch(/this pass is by turn/)
-    expect(says('cover-joint', 1, { deg: 60 }, 4)).toMatch(/there is no pass 4/)
+    expect(says('cover-joint', 1, nm(60), 3)).toMatchObject({ code: 'bolt.pulled.byTurn' })
+    expect(says('cover-joint', 1, { deg: 60 }, 1)).toMatchObject({ code: 'bolt.pulled.byTorque' })
+    expect(says('cover-joint', 1, { felt: 'tight' }, 3)).toMatchObject({ code: 'bolt.pulled.byTurn' })
+    expect(says('cover-joint', 1, { deg: 60, felt: 'tight' }, 3)).toMatchObject({ code: 'bolt.pulled.byTurn' })
+    expect(says('cover-joint', 1, { deg: 60 }, 4)).toMatchObject({ code: 'bolt.pulled.noPass' })
     expect(says('cover-joint', 1, { deg: 60 }, 3)).toBeNull()
   })
 })
@@ -74,10 +74,12 @@ describe('torque, then a turn after snug', () => {
 describe('another order that the sheet allows', () => {
   it('holds from the first bolt on, and the record says which', () => {
     one.workUntil('cover-up')
-    expect(says('cover-joint', 1, { ...nm(30), order: 'middle outwards' })).toMatch(/not drawn up in the order/)
+    expect(says('cover-joint', 1, { ...nm(30), order: 'middle outwards' })).toMatchObject({
+      code: 'bolt.pulled.notOrder',
+    })
     pull('cover-joint', 1, { ...nm(30), order: 'round' })
     expect(progress('cover-joint')).toMatchObject({ next: 2, order: [1, 2, 3, 4] })
-    expect(says('cover-joint', 2, { ...nm(30), order: 'star' })).toMatch(/begun in the order “round”. Slacken it/)
+    expect(says('cover-joint', 2, { ...nm(30), order: 'star' })).toMatchObject({ code: 'bolt.pulled.begun' })
     pull('cover-joint', 3, nm(30))
     expect(progress('cover-joint').faults[0]).toMatch(/the turn of 2/)
     one.act('joint.slackened', { joint: 'cover-joint' })
@@ -93,13 +95,16 @@ describe('another order that the sheet allows', () => {
 describe('a joint of one nut', () => {
   it('is drawn up until it seats: what does not seat is named, and its step stays shut', () => {
     one.workUntil('nut-up')
-    expect(says('nut-joint', 1, { felt: 'tight enough' })).toMatch(/one of what the sheet names/)
-    expect(says('nut-joint', 1, nm(100))).toMatch(/say how it feels/)
+    expect(says('nut-joint', 1, { felt: 'tight enough' })).toMatchObject({ code: 'bolt.pulled.byFeel' })
+    expect(says('nut-joint', 1, nm(100))).toMatchObject({ code: 'bolt.pulled.byFeel' })
     pull('nut-joint', 1, { felt: 'stops short of its face' })
     expect(progress('nut-joint').faults).toEqual([
       'Bolt 1: not as it should feel, see what holds it and draw it up again.',
     ])
-    expect(refusal(one, 'step.done', { step: 'nut-up' })).toMatch(/cannot be done yet/)
+    expect(refusal(one, 'step.done', { step: 'nut-up' })).toMatchObject({
+      code: 'step.hindered',
+      values: { what: 'Shaft nut M40, left hand: not drawn up' },
+    })
     pull('nut-joint', 1, { felt: 'stops dead, face to face' })
     expect(refusal(one, 'step.done', { step: 'nut-up' })).toBeNull()
   })
@@ -126,14 +131,14 @@ describe('slackened in an order', () => {
   it('bolt by bolt before its step; one out of its turn stays on the record with what it does', () => {
     one.workUntil('cover-ease')
     expect(one.hindered()).toEqual(['Cover, 4 × M16: 0 of 4 eased'])
-    expect(refusal(one, 'bolt.eased', { joint: 'nut-joint', bolt: 1 })).toMatch(/slackened in any order/)
-    expect(refusal(one, 'bolt.eased', { joint: 'cover-joint', bolt: 5 })).toMatch(/no bolt 5/)
+    expect(refusal(one, 'bolt.eased', { joint: 'nut-joint', bolt: 1 })).toMatchObject({ code: 'bolt.anyOrder' })
+    expect(refusal(one, 'bolt.eased', { joint: 'cover-joint', bolt: 5 })).toMatchObject({ code: 'bolt.noSuch' })
     for (const bolt of [4, 3, 2, 1]) one.act('bolt.eased', { joint: 'cover-joint', bolt })
-    expect(refusal(one, 'bolt.eased', { joint: 'cover-joint', bolt: 1 })).toMatch(/eased already/)
+    expect(refusal(one, 'bolt.eased', { joint: 'cover-joint', bolt: 1 })).toMatchObject({ code: 'bolt.isEased' })
     expect(one.hindered()).toEqual([])
     // It is still there once the joint is drawn up again, and nothing is eased of it then.
     one.workUntil()
-    expect(refusal(one, 'bolt.eased', { joint: 'cover-joint', bolt: 1 })).toMatch(/not to be slackened now/)
+    expect(refusal(one, 'bolt.eased', { joint: 'cover-joint', bolt: 1 })).toMatchObject({ code: 'bolt.notNow' })
     const record = JSON.stringify(recordTables(recordOf(one.plan, one.folded.entries, new Map())))
     expect(record).toContain('bolt 3 eased in the turn of 2')
     expect(record).toContain('the cover springs')
@@ -151,14 +156,14 @@ describe('locking', () => {
     one.workUntil('cover-up')
     for (const [pass, torque] of [30, 60].entries())
       for (const bolt of [1, 3, 2, 4]) pull('cover-joint', bolt, nm(torque), pass + 1)
-    expect(locked('not wired', 0)).toMatch(/not drawn up yet/)
+    expect(locked('not wired', 0)).toMatchObject({ code: 'joint.locked.loose' })
     for (const bolt of [1, 3, 2, 4]) pull('cover-joint', bolt, { deg: 60 }, 3)
   }
   it('is asked once it is drawn up, wired the slack way is named, and so is a wire used again', () => {
     drawUp()
     expect(one.hindered()).toEqual(['Cover, 4 × M16: how is it locked?'])
-    expect(locked('wired the slack way')).toMatch(/count the new ones/)
-    expect(locked('glued', 2)).toMatch(/one of what may be seen/)
+    expect(locked('wired the slack way')).toMatchObject({ code: 'joint.locked.count' })
+    expect(locked('glued', 2)).toMatchObject({ code: 'joint.locked.choose' })
     one.act('joint.locked', { joint: 'cover-joint', say: 'wired the slack way', newPieces: 2 })
     expect(owed().find(debt => debt.kind === 'locking')).toMatchObject({
       what: 'Cover, 4 × M16: not locked as wanted',

@@ -2,15 +2,41 @@ import {
   jointProgress,
   passesOf,
   slackeningOrder,
+  type Pattern,
   type JointProgress,
   type PassWanted,
   type Pull,
 } from '../../joints/index.ts'
 import { fixed } from '../../quantity/index.ts'
 import { boltCount, type Joint, type Plan, type Step } from '../../sheet/index.ts'
-import type { JobState, JointState } from '../ledger/state.ts'
+import type { JobState, Stamp } from '../ledger/state.ts'
 
 export { boltCount }
+
+export interface JointState {
+  /** Pulls of each pass, in the order they were made. */
+  readonly passes: readonly (readonly (Stamp & Pull)[])[]
+  slackened: boolean
+  /** Pulls outside their span, kept when the joint is slackened: what was put right stays on the record. */
+  readonly strays: readonly (Stamp & Pull & { pass: number; side: 'over' | 'under' })[]
+  /** The order it was begun in, where it is not the sheet's own. */
+  order?: Pattern
+  /** Bolts eased since it was last drawn up. */
+  readonly eased: readonly (Stamp & { bolt: number })[]
+  /** Bolts that were ever eased out of their turn, with whose turn it was. */
+  readonly outOfTurn: readonly (Stamp & { bolt: number; turnOf: number })[]
+  locked?: Stamp & { say: string; newPieces?: number }
+}
+export const NO_JOINT: JointState = { passes: [], slackened: false, strays: [], eased: [], outOfTurn: [] }
+
+/** A joint that is loose again: what was pulled is gone, what went wrong with it stays. */
+export const slackened = ({ strays, eased, outOfTurn } = NO_JOINT): JointState => ({
+  ...NO_JOINT,
+  slackened: true,
+  strays,
+  eased,
+  outOfTurn,
+})
 
 /** How far a joint of the sheet is, by the job's ledger, in the order it was begun in. */
 export function progressOf(joint: Joint, state: JobState): JointProgress {

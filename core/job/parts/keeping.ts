@@ -1,6 +1,16 @@
 import type { Plan, Ref, Step } from '../../sheet/index.ts'
-import { partState, type JobState } from '../ledger/state.ts'
+import { partState } from '../ledger/part.ts'
+import { refusalsAbout, type Refusal } from '../ledger/refusal.ts'
+import type { JobState } from '../ledger/state.ts'
 import { partName, partNames } from '../ledger/words.ts'
+
+const refusals = refusalsAbout('keeping', {
+  tagHangs: ({ tag, part }: { tag: string; part: string }) =>
+    `Tag ${tag} hangs on ${part}. One tag, one part: take another number.`,
+  notOneBag: ({ parts }: { parts: string }) => `${parts} do not share a bag: one bag for each.`,
+  bagHolds: ({ bag, parts }: { bag: string; parts: string }) =>
+    `Bag ${bag} holds ${parts}. They are not to be mixed: take another bag.`,
+})
 
 /**
  * The story a small part belongs to, for its bag: the sheet's group; else a lookalike has a bag of its own, and the rest
@@ -39,21 +49,17 @@ const under = (plan: Plan, state: JobState, as: 'bag' | 'tag', label: string): R
   })
 
 /** A tag is one part's. Why this one cannot hang on that part, null when it can. */
-export function tagRefusal(plan: Plan, state: JobState, part: Ref, tag: string): string | null {
+export function tagRefusal(plan: Plan, state: JobState, part: Ref, tag: string): Refusal | null {
   const other = under(plan, state, 'tag', tag).find(ref => ref !== part)
-  return other === undefined
-    ? null
-    : `Tag ${tag} hangs on ${partName(plan, other)}. One tag, one part: take another number.`
+  return other === undefined ? null : refusals.tagHangs({ tag, part: partName(plan, other) })
 }
 
 /** A bag holds one story. Why these parts cannot go in this one, null when they can. */
-export function bagRefusal(plan: Plan, state: JobState, parts: readonly Ref[], bag: string): string | null {
+export function bagRefusal(plan: Plan, state: JobState, parts: readonly Ref[], bag: string): Refusal | null {
   const groups = new Set(parts.map(ref => bagGroupOf(plan, ref)))
-  if (groups.size > 1) return `${partNames(plan, parts)} do not share a bag: one bag for each.`
+  if (groups.size > 1) return refusals.notOneBag({ parts: partNames(plan, parts) })
   const others = under(plan, state, 'bag', bag).filter(ref => !groups.has(bagGroupOf(plan, ref)))
-  return others.length
-    ? `Bag ${bag} holds ${partNames(plan, others)}. They are not to be mixed: take another bag.`
-    : null
+  return others.length ? refusals.bagHolds({ bag, parts: partNames(plan, others) }) : null
 }
 
 /** A part that may be in the hand, by what tells it apart: its tag or bag, or that it is new. */

@@ -1,7 +1,19 @@
 import { clockText, missOf } from '../../marks/index.ts'
 import { fixed, parseQuantity } from '../../quantity/index.ts'
 import { viewWords, type Mate, type Plan, type Ref, type Step } from '../../sheet/index.ts'
-import { partState, type JobState, type Mark, type MateAnswer } from '../ledger/state.ts'
+import type { Mark } from '../features/marks.ts'
+import type { MateAnswer } from '../features/mates.ts'
+import { partState } from '../ledger/part.ts'
+import { refusalsAbout, type Refusal } from '../ledger/refusal.ts'
+import type { JobState } from '../ledger/state.ts'
+
+const refusals = refusalsAbout('mate', {
+  unreadable: ({ why }: { why: string }) => why,
+  differs: ({ mate, text }: { mate: string; text: string }) =>
+    `${mate}: “${text}” and the figure sent with it differ. Type it again.`,
+  noLabel: ({ mate, example }: { mate: string; example: string }) =>
+    `${mate}: write what is read there, as in “${example}”.`,
+})
 
 type MarkAt = Pick<Mark, 'deg' | 'mm' | 'label'>
 
@@ -104,18 +116,18 @@ export function choicesOf({ id, rule }: Mate): readonly { say: string; met: bool
 }
 
 /** What was typed for a distance comes to the figure that was sent with it, inside what can be believed; else why not. */
-export function typedMm({ title, rule }: Mate, { mm, text = '' }: Pick<MateAnswer, 'mm' | 'text'>): string | null {
+export function typedMm({ title, rule }: Mate, { mm, text = '' }: Pick<MateAnswer, 'mm' | 'text'>): Refusal | null {
   if (rule.kind !== 'distance') return null
   const read = parseQuantity(text, { kind: 'length', span: rule.span, label: title })
-  if (!read.ok) return read.why
+  if (!read.ok) return refusals.unreadable({ why: read.why })
   return mm !== undefined && Math.abs(read.value.value - mm) < 1e-9 * Math.max(1, Math.abs(mm))
     ? null
-    : `${title}: “${text}” and the figure sent with it differ. Type it again.`
+    : refusals.differs({ mate: title, text })
 }
 
 /** Whether what was read where two parts meet can be told again; else why not. */
-export const readLabel = ({ title, rule }: Mate, { label = '' }: Pick<MateAnswer, 'label'>): string | null =>
-  rule.kind !== 'label' || spelt(label) ? null : `${title}: write what is read there, as in “${rule.example}”.`
+export const readLabel = ({ title, rule }: Mate, { label = '' }: Pick<MateAnswer, 'label'>): Refusal | null =>
+  rule.kind !== 'label' || spelt(label) ? null : refusals.noLabel({ mate: title, example: rule.example })
 
 /** A mark in words: with what, where, and from which end or datum. */
 export function markText(

@@ -1,6 +1,24 @@
 import type { Loop, Moment, Plan } from '../../sheet/index.ts'
 import { checkResults, newestOf, type CheckResult } from '../measuring/results.ts'
-import { partState, readingKey, type JobState, type Round, type Stamp, type Voided } from '../ledger/state.ts'
+import type { Payloads } from '../ledger/entry.ts'
+import { partState } from '../ledger/part.ts'
+import type { Contested } from '../ledger/seen.ts'
+import { readingKey, type Draft, type JobState, type Stamp } from '../ledger/state.ts'
+import type { CellRead } from '../measuring/cells.ts'
+
+/** A round begun again: what was changed for it. The first round is never begun. */
+export type Round = Stamp & Payloads['round.begun']
+
+/** Readings that were void by a change, or spoiled: kept, shown, and nothing rests on them. */
+export interface Voided extends Stamp {
+  loop: string
+  /** The round they were read in, from 1. */
+  round: number
+  check: string
+  moment: Moment
+  cause: string
+  cells: ReadonlyMap<string, Contested<CellRead>>
+}
 
 /** The round a loop is in, from 1. */
 export const roundOf = ({ rounds }: JobState, loop: string): number => (rounds.get(loop)?.length ?? 0) + 1
@@ -26,7 +44,7 @@ export const onTrial = (plan: Plan, state: JobState): string[] =>
 
 /** Takes readings of a loop out of force, in place: they stay on the record with their cause. */
 export function voidReadings(
-  state: JobState,
+  state: Draft,
   plan: Plan,
   loop: Loop,
   checks: readonly string[],

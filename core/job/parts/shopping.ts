@@ -1,5 +1,6 @@
 import type { Plan, Ref } from '../../sheet/index.ts'
-import { partState, type JobState } from '../ledger/state.ts'
+import { partState } from '../ledger/part.ts'
+import type { JobState } from '../ledger/state.ts'
 
 /** One line of what a job wants from the stores. */
 export interface Wanted {

@@ -1,5 +1,6 @@
 import type { Plan, PartPlace } from '../../sheet/index.ts'
-import { partState, type JobState, type PartState } from '../ledger/state.ts'
+import { partState, type PartState } from '../ledger/part.ts'
+import type { JobState } from '../ledger/state.ts'
 
 export interface TrayItem extends PartPlace {
   now: PartState

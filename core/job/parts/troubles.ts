@@ -2,7 +2,7 @@ import type { Plan, Step, Trouble } from '../../sheet/index.ts'
 import { standing, type CheckResult } from '../measuring/results.ts'
 import { markOf, mateMet } from './mates.ts'
 import { troubleKey, type JobState } from '../ledger/state.ts'
-import type { Settle } from '../owed/index.ts'
+import type { Settle } from '../owed/owing.ts'
 
 /** Something to look at again, and what is known of it. */
 export interface Look {

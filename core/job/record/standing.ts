@@ -2,7 +2,7 @@ import { STATIONS, type Plan, type Station } from '../../sheet/index.ts'
 import { gateOf } from '../owed/gate.ts'
 import type { Folded } from '../fold.ts'
 import { timeOf } from '../ledger/entry.ts'
-import { owedNow } from '../owed/index.ts'
+import { obligations } from '../debts.ts'
 import { differsIn, type JobState } from '../ledger/state.ts'
 import { hindrances } from '../owed/hindrances.ts'
 import { nextStep } from '../parts/needs.ts'
@@ -33,7 +33,7 @@ export function standingOf(
   const last = entries.at(-1)!
   if (earlier && differsIn(earlier.state, state).every(key => OWES_NOTHING.has(key)))
     return { ...earlier.stands, lastBy: last.madeBy, lastAt: timeOf(last) }
-  const owed = owedNow(plan, state)
+  const owed = obligations(plan, state)
   const next = nextStep(plan, state)
   // Reading a caution is done at the step; it keeps nobody waiting.
   const before = next ? hindrances(plan, state, owed, next).find(one => one.settle.to !== 'caution') : undefined

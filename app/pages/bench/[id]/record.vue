@@ -3,7 +3,7 @@ import { recordOf, recordTables, type Signed } from '~~/core/job'
 
 const job = useJob()
 const { system } = useDisplay()
-const record = computed(() => recordOf(job.opened, job.folded.entries, job.names, system.value))
+const record = computed(() => recordOf(job.opened, job.folded.entries, job.names, system.value, job.state))
 const tables = computed(() => recordTables(record.value))
 const { about } = job
 const print = () => window.print()

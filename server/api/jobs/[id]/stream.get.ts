@@ -1,3 +1,4 @@
+import type { Grown } from '../../../../shared/answers.ts'
 import { database } from '../../../db/client.ts'
 import { findJob } from '../../../db/jobs.ts'
 import { idOf, noSuchJob } from '../../../http/answer.ts'
@@ -6,7 +7,7 @@ import { route } from '../../../http/route.ts'
 import { personStream } from '../../../http/streams.ts'
 import { listening, onDatabase, onJobChanged, onStopping } from '../../../live/changes.ts'
 
-/** Says the newest sequence number whenever the ledger grows, and once at the start; that the database went or came; ends with the session. */
+/** Says what the ledger grows by, and once at the start how far it is; that the database went or came; ends with the session. */
 export default route(
   'signed in',
   async (event, { id: person }) => {
@@ -18,13 +19,13 @@ export default route(
       const beat = setInterval(() => void to.push({ event: 'beat', data: '' }), 20_000)
       return [
         () => clearInterval(beat),
-        onJobChanged(id, seq => void to.push(String(seq))),
+        onJobChanged(id, grown => void to.push(JSON.stringify(grown))),
         onStopping(() => void to.close()),
         onDatabase(how => void to.push({ event: 'database', data: how })),
       ]
     })
     // Read again: it may have grown while the listening began.
-    void stream.push(String((await findJob(database(), id))!.lastSeq))
+    void stream.push(JSON.stringify({ seq: (await findJob(database(), id))!.lastSeq } satisfies Grown))
     return stream.send()
   },
   staysOpen,

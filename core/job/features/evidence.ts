@@ -1,0 +1,88 @@
+import { MOMENTS, readingKey, type Moment, type Plan } from '../../sheet/index.ts'
+import type { ActKind } from '../ledger/act.ts'
+import { refusalsAbout } from '../ledger/refusal.ts'
+import { HANDS } from '../ledger/roles.ts'
+import { by, section, text } from '../ledger/section.ts'
+import { choice, id, optional, why, type Shaped } from '../ledger/shape.ts'
+import { stamped, type JobState, type Stamp } from '../ledger/state.ts'
+import { checkResults } from '../measuring/results.ts'
+import { keyOf, type OwedId } from '../owed/id.ts'
+import { owes as marks } from './marks.ts'
+import { owes as readings } from './readings.ts'
+import { unknown } from './sense.ts'
+
+/** A reading or a mark that cannot be had any more, given up with the reason. */
+
+const refusals = refusalsAbout('evidence', {
+  oneThing: () => 'Say which reading, at which moment, or which mark cannot be had: one of them.',
+  there: ({ what }: { what: string }) => `${what}: that is there. Correct it instead, with the reason.`,
+  mayNot: ({ what }: { what: string }) =>
+    `${what} may not be given up: this machine's sheet does not allow it. Take it, or ask a lead for a concession.`,
+  leadOnly: ({ what }: { what: string }) => `${what} is given up by a lead only. Ask one to do it.`,
+})
+
+const shape = { check: optional(id), moment: optional(choice(MOMENTS)), mate: optional(id), why } as const
+type Lost = Shaped<typeof shape>
+type LostId = Extract<OwedId, { kind: 'reading' | 'mark' }>
+
+/** What was lost, as what was owed. Exactly one of a reading and a mark. */
+const lostOf = ({ check, moment, mate }: Omit<Lost, 'why'>): LostId | null =>
+  mate !== undefined && check === undefined
+    ? { kind: 'mark', mate }
+    : check !== undefined && moment !== undefined && mate === undefined
+      ? { kind: 'reading', check, moment }
+      : null
+
+const lostWords = (plan: Plan, lost: LostId) =>
+  lost.kind === 'mark' ? marks.mark.words(plan, lost) : readings.reading.words(plan, lost)
+
+/** Whether every figure of a check is in; one half filled may still be given up. */
+const isWorkedOut = (plan: Plan, state: JobState, { check, moment }: { check: string; moment: Moment }) => {
+  const { worked, missing } = checkResults(plan, state).get(readingKey(check, moment))!
+  return missing.length === 0 && worked.answer !== null
+}
+
+const given: ActKind<Lost> = {
+  shape,
+  by: HANDS,
+  corrected: 'take back',
+  sense: (plan, state, { payload, role }) => {
+    const lost = lostOf(payload)
+    if (!lost) return refusals.oneThing()
+    const known = lost.kind === 'mark' ? plan.mates.get(lost.mate)?.mark : plan.checks.get(lost.check)
+    if (!known || (lost.kind === 'reading' && !plan.checks.get(lost.check)!.at.some(at => at.moment === lost.moment)))
+      return unknown('evidence', payload.check ?? payload.mate ?? '')
+    const what = lostWords(plan, lost)
+    const isThere = lost.kind === 'mark' ? state.marks.has(lost.mate) : isWorkedOut(plan, state, lost)
+    if (isThere) return refusals.there({ what })
+    if (!known.lost) return refusals.mayNot({ what })
+    return known.lost === 'lead' && role !== 'lead' ? refusals.leadOnly({ what }) : null
+  },
+  apply: (state, entry) => {
+    state.evidenceLost.set(keyOf(lostOf(entry.payload)!), stamped(entry, state, entry.payload))
+  },
+  words: (plan, payload) => {
+    const lost = lostOf(payload)
+    return `Evidence lost${lost ? `: ${lostWords(plan, lost)}` : ''}. ${payload.why}`
+  },
+}
+
+export const slice = () => ({ evidenceLost: new Map<string, Stamp & Lost>() })
+export const acts = { 'evidence.lost': given }
+export const sections = {
+  lost: section({
+    title: 'Evidence lost',
+    in: 'work',
+    rows: ({ plan, state, by: signed }) =>
+      [...state.evidenceLost.values()].map(one => ({
+        what: lostWords(plan, lostOf(one)!),
+        why: one.why,
+        ...signed(one),
+      })),
+    columns: [
+      { head: 'What', width: 5, cell: row => text(row.what) },
+      { head: 'Why', width: 6, cell: row => text(row.why) },
+      by(),
+    ],
+  }),
+}

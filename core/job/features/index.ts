@@ -1,0 +1,45 @@
+import * as cautions from './cautions.ts'
+import * as choices from './choices.ts'
+import * as corrections from './corrections.ts'
+import * as evidence from './evidence.ts'
+import * as holds from './holds.ts'
+import * as items from './items.ts'
+import * as job from './job.ts'
+import * as joints from './joints/index.ts'
+import * as late from './late.ts'
+import * as lubricants from './lubricants.ts'
+import * as marks from './marks.ts'
+import * as mates from './mates.ts'
+import * as notes from './notes.ts'
+import * as parts from './parts/index.ts'
+import * as pieces from './pieces.ts'
+import * as readings from './readings.ts'
+import * as rounds from './rounds.ts'
+import * as steps from './steps.ts'
+import * as troubles from './troubles.ts'
+
+/**
+ * What the bench can do, a file each; what they owe, and their tables of the record, come in this order. A new feature is its file, its name here, and a
+ * pad of its own on the screen where it has one; see `ledger/feature.ts` for what it may declare.
+ */
+export const FEATURES = {
+  readings,
+  parts,
+  marks,
+  mates,
+  pieces,
+  joints,
+  holds,
+  steps,
+  choices,
+  rounds,
+  troubles,
+  items,
+  evidence,
+  lubricants,
+  cautions,
+  corrections,
+  late,
+  notes,
+  job,
+}

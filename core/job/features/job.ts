@@ -1,0 +1,88 @@
+import type { ActKind } from '../ledger/act.ts'
+import type { Entry } from '../ledger/entry.ts'
+import { refusalsAbout } from '../ledger/refusal.ts'
+import { OPENERS } from '../ledger/roles.ts'
+import { choice, id, names, optional, why, words, type Shaped } from '../ledger/shape.ts'
+import { stamped, type Stamp } from '../ledger/state.ts'
+import { partNames } from '../ledger/words.ts'
+import { gateOf } from '../owed/gate.ts'
+import { always } from './sense.ts'
+
+/** The job as a whole: opened, and signed or given up. */
+
+const refusals = refusalsAbout('job', {
+  open: () => 'This job is open already.',
+  partsOff: ({ parts, n }: { parts: string; n: number }) =>
+    `${parts} ${n > 1 ? 'are' : 'is'} off the machine. Fit what is off, or hand the job on`,
+  gateShut: ({ n, first }: { n: number; first: string }) =>
+    `The gate is shut: ${n} to settle first${first ? `, beginning with “${first}”` : ''}`,
+})
+
+const opening = {
+  equipment: id,
+  sheet: id,
+  version: { is: 'number', whole: true },
+  variants: names,
+  complaint: { ...words(400), empty: true },
+} as const
+
+const opened: ActKind<Shaped<typeof opening>> = {
+  shape: opening,
+  by: OPENERS,
+  corrected: 'never',
+  sense: (_, state) => (state.opened ? refusals.open() : null),
+  apply: (state, entry) => {
+    state.opened = { ...entry, kind: 'job.opened' } as Entry<'job.opened'>
+  },
+  words: () => 'Job opened',
+}
+
+const signature = {
+  cured: choice(['yes', 'no', 'not known yet']),
+  cause: optional({ ...words(400), empty: true } as const),
+} as const
+
+const signed: ActKind<Shaped<typeof signature>> = {
+  shape: signature,
+  by: ['lead'],
+  corrected: 'never',
+  neverLate: true,
+  signature: true,
+  sense: always,
+  live: ({ plan, state, owed }) => {
+    const gate = gateOf(plan, state, owed)
+    if (gate.open && gate.guards === 'hand-back') return []
+    return [refusals.gateShut({ n: gate.reasons.length || 1, first: gate.reasons[0]?.what ?? '' })]
+  },
+  apply: (state, entry) => {
+    state.signed = stamped(entry, state, entry.payload)
+  },
+  words: (_, { cured }) => `Signed; complaint cured: ${cured}`,
+}
+
+const giving = { why } as const
+
+/** A job opened by mistake, or given up. With parts off, the machine is not whole, so it cannot be walked away from. */
+const cancelled: ActKind<Shaped<typeof giving>> = {
+  shape: giving,
+  by: ['lead', 'planner'],
+  corrected: 'never',
+  neverLate: true,
+  signature: true,
+  sense: always,
+  live: ({ plan, state }) => {
+    const off = [...state.parts].filter(([, now]) => now.where === 'off').map(([ref]) => ref)
+    return off.length ? [refusals.partsOff({ parts: partNames(plan, off), n: off.length })] : []
+  },
+  apply: (state, entry) => {
+    state.cancelled = stamped(entry, state, entry.payload)
+  },
+  words: (_, payload) => `Job cancelled: ${payload.why}`,
+}
+
+export const slice = () => ({
+  opened: null as Entry<'job.opened'> | null,
+  signed: null as (Stamp & Shaped<typeof signature>) | null,
+  cancelled: null as (Stamp & Shaped<typeof giving>) | null,
+})
+export const acts = { 'job.opened': opened, 'job.signed': signed, 'job.cancelled': cancelled }

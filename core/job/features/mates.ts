@@ -1,0 +1,150 @@
+import type { ActKind } from '../ledger/act.ts'
+import { owedKind } from '../ledger/feature.ts'
+import { partState } from '../ledger/part.ts'
+import { refusalsAbout } from '../ledger/refusal.ts'
+import { HANDS } from '../ledger/roles.ts'
+import { by, section, text } from '../ledger/section.ts'
+import { settled, type Contested } from '../ledger/seen.ts'
+import { flag, id, lying, optional, words, type Shaped } from '../ledger/shape.ts'
+import { stamped, type Stamp } from '../ledger/state.ts'
+import { mateName } from '../ledger/words.ts'
+import { beforeCover, type Owing, type Source } from '../owed/owing.ts'
+import { answerText, canBeSeen, markOf, mateMet, readLabel, typedMm } from '../parts/mates.ts'
+import { outOfReach, unknown } from './sense.ts'
+
+/** How two parts that must meet are seen to stand. Whether that meets is worked out, not claimed. */
+
+const refusals = refusalsAbout('mate', {
+  anyWay: ({ mate }: { mate: string }) => `${mate}: any way round will do; there is nothing to answer.`,
+  notBoth: ({ mate }: { mate: string }) =>
+    `${mate}: how they stand is asked once both parts are on, in their own places.`,
+  oneThing: ({ mate }: { mate: string }) => `${mate}: say one thing, where it stands or what is seen.`,
+  choose: ({ mate }: { mate: string }) => `${mate}: choose one of what may be seen.`,
+  markLost: ({ mate }: { mate: string }) => `${mate}: the mark was lost. Write how it was set without it.`,
+  where: ({ mate }: { mate: string }) => `${mate}: set on the dial where the mark stands now.`,
+})
+
+const shape = {
+  mate: id,
+  ...lying,
+  /** What is seen; where the mark was lost, how it was set instead. */
+  say: optional(words(200)),
+  /** It cannot be seen yet: it stays owed. */
+  notYet: optional(flag),
+} as const
+export type MateAnswer = Shaped<typeof shape>
+
+const answered: ActKind<MateAnswer> = {
+  shape,
+  by: HANDS,
+  corrected: 'replace',
+  sense: (plan, state, { payload }) => {
+    const mate = plan.mates.get(payload.mate)
+    if (!mate) return unknown('mate', payload.mate)
+    const { title, rule } = mate
+    if (rule.kind === 'free') return refusals.anyWay({ mate: title })
+    if (!canBeSeen(plan, state, mate)) return refusals.notBoth({ mate: title })
+    const { deg, mm, label, say, notYet } = payload
+    if ([deg, mm, label, say, notYet].filter(one => one !== undefined).length !== 1)
+      return refusals.oneThing({ mate: title })
+    if (notYet) return null
+    if (rule.kind === 'seen') return rule.choices.some(one => one.say === say) ? null : refusals.choose({ mate: title })
+    if (!markOf(state, mate)) return say ? null : refusals.markLost({ mate: title })
+    if (rule.kind === 'distance') return typedMm(mate, payload)
+    if (rule.kind === 'label') return readLabel(mate, payload)
+    return deg === undefined ? refusals.where({ mate: title }) : null
+  },
+  live: (at, { payload }) => {
+    const { asked } = at.plan.mates.get(payload.mate)!
+    return asked && !payload.notYet ? outOfReach(at, asked) : []
+  },
+  apply: (state, entry, plan) => {
+    const mate = plan.mates.get(entry.payload.mate)!
+    const badness = (answer: MateAnswer) => (answer.notYet ? 1 : mateMet(mate, markOf(state, mate), answer) ? 0 : 2)
+    const now = stamped(entry, state, entry.payload)
+    state.mates.set(
+      mate.id,
+      settled(state.mates.get(mate.id), now, entry, (one, other) => badness(one) > badness(other)),
+    )
+  },
+  words: (plan, payload) => {
+    const mate = plan.mates.get(payload.mate)
+    const met = mate?.rule.kind === 'seen' && !payload.notYet && !mateMet(mate, undefined, payload) ? '; not met' : ''
+    return `${mateName(plan, payload.mate)}: ${answerText(payload)}${met}`
+  },
+}
+
+/** Parts that are back and do not stand to each other as they must, or of which nobody has said yet how they stand. */
+const notMet: Source = ({ plan, state }) =>
+  plan.sheet.mates.flatMap((mate): Owing[] => {
+    if (mate.rule.kind === 'free' || !canBeSeen(plan, state, mate)) return []
+    const answer = state.mates.get(mate.id)
+    const isOpen = !answer || answer.notYet
+    if (!isOpen && mateMet(mate, markOf(state, mate), answer)) return []
+    const part = partState(state, mate.a).where === 'fitted' ? mate.a : mate.b
+    const at = [mate.asked, plan.fittedBy.get(mate.a)?.id, plan.fittedBy.get(mate.b)?.id].filter(
+      step => step !== undefined,
+    )
+    // While its own step is in hand it is asked there; afterwards it holds up the cover.
+    const own = isOpen && !answer ? at.find(step => !state.steps.has(step)) : undefined
+    const title = plan.parts.get(part)!.name
+    return [
+      {
+        id: { kind: isOpen ? 'mate' : 'wrong way', mate: mate.id },
+        station: 'build',
+        what: isOpen
+          ? `How it stands: ${mate.title}`
+          : `${title}: ${mate.title[0]!.toLowerCase()}${mate.title.slice(1)} not met`,
+        why: mate.ifWrong,
+        step: own ?? beforeCover(plan, at[0]),
+        settle: own ? { to: 'step', step: own } : { to: 'mate', mate: mate.id },
+      },
+    ]
+  })
+
+export const slice = () => ({
+  /** Newest answer on how two parts stand to each other; gone once one of them is off again. */
+  mates: new Map<string, Contested<Stamp & MateAnswer>>(),
+})
+export const acts = { 'mate.answered': answered }
+export const owes = {
+  'mate': owedKind({
+    by: { mate: id },
+    words: (plan, { mate }) => `How it stands: ${mateName(plan, mate)}`,
+    withItsStep: true,
+  }),
+  'wrong way': owedKind({
+    by: { mate: id },
+    words: (plan, { mate }) => `Not met: ${mateName(plan, mate)}`,
+    basis: ({ state }, { mate }) => [state.mates.get(mate)].flatMap(one => one ?? []),
+  }),
+}
+export const sources = [notMet]
+export const sections = {
+  mates: section({
+    title: 'How parts stand to each other',
+    in: 'work',
+    rows: ({ plan, state, by: signed, unseen }) =>
+      plan.sheet.mates.flatMap(mate => {
+        const answer = state.mates.get(mate.id)
+        if (!answer) return []
+        const met = answer.notYet ? 'open' : mateMet(mate, markOf(state, mate), answer) ? 'met' : 'not met'
+        return [
+          {
+            title: mate.title,
+            stands: answerText(answer),
+            met,
+            unseen: unseen<Stamp & MateAnswer>(answer, answerText),
+            ...signed(answer),
+          },
+        ]
+      }),
+    columns: [
+      { head: 'What', width: 5, cell: row => text(row.title) },
+      { head: 'Seen', width: 6, cell: row => ({ ...text(row.stands), small: row.unseen }) },
+      { head: 'Wanted', width: 2, cell: row => text(row.met) },
+      by(),
+    ],
+  }),
+}
+export const pads = { mate: { mate: id } } as const

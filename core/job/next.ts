@@ -1,0 +1,46 @@
+import { readingKey, type Step } from '../sheet/index.ts'
+import type { Hindrance } from './owed/hindrances.ts'
+import type { Scene, Settle } from './owed/owing.ts'
+import { asksOf, type Asks } from './parts/confirm.ts'
+import { isLoose, tightens } from './parts/joints.ts'
+import { unmetNeeds } from './parts/needs.ts'
+
+/** Settled at another step, on the card itself, or where parts and gate are: never the next thing at this step. */
+const ELSEWHERE: readonly Hindrance['settle']['to'][] = ['step', 'caution', 'part', 'mate', 'stray', 'items', 'ledger']
+
+/** Whether a step asks something that is said on the pad as it is confirmed. */
+const isAsking = ({ counts, mates, lubricants, found }: Asks): boolean =>
+  counts.length > 0 || mates.length > 0 || lubricants.length > 0 || found !== null
+
+/**
+ * What a step that is not done yet wants of the pad, the next first: what hinders it, what is worked and said at it, and
+ * where there is nothing of these, what was read there. Empty where it only has to be confirmed.
+ * @param hindered what hinders it; see `owed/hindrances.ts`
+ * @param asks what it asks, after what was said of it so far
+ */
+export function wantedAt(
+  { plan, state, results }: Scene,
+  step: Step,
+  hindered: readonly Hindrance[],
+  asks: Asks = asksOf(plan, state, step),
+): Settle[] {
+  const { joint, station, fits = [], removes = [], trial } = step
+  const isReached = !unmetNeeds(plan, state, step).length
+  const first = hindered.flatMap(({ settle }) =>
+    isReached && !ELSEWHERE.includes(settle.to) ? [settle as Settle] : [],
+  )
+  const isEasing = joint?.act === 'slacken' && plan.joints.get(joint.id)!.slacken && !removes.length
+  const work: (Settle | false | undefined)[] = [
+    station === 'decide' && { to: 'decide' },
+    isEasing && { to: 'slackening', joint: joint.id },
+    isLoose(plan, state, step) && { to: 'joint', joint: joint!.id },
+    Boolean(fits.length || removes.length || trial || isAsking(asks)) && { to: 'say' },
+    tightens(step) && { to: 'joint', joint: step.joint.id },
+  ]
+  const wanted = [...first, ...work.flatMap(one => one || [])]
+  if (wanted.length) return wanted
+  const read = (plan.checksAt.get(step.id) ?? []).findLast(
+    ({ check, moment }) => results.get(readingKey(check.id, moment))?.value !== null,
+  )
+  return read ? [{ to: 'reading', check: read.check.id, moment: read.moment }] : []
+}
