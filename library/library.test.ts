@@ -2,7 +2,8 @@ import { readdirSync, readFileSync } from 'node:fs'
 import { SUMS_BY_NAME } from '../core/sums/index.ts'
 import { describe, expect, it } from 'vitest'
 import { parse } from 'yaml'
-import { everyVariant, examineSheet, placesOf, planFor, readSheet } from '../core/sheet/index.ts'
+import { everyVariant, placesOf, planFor, readSheet } from '../core/sheet/index.ts'
+import { examineSheet } from '../core/sheet/examination/index.ts'
 
 const files = readdirSync(import.meta.dirname).filter(file => file.endsWith('.yaml'))
 const written = (file: string) => parse(readFileSync(`${import.meta.dirname}/${file}`, 'utf8'))

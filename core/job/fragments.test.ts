@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { sheetNamed, worker, type Read } from '../../tests/sheets.ts'
 import { refusal } from '../../tests/pump.ts'
-import { examineSheet } from '../sheet/index.ts'
+import { examineSheet } from '../sheet/examination/index.ts'
 import { SUMS_BY_NAME } from '../sums/index.ts'
 import { asksOf, causesOf, lacks, signMet, viewJob, type Said } from './index.ts'
 import type { Technician } from '../../demo/technician.ts'

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { sheetOf, type RandomMachine } from '../../tests/sheets/random.ts'
 import { worker } from '../../tests/sheets.ts'
 import { refusal } from '../../tests/pump.ts'
-import { examineSheet } from '../sheet/index.ts'
+import { examineSheet } from '../sheet/examination/index.ts'
 import { emptyFold, extend, fold, stepsLeft, trayOf, unmetNeeds, viewJob } from './index.ts'
 
 const machines = fc.integer({ min: 2, max: 6 }).chain(n =>

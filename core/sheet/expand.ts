@@ -3,7 +3,7 @@
  * Pure writing out, before anything else looks at the sheet; a sheet that leaves nothing comes back as it is.
  */
 
-import type { Check, Sheet, SheetSource, ShelfSheet } from './types.ts'
+import type { Check, Sheet, SheetSource, ShelfSheet, Variants, When } from './types.ts'
 
 /** One of a list the sheet names: an id, and whatever else the texts want of it. */
 export interface Listed {
@@ -23,11 +23,13 @@ const isItem = (value: Json): value is Item => typeof value === 'object' && valu
 const isBy = (value: Json): value is { by: string; of: Item } =>
   isItem(value) && typeof value.by === 'string' && isItem(value.of) && Object.keys(value).length === 2
 
+const own = <T>(of: Record<string, T>, key: string): T | undefined => (Object.hasOwn(of, key) ? of[key] : undefined)
+
 const HOLE = /\{([a-z][\w-]*)(?:\.([\w-]+))?\}/gi
 
 /** A text with its holes filled. A text that is one hole alone takes the value as it is, a number for a number. */
 function filled(text: string, chosen: Chosen): Json {
-  const value = (list: string, key = 'id'): Json => chosen[list]?.[key]
+  const value = (list: string, key = 'id'): Json => own(own(chosen, list) ?? {}, key)
   const whole = new RegExp(`^${HOLE.source}$`, 'i').exec(text)
   if (whole) return value(whole[1]!, whole[2]) ?? text
   return text.replace(HOLE, (hole, list: string, key?: string) => String(value(list, key) ?? hole))
@@ -38,7 +40,7 @@ function written(value: Json, chosen: Chosen): Json {
   if (typeof value === 'string') return filled(value, chosen)
   if (Array.isArray(value)) return value.map(one => written(one, chosen))
   if (!isItem(value)) return value
-  if (isBy(value) && chosen[value.by]) return written(value.of[chosen[value.by]!.id], chosen)
+  if (isBy(value) && own(chosen, value.by)) return written(own(value.of, chosen[value.by]!.id), chosen)
   return Object.fromEntries(
     Object.entries(value)
       .map(([key, one]) => [key, written(one, chosen)] as const)
@@ -91,22 +93,27 @@ const replaced = (value: Json, from: string, to: string): Json =>
         ? Object.fromEntries(Object.entries(value).map(([key, one]) => [key, replaced(one, from, to)]))
         : value
 
-/** Lists with every `{*}` in them replaced by all it stands for; one that stands for nothing known stays, to be found. */
-function allNamed(value: Json, families: ReadonlyMap<string, string[]>): Json {
+/** What one sheet may name by `{*}`, all told. */
+const MOST_NAMED = 20_000
+
+/** Lists with every `{*}` in them replaced by all it stands for; one that stands for nothing known, or for too much, stays, to be found. */
+function allNamed(value: Json, families: ReadonlyMap<string, string[]>, named: { left: number }): Json {
   if (Array.isArray(value))
     return value.flatMap((one): Json[] => {
       const all = allIn(one)
-      const known = all === undefined ? undefined : families.get(all)
+      const known = all === undefined || named.left < 0 ? undefined : families.get(all)
+      named.left -= known?.length ?? 0
       // An element with several of them is gone through once for each.
       return known
         ? (allNamed(
             known.map(id => replaced(one, all!, id)),
             families,
+            named,
           ) as Json[])
-        : [allNamed(one, families)]
+        : [allNamed(one, families, named)]
     })
   if (isItem(value))
-    return Object.fromEntries(Object.entries(value).map(([key, one]) => [key, allNamed(one, families)]))
+    return Object.fromEntries(Object.entries(value).map(([key, one]) => [key, allNamed(one, families, named)]))
   return value
 }
 
@@ -118,7 +125,7 @@ function allNamed(value: Json, families: ReadonlyMap<string, string[]>): Json {
 export function expandSheet<S extends object>(source: S): S {
   const { lists, ...sheet } = source as unknown as Item & { lists?: Item }
   if (!lists && !JSON.stringify(source).includes('"count":')) return source
-  const named = (lists ?? {}) as unknown as Lists
+  const known = (lists ?? {}) as unknown as Lists
   const families = new Map<string, string[]>()
   const out = Object.fromEntries(
     Object.entries(sheet).map(([key, value]) => {
@@ -127,7 +134,7 @@ export function expandSheet<S extends object>(source: S): S {
         if (!isItem(one) || one.each === undefined) return [one]
         const { each, ...rest } = one
         const over = [each].flat() as string[]
-        const all = everyOf(over, named).map(chosen => written(rest, chosen) as Item)
+        const all = everyOf(over, known).map(chosen => written(rest, chosen) as Item)
         if (typeof rest.id === 'string')
           families.set(
             familyName(rest.id, over),
@@ -138,14 +145,18 @@ export function expandSheet<S extends object>(source: S): S {
       return [key, items]
     }),
   ) as Item
-  const parts = ((out.parts ?? []) as Item[]).map(part => withPlaces(part, named))
+  const parts = ((out.parts ?? []) as Item[]).map(part => withPlaces(part, known))
   for (const { id, places } of parts)
     if (Array.isArray(places))
       families.set(
         `${String(id)}@{*}`,
         places.map(one => `${String(id)}@${String((one as Item).id)}`),
       )
-  return allNamed({ ...out, parts }, families) as unknown as S
+  // An item is there once, whatever it names: only lists within it take all of many.
+  const named = { left: MOST_NAMED }
+  const within = (value: Json): Json =>
+    Array.isArray(value) ? value.map(one => allNamed(one, families, named)) : value
+  return Object.fromEntries(Object.entries({ ...out, parts }).map(([key, one]) => [key, within(one)])) as unknown as S
 }
 
 /** Places said for each of a list, or by their number. */
@@ -158,17 +169,55 @@ function withPlaces(part: Item, lists: Lists): Item {
   return { ...part, places: everyOf(over, lists).map(chosen => written({ id: `{${over[0]!}}`, ...rest }, chosen)) }
 }
 
-/** A value with everything settled that hangs on an axis, and whatever stands in a list left out whose condition does not hold. */
-export function settledFor<T>(value: T, chosen: Record<string, string>, holds: (when: unknown) => boolean): T {
-  const settle = (one: Json): Json => {
-    if (Array.isArray(one)) return one.filter(each => !isItem(each) || holds(each.when)).map(settle)
-    if (isBy(one)) return one.by in chosen ? settle(one.of[chosen[one.by]!]) : one
-    if (!isItem(one)) return one
+/** Whether a condition holds for the chosen variants. No condition always holds. */
+export const holdsFor = (when: When | undefined, variants: Variants): boolean =>
+  when === undefined ||
+  Object.entries(when).every(([axis, wanted]) => [wanted].flat().includes(own(variants, axis) ?? ''))
+
+const NONE: ReadonlySet<string> = new Set()
+/** What a value hangs on, by a value or by the condition of something in a list: a sheet on the shelf never changes. */
+const HANGS = new WeakMap<object, ReadonlySet<string>>()
+function hangsOn(value: Json): ReadonlySet<string> {
+  if (typeof value !== 'object' || value === null) return NONE
+  const known = HANGS.get(value)
+  if (known) return known
+  const within = Array.isArray(value) ? value : Object.values(value)
+  const axes = new Set([
+    ...(isBy(value) ? [value.by] : []),
+    ...(Array.isArray(value) ? value.flatMap(one => (isItem(one) ? Object.keys(one.when ?? {}) : [])) : []),
+    ...within.flatMap(one => [...hangsOn(one)]),
+  ])
+  const found = axes.size ? axes : NONE
+  HANGS.set(value, found)
+  return found
+}
+
+/** Items as they were settled, by what their axes were: most machines of a family share most of them. */
+const SETTLED = new WeakMap<object, Map<string, Json>>()
+
+/** A value with everything settled that hangs on an axis, and whatever stands in a list left out whose condition does not hold, unless all is kept. */
+export function settledFor<T>(value: T, chosen: Variants, isAllKept = false): T {
+  const once = (one: Json): Json => {
+    if (isBy(one)) return Object.hasOwn(chosen, one.by) ? settle(own(one.of, chosen[one.by]!)) : one
+    if (Array.isArray(one))
+      return one
+        .filter(each => isAllKept || !isItem(each) || holdsFor(each.when as When | undefined, chosen))
+        .map(settle)
     return Object.fromEntries(
-      Object.entries(one)
+      Object.entries(one as Item)
         .map(([key, each]) => [key, settle(each)] as const)
         .filter(([, each]) => each !== undefined),
     )
+  }
+  const settle = (one: Json): Json => {
+    const axes = hangsOn(one)
+    if (!axes.size) return one
+    if (!isItem(one) || typeof one.id !== 'string') return once(one)
+    const known = SETTLED.get(one) ?? new Map<string, Json>()
+    SETTLED.set(one, known)
+    const key = JSON.stringify([isAllKept, ...[...axes].map(axis => own(chosen, axis))])
+    if (!known.has(key)) known.set(key, once(one))
+    return known.get(key)
   }
   return settle(value as Json) as T
 }
@@ -178,7 +227,7 @@ export function leftOver(value: unknown, where: string): string[] {
   const found: string[] = []
   const look = (one: Json, at: string) => {
     if (typeof one === 'string') {
-      if (isAll(one)) found.push(`${at} names all of ${one}, and nothing was written out under that`)
+      if (isAll(one)) found.push(`${at} names all of ${one}: that stands in a list, for what was written out under it`)
       else for (const [hole] of one.matchAll(HOLE)) found.push(`${at} has a hole ${hole} that nothing fills`)
     } else if (Array.isArray(one)) one.forEach(each => look(each, at))
     else if (isBy(one)) found.push(`${at} hangs on ${one.by}, which is no axis and no list it is written out for`)
@@ -194,9 +243,26 @@ export function readSheet(source: SheetSource): ShelfSheet {
   const sheet = expandSheet(source as unknown as Sheet)
   return {
     ...sheet,
-    checks: sheet.checks.map(one => (one.kind === 'asked' ? asked(one) : one.kind === 'sum' ? worked(one) : one)),
+    checks: sheet.checks.map(one => placed(one.kind === 'asked' ? asked(one) : one.kind === 'sum' ? worked(one) : one)),
   }
 }
+
+/** Places that are written by their name alone, as places. */
+const named = (value: Json): Json =>
+  typeof value === 'string'
+    ? { name: value }
+    : Array.isArray(value)
+      ? value.map(named)
+      : isBy(value)
+        ? { ...value, of: mapped(value.of, named) }
+        : value
+const mapped = (of: Item, change: (one: Json) => Json): Item =>
+  Object.fromEntries(Object.entries(of).map(([key, one]) => [key, change(one)]))
+
+const placed = (check: Check): Check =>
+  check.stations
+    ? { ...check, stations: named(check.stations as unknown as Json) as unknown as Check['stations'] }
+    : check
 
 /** What is asked has no unit, no limits and no gauge: its reading is the number of an answer. */
 const asked = (check: Check): Check => ({

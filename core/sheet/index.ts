@@ -1,6 +1,7 @@
 export * from './types.ts'
 export { readSheet } from './expand.ts'
 export {
+  boltCount,
   gateAfter,
   planFor,
   placesOf,
@@ -8,13 +9,12 @@ export {
   fullVariants,
   sumNamesOf,
   readingKey,
-  stepsBefore,
   type Plan,
   type PlanGate,
   type PartPlace,
   type Sums,
 } from './plan.ts'
-export { coupledVariants, examineSheet, everyVariant } from './examine.ts'
+export { coupledVariants, everyVariant } from './examination/variants.ts'
+export { stepsBefore, type StepsBefore } from './before.ts'
 export { fromOf, type From } from './from.ts'
 export { oppositeView, viewsOf, viewWords } from './views.ts'
-export { boltCount } from './joint-rules.ts'

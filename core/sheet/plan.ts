@@ -1,4 +1,5 @@
 import type { AnySum } from '../sums/define.ts'
+import { stepsBefore, type StepsBefore } from './before.ts'
 import { settledFor } from './expand.ts'
 import type {
   Check,
@@ -16,7 +17,6 @@ import type {
   Step,
   SumOf,
   Variants,
-  When,
 } from './types.ts'
 
 /** A part in one of its places. */
@@ -72,7 +72,7 @@ export interface PlanGate {
   step: Step
   /** What it shuts. */
   name: string
-  before: ReadonlySet<string>
+  before: StepsBefore
 }
 
 /** The first gate that lies at or after a step; null where only the hand-back does. */
@@ -81,13 +81,6 @@ export const gateAfter = ({ gates }: Pick<Plan, 'gates'>, step: string | null | 
 
 export type Sums = ReadonlyMap<string, AnySum>
 const NO_SUMS: Sums = new Map()
-
-/** Whether a condition holds for the chosen variants. No condition always holds. */
-export function holdsFor(when: When | undefined, variants: Variants): boolean {
-  return Object.entries(when ?? {}).every(([axis, wanted]) =>
-    ([] as string[]).concat(wanted).includes(variants[axis] ?? ''),
-  )
-}
 
 /** Every part-place of a part: its places, or itself where it has none. */
 export function placesOf(part: Part): PartPlace[] {
@@ -144,7 +137,7 @@ export function resolveSheet(shelf: ShelfSheet, chosen: Variants): Sheet {
   const sheet = shelf as Sheet
   const variants = fullVariants(sheet, chosen)
   const all = sheet.steps
-  const settled = settledFor(sheet, variants, when => holdsFor(when as When | undefined, variants))
+  const settled = settledFor(sheet, variants)
   const { parts, checks, joints } = settled
   const refs = cutOf(refsOf(parts), refsOf(sheet.parts))
   const mates = settled.mates.filter(mate => stays(mate.a, refs) && stays(mate.b, refs))
@@ -226,13 +219,16 @@ export function resolveSheet(shelf: ShelfSheet, chosen: Variants): Sheet {
 /** The sheet with every value settled and nothing left out; what is not decided yet is said by its first choice. */
 export function wholeSheet(shelf: ShelfSheet, chosen: Variants): Sheet {
   const first = Object.fromEntries(shelf.axes.map(axis => [axis.id, axis.choices[0]!.id]))
-  const whole = settledFor(shelf as Sheet, { ...first, ...chosen }, () => true)
+  const whole = settledFor(shelf as Sheet, { ...first, ...chosen }, true)
   const nothing = cutOf([], [])
   return {
     ...whole,
     checks: whole.checks.map(one => (one.stations ? { ...one, stations: placesRead(one.stations, nothing)! } : one)),
   }
 }
+
+/** Bolts of a joint of the sheet. */
+export const boltCount = ({ layout }: Joint) => (layout.kind === 'circle' ? layout.bolts : layout.points.length)
 
 /** A check at a moment, as one text for maps. */
 export const readingKey = (check: string, moment: string): string => `${check} ${moment}`
@@ -248,20 +244,6 @@ function placesRead(places: readonly (string | CheckPlace)[] | undefined, refs: 
 }
 
 const byId = <T extends { id: string }>(list: T[]) => new Map(list.map(one => [one.id, one]))
-
-/** Every step that must be done before the given one, itself left out. Cycles end the walk. */
-export function stepsBefore(steps: Map<string, Step>, id: string): Set<string> {
-  const found = new Set<string>()
-  const walk = (one: string) => {
-    for (const need of steps.get(one)?.needs ?? []) {
-      if (found.has(need) || need === id) continue
-      found.add(need)
-      walk(need)
-    }
-  }
-  walk(id)
-  return found
-}
 
 /**
  * Settles a sheet for one machine. The sheet is taken as sound; see `examineSheet`. Sums come in from outside, since who

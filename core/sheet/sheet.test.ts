@@ -2,7 +2,8 @@ import { readFileSync } from 'node:fs'
 import { SUMS_BY_NAME } from '../sums/index.ts'
 import { beforeEach, describe, expect, it } from 'vitest'
 import { parse } from 'yaml'
-import { coupledVariants, everyVariant, examineSheet, planFor, readSheet, stepsBefore, type Sheet } from './index.ts'
+import { coupledVariants, everyVariant, planFor, readSheet, stepsBefore, type Sheet } from './index.ts'
+import { examineSheet } from './examination/index.ts'
 
 const text = readFileSync(new URL('../../library/m14-axially-split-pump.yaml', import.meta.url), 'utf8')
 let sheet: Sheet

@@ -4,18 +4,40 @@ import type { BenchKind } from '../sums/bench/index.ts'
 import type { Limits, Verdict } from '../verdict.ts'
 import type { Listed } from './expand.ts'
 
+/**
+ * The name of an item, as others of the sheet refer to it.
+ * @pattern ^[A-Za-z0-9][A-Za-z0-9_-]*$
+ * @maxLength 60
+ */
+export type Id = string
+
+/**
+ * What people read.
+ * @minLength 1
+ * @maxLength 2000
+ */
+export type Words = string
+
+/**
+ * Counts from one.
+ * @asType integer
+ * @minimum 1
+ * @maximum 1000
+ */
+export type Count = number
+
 /** A build sheet: what ought to be. Data only; `../../library` holds one file a machine family. */
 export interface Sheet {
-  id: string
-  version: number
-  family: string
-  title: string
+  id: Id
+  version: Count
+  family: Words
+  title: Words
   /** Said on every record made with this sheet. */
-  notice: string
+  notice: Words
   /** The two named ends, as the section is drawn: left and right. */
-  ends: { left: string; right: string }
+  ends: { left: Words; right: Words }
   /** Shaft lines, drawn one under the other; one where it is left out. */
-  lines?: { id: string; name: string }[]
+  lines?: { id: Id; name: Words }[]
   axes: Axis[]
   assemblies: Assembly[]
   parts: Part[]
@@ -25,12 +47,18 @@ export interface Sheet {
   steps: Step[]
   loops?: Loop[]
   kits: Kit[]
-  service: { hours: number; months: number }
+  service: Service
+}
+
+/** How often it is looked after: whichever comes first. */
+export interface Service {
+  hours: number
+  months: number
 }
 
 /** An item whose values may still hang on an axis: only its name can be relied on. */
 export interface Unsettled {
-  id: string
+  id: Id
   when?: When
 }
 
@@ -51,6 +79,31 @@ export interface ShelfSheet extends Pick<
   loops?: Unsettled[]
   kits: Unsettled[]
   service: unknown
+}
+
+/** An item as it is written, before anything is known of it but its name and what it is written out for. */
+export interface Outline {
+  id: Words
+  each?: string | string[]
+  when?: When
+  [word: string]: unknown
+}
+
+/** What has to be right before a sheet can be written out. The rest is looked at once it is. */
+export interface SheetFrame extends Pick<
+  Sheet,
+  'id' | 'version' | 'family' | 'title' | 'notice' | 'ends' | 'lines' | 'axes'
+> {
+  lists?: Record<string, Listed[]>
+  service: unknown
+  assemblies: Outline[]
+  parts: Outline[]
+  mates: Outline[]
+  checks: Outline[]
+  joints: Outline[]
+  steps: Outline[]
+  loops?: Outline[]
+  kits: Outline[]
 }
 
 /** A value as a sheet may write it: plain, or by an axis or by the list it is written out for. */
@@ -92,9 +145,10 @@ export interface SheetSource extends Pick<
 
 /** A way in which machines of one family differ. */
 export interface Axis {
-  id: string
-  title: string
-  choices: { id: string; title: string }[]
+  id: Id
+  title: Words
+  /** @minItems 1 */
+  choices: { id: Id; title: Words }[]
   /** Not known of the machine, but decided on the job: until then it has no value, and what hangs on it waits. */
   decided?: {
     /** The step that cannot be confirmed without it. */
@@ -112,8 +166,8 @@ export interface Axis {
 export type When = Record<string, string | string[]>
 
 export interface Assembly {
-  id: string
-  name: string
+  id: Id
+  name: Words
   datum: string
   seenFrom: string
 }
@@ -150,20 +204,20 @@ export interface Geometry {
 }
 
 export interface Place {
-  id: string
-  name: string
+  id: Id
+  name: Words
   geometry?: Geometry
   when?: When
 }
 
 export interface Part {
-  id: string
+  id: Id
   /** Item number on the sheet's own drawing. */
-  item: number
-  name: string
+  item: Count
+  name: Words
   kind: PartKind
   assembly: string
-  quantity?: number
+  quantity?: Count
   places?: Place[]
   geometry?: Geometry
   renewal: 'always' | 'on condition' | 'life'
@@ -187,8 +241,8 @@ export interface Part {
 }
 
 export interface Mate {
-  id: string
-  title: string
+  id: Id
+  title: Words
   a: Ref
   b: Ref
   rule: MateRule
@@ -215,6 +269,7 @@ export interface MateMark {
 /**
  * How two parts must stand to each other. `aligned`, `distance` and `label` are held against the mark that was made; `seen`
  * asks for what is seen and knows which answer meets; `free` says that any way will do, so that silence never means it.
+ * @discriminator kind
  */
 export type MateRule =
   | { kind: 'aligned'; deg?: number; toleranceDeg?: number; symmetry?: number }
@@ -247,7 +302,7 @@ export type Fixed = number | string | boolean | (number | string)[]
 /** A sum of the Gauge room as a check: what the sheet fixes of it is shown, the rest is read at the bench. */
 export interface SumOf {
   /** As it is asked for in the Gauge room. */
-  name: string
+  name: Words
   /** Fields the sheet fixes. The check's own `limits` go to the fields that take the maker's. */
   given?: Record<string, Fixed | Record<string, Fixed>[]>
   /** Rows of a table, each by its name and with what is fixed of it; of a list of figures, their places. What one tells of alone: `of`. */
@@ -262,24 +317,29 @@ export interface SumOf {
 
 /** Where a check is read: a station along a shaft, or one of several parts. */
 export interface CheckPlace {
-  name: string
+  name: Words
   /** The parts it tells of, where those are not all that the check tells of. */
   of?: Ref[]
 }
 
 export interface Check {
-  id: string
-  title: string
+  id: Id
+  title: Words
   kind: CheckKind
   /** The parts it tells of, the first one foremost: once one of them is renewed, an older reading is history. */
   of: Ref[]
   stations?: CheckPlace[]
   planes?: string[]
   /** Number of tries wanted in every place; one when left out. */
-  tries?: number
+  tries?: Count
   /** Readings round the turn at each station. */
-  sweep?: number
+  sweep?: Count
   unit: UnitName
+  /**
+   * @asType integer
+   * @minimum 0
+   * @maximum 6
+   */
   decimals: number
   /** Believable span in the base unit. */
   span: [number, number]
@@ -320,12 +380,17 @@ export interface CheckMoment {
   limits?: Limits
 }
 
+/**
+ * Where the bolts of a joint are.
+ * @discriminator kind
+ */
+export type JointLayout =
+  { kind: 'circle'; bolts: Count; diameterMm: number; startDeg?: number } | { kind: 'line'; points: [number, number][] }
+
 export interface Joint {
-  id: string
-  title: string
-  layout:
-    | { kind: 'circle'; bolts: number; diameterMm: number; startDeg?: number }
-    | { kind: 'line'; points: [number, number][] }
+  id: Id
+  title: Words
+  layout: JointLayout
   thread: string
   hand: 'right' | 'left'
   class: string
@@ -339,7 +404,7 @@ export interface Joint {
   /** Where no wrench tells: drawn up until it is felt to be so. */
   felt?: { ask: string; choices: { say: string; met: boolean }[] }
   /** Passes that are done when it is nipped; the others when it is drawn up for good. */
-  nip?: number
+  nip?: Count
   pattern: Pattern
   allowed?: Pattern[]
   /** Slackened in an order, too, and what comes of any other. */
@@ -355,20 +420,20 @@ export interface Locking {
   ask: string
   choices: { say: string; met: boolean }[]
   /** New ones that go in, and how many: split pins, tab washers, a wire. */
-  newPieces?: { what: string; pieces: number }
+  newPieces?: { what: string; pieces: Count }
   /** What comes of a joint that is not locked so. */
   ifWrong: string
 }
 
 export interface Caution {
-  word: string
-  text: string
+  word: Words
+  text: Words
 }
 
 export interface Step {
-  id: string
+  id: Id
   station: Station
-  title: string
+  title: Words
   text?: string
   /** Steps that come before; `loop fit-up` for a loop that has come out good. */
   needs?: string[]
@@ -437,8 +502,8 @@ export interface Trouble {
 
 /** Steps gone through again, round after round, until their checks hold: a fit-up, a scrape. */
 export interface Loop {
-  id: string
-  title: string
+  id: Id
+  title: Words
   steps: string[]
   until: string[]
   /** What may be changed between two rounds, and the readings that are void by it. */
@@ -448,15 +513,15 @@ export interface Loop {
 
 /** Something loose, parked or put in for the time being. Pieces are counted in here, and out at the step that pays it. */
 export interface Debt {
-  id: string
+  id: Id
   what: string
   until: string
-  pieces?: number
+  pieces?: Count
 }
 
 export interface Kit {
-  id: string
-  name: string
+  id: Id
+  name: Words
   stock: string
 }
 

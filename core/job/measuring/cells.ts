@@ -99,8 +99,10 @@ export function cellNamed({ sum, spec }: Way, check: Check, at: At): Cell | unde
   const field = Object.hasOwn(sum.fields, at.field) ? sum.fields[at.field] : undefined
   if (!field) return undefined
   const key = cellKey(at)
-  const made = NAMED.get(spec) ?? new Map<string, Cell>()
-  NAMED.set(spec, made)
+  const named = NAMED.get(check) ?? new WeakMap<SumOf, Map<string, Cell>>()
+  NAMED.set(check, named)
+  const made = named.get(spec) ?? new Map<string, Cell>()
+  named.set(spec, made)
   const before = made.get(key)
   if (before) return before
   const known = field.only ? { [field.only[0]]: field.only[1] } : {}
@@ -110,7 +112,7 @@ export function cellNamed({ sum, spec }: Way, check: Check, at: At): Cell | unde
   return cell
 }
 /** Cells by their keys, with what the sheet says of their check: a ledger asks for the same ones again and again. */
-const NAMED = new WeakMap<SumOf, Map<string, Cell>>()
+const NAMED = new WeakMap<Check, WeakMap<SumOf, Map<string, Cell>>>()
 
 /** The unit a bare figure of a cell is read in, in the screen's own world of lengths; null where it has none. */
 export const unitOf = ({ as }: Pick<Cell, 'as'>, lengths: LengthSystem = 'mm'): UnitName | null =>

@@ -5,7 +5,7 @@ import { atTheGap, wedgeSheet } from '../../../tests/measuring/index.ts'
 import { librarySheet, worker } from '../../../tests/sheets.ts'
 import { WALKS } from '../../../tests/walks/index.ts'
 import type { Technician } from '../../../demo/technician.ts'
-import { examineSheet } from '../../sheet/index.ts'
+import { examineSheet } from '../../sheet/examination/index.ts'
 import { SUMS_BY_NAME } from '../../sums/index.ts'
 import { foundOut, isLookedAt, readDraft, recordOf, recordTables, resultOf, viewJob } from '../index.ts'
 

@@ -331,7 +331,7 @@ const isSameGround = (one: Ground, other: Ground): boolean =>
   one.behind.length === other.behind.length &&
   one.behind.every((result, i) => result === other.behind[i])
 
-/** Results, kept with the map their readings lie in: that is another once anything of it is. What nobody has read yet is kept with its moment. */
+/** Results, kept with the map their readings lie in: that is another once anything of it is. What nobody has read yet is kept with its check. */
 const KEPT = new WeakMap<object, { ground: Ground; result: CheckResult }>()
 
 function resultAt(scene: Scene, check: Check, moment: Moment): CheckResult {
@@ -339,7 +339,7 @@ function resultAt(scene: Scene, check: Check, moment: Moment): CheckResult {
   const all = readAt(plan, state, check, moment)
   const { values, behind } = derivedFor(scene, check, moment)
   const ground = { plan, check, moment, derived: JSON.stringify(values), behind, renewed: state.renewals.at(-1) }
-  const keptBy = all.size ? all : atOf(check, moment)
+  const keptBy = all.size ? all : check
   const known = KEPT.get(keptBy)
   if (known && isSameGround(known.ground, ground)) return known.result
   const result = resultFrom(scene, check, moment, all, values, behind)
@@ -377,13 +377,13 @@ const atOf = (check: Check, moment: Moment) => check.at.find(one => one.moment =
 
 /** A check as it is at one moment, which may have limits of its own; made once, so that it is the same one every time. */
 export function atMoment(check: Check, moment: Moment): Check {
-  const at = atOf(check, moment)
-  if (!at.limits) return check
-  const made = LIMITED.get(at) ?? { ...check, limits: at.limits }
-  LIMITED.set(at, made)
-  return made
+  const made = AT.get(check) ?? new Map<Moment, Check>()
+  AT.set(check, made)
+  const known = made.get(moment) ?? { ...check, limits: atOf(check, moment).limits ?? check.limits }
+  made.set(moment, known)
+  return known
 }
-const LIMITED = new WeakMap<object, Check>()
+const AT = new WeakMap<Check, Map<Moment, Check>>()
 
 export const isOwed = (state: JobState, check: Check, moment: Moment): boolean =>
   !atOf(check, moment).renewed || renewedAt(state, check.of) > 0

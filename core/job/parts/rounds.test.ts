@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { sheetNamed, worker, type Read } from '../../../tests/sheets.ts'
 import { entryOf, figure, reading, refusal } from '../../../tests/pump.ts'
-import { examineSheet } from '../../sheet/index.ts'
+import { examineSheet } from '../../sheet/examination/index.ts'
 import { SUMS_BY_NAME } from '../../sums/index.ts'
 import { exampleFigure } from '../../../demo/findings.ts'
 import {

@@ -1,9 +1,7 @@
-import { jointOrder, passesOf, slackeningOrder } from '../joints/index.ts'
-import { stepsBefore, type Plan } from './plan.ts'
-import type { Joint } from './types.ts'
+import { jointOrder, passesOf, slackeningOrder } from '../../joints/index.ts'
+import { stepsBefore } from '../before.ts'
+import { boltCount, type Plan } from '../plan.ts'
 
-/** Bolts of a joint of the sheet. */
-export const boltCount = ({ layout }: Joint) => (layout.kind === 'circle' ? layout.bolts : layout.points.length)
 const isOneWay = (choices: readonly { met: boolean }[]) => new Set(choices.map(one => one.met)).size < 2
 
 /** What is wrong with how the joints of a sheet are drawn up, slackened and locked, as sentences. */

@@ -1,5 +1,5 @@
-import type { Plan } from './plan.ts'
-import type { Check, CheckPlace } from './types.ts'
+import type { Plan } from '../plan.ts'
+import type { Check, CheckPlace } from '../types.ts'
 
 const tablesOf = ({ stations, sum }: Check): CheckPlace[][] => [
   ...(stations ? [stations] : []),

@@ -1,10 +1,10 @@
-import { isUnit, UNITS } from '../quantity/index.ts'
-import { runSum, type AnySum } from '../sums/define.ts'
-import type { Field } from '../sums/fields.ts'
-import { NO_LIMIT } from '../sums/limits.ts'
-import { fromOf } from './from.ts'
-import type { Plan } from './plan.ts'
-import { MOMENTS, type Check, type SumOf } from './types.ts'
+import { isUnit, UNITS } from '../../quantity/index.ts'
+import { runSum, type AnySum } from '../../sums/define.ts'
+import type { Field } from '../../sums/fields.ts'
+import { NO_LIMIT } from '../../sums/limits.ts'
+import { fromOf } from '../from.ts'
+import type { Plan } from '../plan.ts'
+import { MOMENTS, type Check, type SumOf } from '../types.ts'
 
 /** Why a value that a sheet fixes is none for its field; null when it is. */
 function unfit(field: Field, value: unknown): string | null {
@@ -78,12 +78,18 @@ const rowFaults = (sum: AnySum, { rows = {}, given, from }: SumOf): Fault[] => [
   ),
 ]
 
+type Figures = ReadonlyMap<string, string | undefined>
+const FIGURES = new WeakMap<AnySum, Figures>()
 /** Figures of a sum that can be looked at, by their keys, with their units: as its example gives them. */
-const figuresOf = (sum: AnySum): ReadonlyMap<string, string | undefined> => {
+function figuresOf(sum: AnySum): Figures {
+  const known = FIGURES.get(sum)
+  if (known) return known
   const made = runSum(sum, sum.example)
-  return new Map(
+  const figures: Figures = new Map(
     made.ok ? made.value.figures.flatMap(one => (typeof one.value === 'number' ? [[one.key, one.unit]] : [])) : [],
   )
+  FIGURES.set(sum, figures)
+  return figures
 }
 
 const kindOf = (unit: string | undefined) => UNITS[unit !== undefined && isUnit(unit) ? unit : '1'].kind
@@ -111,12 +117,33 @@ function fromFaults({ checks, steps, sums }: Plan, sum: AnySum, { from = {} }: S
   })
 }
 
+/**
+ * What the bench would put into a sum for this check, with the figures of its example where a gauge has to give them. What
+ * may be left out and is neither fixed nor asked for stays out: a limit of the example limits nobody's machine.
+ */
+function asAtBench({ fields, example }: AnySum, { given = {}, rows = {}, from = {}, also = [] }: SumOf) {
+  const isRead = (key: string) => {
+    const { maker, of, optional, fallback } = fields[key]!
+    const isAsked = !optional && fallback === undefined
+    return !maker && !of && (isAsked || also.includes(key) || Object.hasOwn(from, key))
+  }
+  const read = Object.entries(example)
+    .filter(([key]) => isRead(key) || Object.hasOwn(rows, key))
+    .map(([key, value]): [string, unknown] => {
+      const field = fields[key]!
+      if (field.type !== 'rows') return [key, value]
+      const shown = (value as Record<string, unknown>[]).map(row =>
+        Object.fromEntries(Object.entries(row).filter(([column]) => !field.columns[column]!.optional)),
+      )
+      const fixed = rows[key]?.map(({ of: _, ...row }, i) => ({ ...shown[i % shown.length], ...row }))
+      return [key, fixed ?? shown]
+    })
+  return { ...Object.fromEntries(read), ...given }
+}
+
 function limitFaults(sum: AnySum, { limits, sum: spec, noLimits }: Check): Fault[] {
   const ends = new Set(Object.values(sum.fields).flatMap(one => one.maker ?? []))
-  const bare = Object.fromEntries(
-    Object.entries(sum.example).filter(([key]) => !sum.fields[key]!.maker && !sum.fields[key]!.of),
-  )
-  const made = runSum(sum, { ...bare, ...spec!.given })
+  const made = runSum(sum, asAtBench(sum, spec!))
   const judges = made.ok && made.value.figures.some(one => one.held && one.held.source !== NO_LIMIT)
   const given = (['min', 'max'] as const).filter(end => limits[end] !== undefined)
   return [
@@ -128,7 +155,7 @@ function limitFaults(sum: AnySum, { limits, sum: spec, noLimits }: Check): Fault
 /** What is wrong with a check that is worked out by a sum; sentences without the check's own name. */
 function sumFaults(plan: Plan, check: Check): Fault[] {
   const spec = check.sum
-  if (!spec) return ['names no sum']
+  if (!spec) return []
   const sum = plan.sums.get(spec.name)
   if (!sum) return [`is worked out by an unknown sum ${spec.name}`]
   const unit = figuresOf(sum).has(spec.trend) ? { of: figuresOf(sum).get(spec.trend) } : null

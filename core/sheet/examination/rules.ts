@@ -1,83 +1,19 @@
-import { leftOver } from './expand.ts'
-import { planFor, placesOf, liftedWith, stepsBefore, type Plan, type Sums } from './plan.ts'
+import { stepsBefore } from '../before.ts'
+import { placesOf, liftedWith, type Plan } from '../plan.ts'
+import { viewsOf } from '../views.ts'
 import { jointRules } from './joint-rules.ts'
+import { kindRules } from './kind-rules.ts'
 import { loopRules } from './loop-rules.ts'
 import { placeRules } from './place-rules.ts'
 import { sumRules } from './sum-rules.ts'
-import { viewsOf } from './views.ts'
-import type { ShelfSheet, Variants } from './types.ts'
-
-/** Every combination of choices a sheet offers. */
-export function everyVariant(sheet: Pick<ShelfSheet, 'axes'>): Variants[] {
-  return sheet.axes.reduce<Variants[]>(
-    (all, axis) => all.flatMap(one => axis.choices.map(choice => ({ ...one, [axis.id]: choice.id }))),
-    [{}],
-  )
-}
-
-/** Every axis that a value hangs on, by condition or by value. */
-function axesIn(value: unknown, axes: ReadonlySet<string>, found = new Set<string>()): Set<string> {
-  if (Array.isArray(value)) for (const one of value) axesIn(one, axes, found)
-  else if (value && typeof value === 'object')
-    for (const [key, one] of Object.entries(value)) {
-      if (key === 'when') for (const axis of Object.keys(one as object)) found.add(axis)
-      else if (key === 'by' && axes.has(one as string)) found.add(one as string)
-      else axesIn(one, axes, found)
-    }
-  return found
-}
-
-/** Every name that a value mentions. */
-function namesIn(value: unknown, found = new Set<string>()): Set<string> {
-  if (typeof value === 'string') found.add(value.split('@')[0]!)
-  else if (value && typeof value === 'object') for (const one of Object.values(value)) namesIn(one, found)
-  return found
-}
-
-/**
- * The combinations worth looking at: axes that hang together are tried in every combination, with the others at their first
- * choice. Axes hang together when an item hangs on both, or one that hangs on the one names one that hangs on the other.
- */
-export function coupledVariants(sheet: ShelfSheet): Variants[] {
-  const axes = new Set(sheet.axes.map(one => one.id))
-  const items = [sheet.parts, sheet.mates, sheet.checks, sheet.joints, sheet.steps].flat()
-  const own = new Map(items.map(item => [item.id, axesIn(item, axes)]))
-  const group = new Map(sheet.axes.map(({ id }) => [id, id]))
-  const join = (some: Iterable<string>) => {
-    const [first, ...rest] = [...new Set([...some].map(axis => group.get(axis) ?? axis))]
-    for (const other of rest) for (const [axis, at] of group) if (at === other) group.set(axis, first!)
-  }
-  for (const item of items) {
-    const hangs = own.get(item.id)!
-    if (!hangs.size) continue
-    join(hangs)
-    for (const name of namesIn(item)) if (name !== item.id) join([...hangs, ...(own.get(name) ?? [])])
-  }
-  const first = Object.fromEntries(sheet.axes.map(axis => [axis.id, axis.choices[0]!.id]))
-  const groups = [...new Set(group.values())].map(at => sheet.axes.filter(axis => group.get(axis.id) === at))
-  const all = groups.flatMap(some => everyVariant({ axes: some }).map(one => ({ ...first, ...one })))
-  return [...new Map([first, ...all].map(one => [JSON.stringify(one), one])).values()]
-}
+import { axesIn } from './variants.ts'
 
 type Rule = (plan: Plan) => string[]
 
 const repeated = (ids: string[]) => ids.filter((id, i) => ids.indexOf(id) !== i)
 
-/** Everything is written out and settled. */
-const writtenOut: Rule = ({ sheet }) =>
-  Object.entries({
-    assembly: sheet.assemblies,
-    part: sheet.parts,
-    mate: sheet.mates,
-    check: sheet.checks,
-    joint: sheet.joints,
-    step: sheet.steps,
-    kit: sheet.kits,
-  }).flatMap(([word, list]) => list.flatMap(one => leftOver(one, `${word} ${one.id}`)))
-
 /** What makes a sheet good, one rule at a time; each names what breaks it. */
-const RULES: Rule[] = [
-  writtenOut,
+export const RULES: Rule[] = [
   ({ sheet }) =>
     [
       ['part', sheet.parts],
@@ -196,6 +132,7 @@ const RULES: Rule[] = [
         [limits, ...at.flatMap(one => one.limits ?? [])].some(one => one.min === undefined && one.max === undefined),
       )
       .map(check => `check ${check.id} has no limits and does not say why`),
+  kindRules,
   sumRules,
   placeRules,
   ({ sheet }) =>
@@ -206,8 +143,7 @@ const RULES: Rule[] = [
   ({ sheet }) =>
     sheet.checks
       .filter(check => check.kind === 'asked')
-      .flatMap(({ id, ask, choices = [] }) => [
-        ...(ask ? [] : [`check ${id} asks nothing`]),
+      .flatMap(({ id, choices = [] }) => [
         ...(choices.some(one => one.verdict === 'Holds') && choices.some(one => one.verdict !== 'Holds')
           ? []
           : [`check ${id} can only be answered one way`]),
@@ -321,9 +257,10 @@ const RULES: Rule[] = [
       .map(step => `step ${step.id} lifts, loosens or measures before the machine is made safe`)
   },
   // What is decided on the job is decided at a step that is there without it, from readings that are too.
-  ({ source, whole }) =>
-    source.axes.flatMap(({ id, choices, decided }) => {
+  plan =>
+    plan.source.axes.flatMap(({ id, choices, decided }) => {
       if (!decided) return []
+      const { source, whole } = plan
       const hangs = (one: { id: string } | undefined) => one !== undefined && axesIn(one, new Set([id])).has(id)
       const [step, known] = [source.steps.find(one => one.id === decided.step), choices.map(one => one.id)]
       return [
@@ -354,22 +291,4 @@ const RULES: Rule[] = [
 
 function reaches(steps: Plan['steps'], id: string): boolean {
   return (steps.get(id)?.needs ?? []).some(need => need === id || stepsBefore(steps, need).has(id))
-}
-
-/**
- * Examines a sheet in every variant it offers: unknown names, steps that wait for themselves, parts that come off and
- * never go back, marks never met, checks without limits, joints that cannot be pulled, sums that cannot be worked out.
- * Empty when the sheet is sound. `sums` are those at hand.
- */
-export function examineSheet(sheet: ShelfSheet, sums: Sums = new Map()): string[] {
-  const found = coupledVariants(sheet).flatMap(variants => {
-    const plan = planFor(sheet, variants, sums)
-    return RULES.flatMap(rule => rule(plan))
-  })
-  // Until something is decided on the job, what is there can be read without it.
-  const undecided = coupledVariants({ ...sheet, axes: sheet.axes.filter(axis => !axis.decided) }).flatMap(variants =>
-    writtenOut(planFor(sheet, variants, sums)),
-  )
-  found.push(...undecided)
-  return [...new Set(found)]
 }

@@ -1,4 +1,5 @@
-import { stepsBefore, type Plan } from './plan.ts'
+import { stepsBefore } from '../before.ts'
+import type { Plan } from '../plan.ts'
 
 /** What is wrong with the loops of a sheet, and with what is put on in them for a trial, as sentences. */
 export const loopRules = ({ sheet, steps, checks, parts, loops, loopOf }: Plan): string[] => [

@@ -1,0 +1,101 @@
+import type { SheetFrame } from '../types.ts'
+import { shapeFaults } from './shape.ts'
+
+/** What one sheet may hold: many times what the largest machine needs, and little enough to be looked through at once. */
+const MOST = { values: 60_000, letters: 1_000_000, depth: 24, places: 200, combinations: 250 }
+
+/** Collections of a sheet, by the word for one of them. */
+export const COLLECTIONS = {
+  assembly: 'assemblies',
+  part: 'parts',
+  mate: 'mates',
+  check: 'checks',
+  joint: 'joints',
+  step: 'steps',
+  loop: 'loops',
+  kit: 'kits',
+} as const
+
+const grouped = (n: number) => n.toLocaleString('en-GB')
+
+/** Why a value is too large, too deep or goes round in a circle; null when it can be looked through. Whatever it is, this ends. */
+export function tooMuch(source: unknown): string | null {
+  let values = 0
+  let letters = 0
+  let found: string | null = null
+  const look = (value: unknown, place: readonly string[]): void => {
+    if (found) return
+    if (++values > MOST.values) found = `the sheet holds more than ${grouped(MOST.values)} values`
+    else if (place.length > MOST.depth)
+      found = `${place.slice(0, 3).join(' ')} goes ${MOST.depth} deep or round in a circle`
+    else if (typeof value === 'string' && (letters += value.length) > MOST.letters)
+      found = `${place.join(' ') || 'the sheet'} makes the sheet longer than ${grouped(MOST.letters)} letters`
+    else if (typeof value === 'object' && value !== null)
+      for (const [key, one] of Object.entries(value)) look(one, [...place, /^\d+$/.test(key) ? String(+key + 1) : key])
+  }
+  look(source, [])
+  return found
+}
+
+const nodesIn = (value: unknown): number =>
+  typeof value === 'object' && value !== null ? Object.values(value).reduce<number>((n, one) => n + nodesIn(one), 1) : 1
+
+/** How often an item or its places are written out by the lists they name, or which of those is none. */
+function timesOf(each: unknown, lists: SheetFrame['lists']): number | { unknown: string } {
+  let times = 1
+  for (const name of each === undefined ? [] : [each].flat()) {
+    if (typeof name !== 'string' || !Object.hasOwn(lists ?? {}, name)) return { unknown: String(name) }
+    times *= lists![name]!.length
+  }
+  return times
+}
+
+/** What keeps the places of a part from being written out. */
+function placesFaults({ id, places }: SheetFrame['parts'][number], lists: SheetFrame['lists']): string[] {
+  if (places === undefined) return []
+  if (Array.isArray(places))
+    return places.flatMap((one, i) => shapeFaults('Outline', one, `part ${id} places ${i + 1}`))
+  const { each, count, name } = (typeof places === 'object' ? (places ?? {}) : {}) as Record<string, unknown>
+  if (each !== undefined) {
+    const times = timesOf(each, lists)
+    return typeof times === 'number' ? [] : [`part ${id} has places for each of ${times.unknown}, which is no list`]
+  }
+  if (count === undefined) return [`part ${id} places is neither a list, nor for each of one, nor counted`]
+  return [
+    ...(Number.isInteger(count) && Number(count) >= 1 && Number(count) <= MOST.places
+      ? []
+      : [`part ${id} has ${String(count)} places: 1 to ${MOST.places} can be counted`]),
+    ...(typeof name === 'string' ? [] : [`part ${id} does not say how its counted places are called`]),
+  ]
+}
+
+/** What keeps a sheet, whatever it is, from being written out: sentences that name the place. Empty when it can be. */
+export function frameFaults(source: unknown): string[] {
+  const much = tooMuch(source)
+  if (much) return [much]
+  const faults = shapeFaults('SheetFrame', source, 'the sheet')
+  if (faults.length) return faults
+  const sheet = source as SheetFrame
+  const items = Object.entries(COLLECTIONS).flatMap(([word, key]) =>
+    (sheet[key] ?? []).map(item => ({ item, where: `${word} ${item.id}`, times: timesOf(item.each, sheet.lists) })),
+  )
+  const found = [
+    ...items.flatMap(({ where, times }) =>
+      typeof times === 'number' ? [] : [`${where} is written for each of ${times.unknown}, which is no list`],
+    ),
+    ...sheet.parts.flatMap(part => placesFaults(part, sheet.lists)),
+  ]
+  if (found.length) return found
+  const written = items.reduce((n, { item, times }) => n + nodesIn(item) * Number(times), 0)
+  return written > MOST.values
+    ? [`the sheet, written out for each of its lists, holds more than ${grouped(MOST.values)} values`]
+    : []
+}
+
+/** What keeps a sheet from being looked at in every variant; empty when it can be. */
+export const combinationFaults = (combinations: number): string[] =>
+  combinations > MOST.combinations
+    ? [
+        `the sheet’s axes hang together in ${grouped(combinations)} ways, and ${MOST.combinations} are the most that can be examined`,
+      ]
+    : []

@@ -1,0 +1,56 @@
+import { limitsOfClass } from '../../fits/index.ts'
+import { UNITS } from '../../quantity/index.ts'
+import { BENCH_SUMS } from '../../sums/bench/index.ts'
+import type { Limits } from '../../verdict.ts'
+import type { Plan } from '../plan.ts'
+import type { Check } from '../types.ts'
+import { meant } from './shape.ts'
+
+const SUM = 'sum'
+
+/** What a check needs for its kind, and what only that kind has. */
+const KIND_NEEDS: { kind: string; field: 'between' | 'sum' | 'ask'; words: string }[] = [
+  { kind: 'clearance', field: 'between', words: 'does not say between which checks it lies' },
+  { kind: SUM, field: 'sum', words: 'names no sum' },
+  { kind: 'asked', field: 'ask', words: 'asks nothing' },
+]
+
+const kindFaults = ({ kind, ...check }: Check): (string | false)[] => [
+  kind !== SUM &&
+    !BENCH_SUMS.has(kind) &&
+    `is of kind “${kind}”, which is no way of measuring${meant(kind, [...BENCH_SUMS.keys(), SUM])}`,
+  ...KIND_NEEDS.map(one =>
+    one.kind === kind
+      ? !check[one.field] && one.words
+      : check[one.field] !== undefined && `has “${one.field}”, which only a check of kind ${one.kind} has`,
+  ),
+]
+
+const turned = ({ min, max, best }: Limits) =>
+  (min !== undefined && max !== undefined && min > max) ||
+  (best !== undefined && (best < (min ?? best) || best > (max ?? best)))
+
+const figureFaults = ({ span, limits, at, stations, planes, fit }: Check): (string | false)[] => [
+  span[0] > span[1] && `has a span that is turned round: ${span[0]} to ${span[1]}`,
+  [limits, ...at.flatMap(one => one.limits ?? [])].some(turned) && 'has limits that are turned round',
+  stations?.length === 0 && 'has a list of places with no place in it',
+  planes?.length === 0 && 'has a list of planes with no plane in it',
+  fit !== undefined &&
+    !limitsOfClass(fit.nominalMm, fit.shaft).ok &&
+    `has no such fit as ${fit.nominalMm} ${fit.shaft}`,
+]
+
+/** A clearance lies between two things of one kind of unit. */
+const betweenFaults = ({ checks }: Plan, { between, unit }: Check): (string | false)[] =>
+  Object.values(between ?? {}).map(id => {
+    const other = checks.get(id)
+    return other !== undefined && UNITS[other.unit].kind !== UNITS[unit].kind && `is in ${unit}, and ${id} is not`
+  })
+
+/** What is wrong with a check for its kind, and with its figures, as sentences. */
+export const kindRules = (plan: Plan): string[] =>
+  plan.sheet.checks.flatMap(check =>
+    [...kindFaults(check), ...figureFaults(check), ...betweenFaults(plan, check)].flatMap(why =>
+      why ? [`check ${check.id} ${why}`] : [],
+    ),
+  )
