@@ -11,6 +11,7 @@ const main = defineCommand({
     'test': defineCommand({ meta: { description: 'every test there is; ends by itself' } }),
     'site': lazy(() => import('./verbs/site.ts')),
     'area': lazy(() => import('./verbs/area.ts')),
+    'sheet': lazy(() => import('./verbs/sheet.ts')),
     'machine': lazy(() => import('./verbs/machine.ts')),
     'person': lazy(() => import('./verbs/person.ts')),
     'key': lazy(() => import('./verbs/key.ts')),

@@ -66,6 +66,11 @@ check "a machine with an unknown choice is refused" refuses 'is no choice of thi
 check "a machine" says 'stands in the yard' ./needler machine add P-1 --name Pump --area juice --sheet m14-axially-split-pump --variants faces=hard
 check "its running hours are set" says 'has run 1234 hours' ./needler machine hours P-1 1234
 check "hours that are none are refused" refuses 'whole number' ./needler machine hours P-1 many
+sed 's/^version: .*/version: 900/' library/m14-axially-split-pump.yaml >"$WORK/sheet.yaml"
+sed 's/kind: shaft/kind: shft/' "$WORK/sheet.yaml" >"$WORK/unsound.yaml"
+check "an unsound sheet is named with its place" refuses 'part shaft kind is “shft”' ./needler sheet put "$WORK/unsound.yaml"
+check "a sound sheet gets on the shelf" says 'version 900, is on the shelf.' ./needler sheet put "$WORK/sheet.yaml"
+check "once" says 'is on the shelf already' ./needler sheet put "$WORK/sheet.yaml"
 check "the site's name is data" says 'Lower works' ./needler site --name 'Lower works' --backups 3
 check "a person" says 'A. New may sign in as fitter; the PIN is' ./needler person add 'A. New' fitter
 check "once" refuses 'There is a A. New already' ./needler person add 'A. New' fitter
@@ -166,6 +171,8 @@ check "a taken port is named" refuses 'Port 38123 is taken' env PORT=38123 ./nee
 kill $taken
 check "an unknown word is named" refuses 'There is no ./needler fly' ./needler fly
 check "every verb has its help" says 'USAGE' ./needler backup --help
+check "a sheet is examined" says 'is sound' ./needler sheet check library/m8-scraped-surface-exchanger.yaml
+check "a file that is not there is named" refuses 'There is no file' ./needler sheet check /nowhere.yaml
 # Sums need no database: this folder of state has none.
 sum() { NEEDLER_STATE="$WORK/state" ./needler sum "$@"; }
 check "a sum from one object" says '"meshes": 22' sum gear-mesh <<<'{"pinionTeeth":22,"wheelTeeth":110}'

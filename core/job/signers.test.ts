@@ -1,7 +1,7 @@
 import { beforeEach, describe, expect, it } from 'vitest'
 import { figure, reading, refusal, technician } from '../../tests/pump.ts'
 import { sheetNamed, worker } from '../../tests/sheets.ts'
-import { type Hold, type Sheet } from '../sheet/index.ts'
+import type { Hold, Sheet } from '../sheet/index.ts'
 import { examineSheet } from '../sheet/examination/index.ts'
 import { SUMS_BY_NAME } from '../sums/index.ts'
 import {

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { SUMS_BY_NAME } from '../sums/index.ts'
 import { describe, expect, it } from 'vitest'
-import { type Sheet } from '../sheet/index.ts'
+import type { Sheet } from '../sheet/index.ts'
 import { examineSheet } from '../sheet/examination/index.ts'
 import { refusal } from '../../tests/pump.ts'
 import { sheetNamed, worker } from '../../tests/sheets.ts'

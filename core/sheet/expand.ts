@@ -26,11 +26,13 @@ const isBy = (value: Json): value is { by: string; of: Item } =>
 const own = <T>(of: Record<string, T>, key: string): T | undefined => (Object.hasOwn(of, key) ? of[key] : undefined)
 
 const HOLE = /\{([a-z][\w-]*)(?:\.([\w-]+))?\}/gi
+const ALONE = new RegExp(`^${HOLE.source}$`, 'i')
 
 /** A text with its holes filled. A text that is one hole alone takes the value as it is, a number for a number. */
 function filled(text: string, chosen: Chosen): Json {
   const value = (list: string, key = 'id'): Json => own(own(chosen, list) ?? {}, key)
-  const whole = new RegExp(`^${HOLE.source}$`, 'i').exec(text)
+  if (!text.includes('{')) return text
+  const whole = ALONE.exec(text)
   if (whole) return value(whole[1]!, whole[2]) ?? text
   return text.replace(HOLE, (hole, list: string, key?: string) => String(value(list, key) ?? hole))
 }
@@ -228,7 +230,8 @@ export function leftOver(value: unknown, where: string): string[] {
   const look = (one: Json, at: string) => {
     if (typeof one === 'string') {
       if (isAll(one)) found.push(`${at} names all of ${one}: that stands in a list, for what was written out under it`)
-      else for (const [hole] of one.matchAll(HOLE)) found.push(`${at} has a hole ${hole} that nothing fills`)
+      else if (one.includes('{'))
+        for (const [hole] of one.matchAll(HOLE)) found.push(`${at} has a hole ${hole} that nothing fills`)
     } else if (Array.isArray(one)) one.forEach(each => look(each, at))
     else if (isBy(one)) found.push(`${at} hangs on ${one.by}, which is no axis and no list it is written out for`)
     else if (isItem(one))

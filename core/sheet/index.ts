@@ -14,7 +14,7 @@ export {
   type PartPlace,
   type Sums,
 } from './plan.ts'
-export { coupledVariants, everyVariant } from './examination/variants.ts'
+export { coupledVariants, everyVariant } from './variants.ts'
 export { stepsBefore, type StepsBefore } from './before.ts'
 export { fromOf, type From } from './from.ts'
 export { oppositeView, viewsOf, viewWords } from './views.ts'

@@ -149,7 +149,7 @@ export function resolveSheet(shelf: ShelfSheet, chosen: Variants): Sheet {
     joints: cutOf(idsOf(joints), idsOf(sheet.joints)),
   }
   const loopNamed = new Map((sheet.loops ?? []).map(loop => [loop.id, loop]))
-  const looped = (need: string) => /^loop (.+)$/.exec(need)?.[1]
+  const looped = (need: string) => (need.startsWith(LOOP) ? need.slice(LOOP.length) : undefined)
   // What needs a loop needs its steps; that it has come out good is looked at besides.
   const stepsOf = (needs: string[] | undefined): string[] =>
     (needs ?? []).flatMap(need =>
@@ -229,6 +229,9 @@ export function wholeSheet(shelf: ShelfSheet, chosen: Variants): Sheet {
 
 /** Bolts of a joint of the sheet. */
 export const boltCount = ({ layout }: Joint) => (layout.kind === 'circle' ? layout.bolts : layout.points.length)
+
+/** How a step says that it needs a loop. */
+const LOOP = 'loop '
 
 /** A check at a moment, as one text for maps. */
 export const readingKey = (check: string, moment: string): string => `${check} ${moment}`

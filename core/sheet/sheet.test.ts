@@ -156,6 +156,13 @@ describe('variants', () => {
     // The pipe hangs on the flush, and now on the size as well: 2 × 2, and the faces by themselves.
     expect(coupledVariants(sheet)).toHaveLength(5)
   })
+  it('not by figures alone, which change nothing for what names them', () => {
+    sheet.axes.push({ id: 'size', title: 'Size', choices: ['30', '45'].map(id => ({ id, title: id })) })
+    const [pipe] = step('pipe-on').fits!
+    sheet.parts.find(one => one.id === pipe)!.massKg = { by: 'size', of: { 30: 4, 45: 6 } } as never
+    sheet.parts.find(one => one.id === pipe)!.when = undefined
+    expect(coupledVariants(sheet)).toHaveLength(4)
+  })
   it('are every combination of choices', () => expect(everyVariant(sheet)).toHaveLength(4))
   it('leave out what does not apply, and what points to it', () => {
     const plan = planFor(sheet, { flush: 'none' })

@@ -1,13 +1,39 @@
+import { isDeepStrictEqual } from 'node:util'
 import { and, eq, max } from 'drizzle-orm'
 import { SUMS_BY_NAME } from '../../core/sums/index.ts'
-import { planFor, type Plan, type ShelfSheet, type Variants } from '../../core/sheet/index.ts'
+import { examineSheet } from '../../core/sheet/examination/index.ts'
+import {
+  planFor,
+  readSheet,
+  type Plan,
+  type SheetSource,
+  type ShelfSheet,
+  type Variants,
+} from '../../core/sheet/index.ts'
 import type { Database, Transaction } from './client.ts'
 import { buildSheet } from './schema.ts'
 
-/** Puts a sheet on the shelf; a version that is there already stays as it is, since jobs may rest on it. */
-export async function shelve(db: Database, sheet: ShelfSheet): Promise<void> {
-  await db.insert(buildSheet).values({ id: sheet.id, version: sheet.version, body: sheet }).onConflictDoNothing()
+/** A sheet that is on the shelf now, or what is wrong with it, in sentences that name the place. */
+export type Shelved = { sheet: ShelfSheet; isNew: boolean; faults?: undefined } | { faults: string[] }
+
+/**
+ * Examines what came and puts it on the shelf as a sheet; nothing unsound gets there. A version that is there already stays
+ * as it is, since jobs may rest on it: another sheet by its name is a fault.
+ */
+export async function shelve(db: Database, source: unknown): Promise<Shelved> {
+  const faults = examineSheet(source, SUMS_BY_NAME)
+  if (faults.length) return { faults }
+  const sheet = readSheet(source as SheetSource)
+  const { id, version } = sheet
+  const put = await db.insert(buildSheet).values({ id, version, body: sheet }).onConflictDoNothing().returning()
+  if (put.length) return { sheet, isNew: true }
+  return isDeepStrictEqual(asKept(await bodyOf(db, id, version)), asKept(sheet))
+    ? { sheet, isNew: false }
+    : { faults: [`version ${version} of ${id} is on the shelf and says something else: raise the version`] }
 }
+
+/** A sheet as it comes back from the shelf. */
+const asKept = (sheet: unknown): unknown => JSON.parse(JSON.stringify(readSheet(sheet as SheetSource)))
 
 /** Sheets by name and version: a version never changes, so what was read once stays good. */
 const bodies = new Map<string, Promise<ShelfSheet | null>>()

@@ -1,11 +1,14 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { sql } from 'drizzle-orm'
 import { execFile } from 'node:child_process'
+import { readFileSync } from 'node:fs'
 import { promisify } from 'node:util'
 import { v7 as uuid } from 'uuid'
+import { parse } from 'yaml'
 import { database, disconnect } from '../../server/db/client.ts'
 import { addKey, takeKeyBack } from '../../server/db/keys.ts'
 import { rebuildProjections } from '../../server/db/rebuild.ts'
+import { sheetOnShelf, shelve } from '../../server/db/sheets.ts'
 import type { Grown, RecordAnswer, SheetAnswer } from '../../shared/answers.ts'
 import { reading } from '../pump.ts'
 import { fillDatabase, owner, signIn, startServer, type RunningServer, type SignedIn } from './server.ts'
@@ -134,6 +137,19 @@ describe('junk', () => {
       expect((await fitter.get(`/api/sheets/${name}`)).status, name).toBe(404)
     for (const name of ['m10-gear-unit/0', 'm10-gear-unit/x'])
       expect((await fitter.get(`/api/sheets/${name}`)).status, name).toBe(400)
+  })
+  it('only a sound sheet gets on the shelf, and a version of it stays as it is', async () => {
+    const source = parse(readFileSync('tests/sheets/nut-by-slots.yaml', 'utf8'))
+    const onShelf = () => sheetOnShelf(database(), source.id, source.version)
+    expect(await shelve(database(), { ...source, title: undefined })).toEqual({ faults: ['the sheet has no “title”'] })
+    expect(await shelve(database(), 'a sheet')).toHaveProperty('faults')
+    expect(await onShelf()).toBeNull()
+    expect(await shelve(database(), source)).toMatchObject({ isNew: true, sheet: { id: source.id } })
+    expect(await shelve(database(), source)).toMatchObject({ isNew: false })
+    expect(await shelve(database(), { ...source, title: 'Another nut' })).toEqual({
+      faults: [`version ${source.version} of ${source.id} is on the shelf and says something else: raise the version`],
+    })
+    expect(await onShelf()).toMatchObject({ title: source.title })
   })
   it('an after that is no number is refused', async () => {
     const [job] = (await (await fitter.get('/api/jobs')).json()) as { id: string }[]

@@ -13,7 +13,8 @@ export async function machineBy(
 ): Promise<void> {
   const { db, end } = connectTo(process.env.DATABASE_URL!, 1)
   const sheet = typeof by === 'string' ? sheetNamed(by) : by
-  await shelve(db, sheet)
+  const { faults } = await shelve(db, sheet)
+  if (faults) throw new Error(faults.join('\n'))
   const added = await addMachine(db, {
     tag,
     name: title,

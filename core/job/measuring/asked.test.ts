@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { SUMS_BY_NAME } from '../../sums/index.ts'
-import { type Check, type Sheet } from '../../sheet/index.ts'
+import type { Check, Sheet } from '../../sheet/index.ts'
 import { examineSheet } from '../../sheet/examination/index.ts'
 import { answer, refusal } from '../../../tests/pump.ts'
 import { sheetNamed, worker } from '../../../tests/sheets.ts'

@@ -1,7 +1,7 @@
 import { beforeEach, describe, expect, it } from 'vitest'
 import { refusal } from '../../../tests/pump.ts'
 import { sheetNamed, worker } from '../../../tests/sheets.ts'
-import { type Joint, type Sheet } from '../../sheet/index.ts'
+import type { Joint, Sheet } from '../../sheet/index.ts'
 import { examineSheet } from '../../sheet/examination/index.ts'
 import { progressOf, recordOf, recordTables, viewJob, type Payloads } from '../index.ts'
 import type { Technician } from '../../../demo/technician.ts'

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { sheetNamed, worker } from '../../../tests/sheets.ts'
-import { type Sheet } from '../../sheet/index.ts'
+import type { Sheet } from '../../sheet/index.ts'
 import { examineSheet } from '../../sheet/examination/index.ts'
 import { SUMS_BY_NAME } from '../../sums/index.ts'
 import { offWith, readingKey, viewJob } from '../index.ts'

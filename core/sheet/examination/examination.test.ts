@@ -128,7 +128,7 @@ describe('a sheet as it is written', () => {
   })
   it('a circle in what came is a fault', () => {
     pump.steps[0].cautions = [pump.steps[0]]
-    expect(faults(pump)[0]).toMatch(/deep or round in a circle/)
+    expect(faults(pump)[0]).toMatch(/deep, or round in a circle/)
   })
   it('100 MB are refused before they are looked at', () => {
     pump.notice = 'x'.repeat(100_000_000)
@@ -188,7 +188,7 @@ const ODD: unknown[] = [
 const changeAt = (sheet: Anything, path: (string | number)[], value: unknown) => {
   const at = path.slice(0, -1).reduce((one, key) => one?.[key], sheet)
   if (typeof at !== 'object' || at === null) return
-  if (value === undefined && !Array.isArray(at)) delete at[path.at(-1)!]
+  if (value === undefined && !Array.isArray(at)) Reflect.deleteProperty(at, path.at(-1)!)
   else at[path.at(-1)!] = value
 }
 

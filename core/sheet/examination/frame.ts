@@ -23,17 +23,22 @@ export function tooMuch(source: unknown): string | null {
   let values = 0
   let letters = 0
   let found: string | null = null
-  const look = (value: unknown, place: readonly string[]): void => {
+  const place: string[] = []
+  const look = (value: unknown): void => {
     if (found) return
     if (++values > MOST.values) found = `the sheet holds more than ${grouped(MOST.values)} values`
     else if (place.length > MOST.depth)
-      found = `${place.slice(0, 3).join(' ')} goes ${MOST.depth} deep or round in a circle`
+      found = `${place.slice(0, 3).join(' ')} goes more than ${MOST.depth} deep, or round in a circle`
     else if (typeof value === 'string' && (letters += value.length) > MOST.letters)
       found = `${place.join(' ') || 'the sheet'} makes the sheet longer than ${grouped(MOST.letters)} letters`
     else if (typeof value === 'object' && value !== null)
-      for (const [key, one] of Object.entries(value)) look(one, [...place, /^\d+$/.test(key) ? String(+key + 1) : key])
+      for (const [key, one] of Object.entries(value)) {
+        place.push(Array.isArray(value) ? String(Number(key) + 1) : key)
+        look(one)
+        place.pop()
+      }
   }
-  look(source, [])
+  look(source)
   return found
 }
 

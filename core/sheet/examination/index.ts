@@ -5,7 +5,7 @@ import { COLLECTIONS, combinationFaults, frameFaults, tooMuch } from './frame.ts
 import { hangingFaults } from './hangings.ts'
 import { RULES } from './rules.ts'
 import { shapeFaults, type Shape } from './shape.ts'
-import { combinationsOf, coupledVariants } from './variants.ts'
+import { combinationsOf, coupledAxes, coupledVariants } from '../variants.ts'
 
 export { asWritten } from './written.ts'
 
@@ -59,9 +59,10 @@ export function examineSheet(source: unknown, sums: Sums = new Map()): string[] 
   const shelf = readSheet(source as SheetSource)
   const much = tooMuch(shelf)
   if (much) return [much]
-  const found = [...hangingFaults(shelf), ...combinationFaults(combinationsOf(shelf))]
+  const groups = coupledAxes(shelf)
+  const found = [...hangingFaults(shelf), ...combinationFaults(combinationsOf(groups))]
   if (found.length) return found
-  const all = coupledVariants(shelf)
+  const all = coupledVariants(shelf, groups)
   const known = new WeakSet<object>()
   const misfits = [...all.flatMap(variants => itemFaults(shelf, variants, known)), ...undecidedFaults(shelf)]
   // The rules go by the types.

@@ -6,11 +6,15 @@ import { kindRules } from './kind-rules.ts'
 import { loopRules } from './loop-rules.ts'
 import { placeRules } from './place-rules.ts'
 import { sumRules } from './sum-rules.ts'
-import { axesIn } from './variants.ts'
+import { axesIn } from '../variants.ts'
 
 type Rule = (plan: Plan) => string[]
 
 const repeated = (ids: string[]) => ids.filter((id, i) => ids.indexOf(id) !== i)
+
+/** What may be answered to a check, whatever the machine. */
+const answersTo = ({ whole }: Plan, check: string) =>
+  whole.checks.find(one => one.id === check)?.choices?.map(one => one.say) ?? []
 
 /** What makes a sheet good, one rule at a time; each names what breaks it. */
 export const RULES: Rule[] = [
@@ -260,7 +264,7 @@ export const RULES: Rule[] = [
   plan =>
     plan.source.axes.flatMap(({ id, choices, decided }) => {
       if (!decided) return []
-      const { source, whole } = plan
+      const { source } = plan
       const hangs = (one: { id: string } | undefined) => one !== undefined && axesIn(one, new Set([id])).has(id)
       const [step, known] = [source.steps.find(one => one.id === decided.step), choices.map(one => one.id)]
       return [
@@ -271,12 +275,11 @@ export const RULES: Rule[] = [
           .map(choice => `choice ${id} proposes an unknown answer ${choice}`),
         ...(decided.proposes ?? []).flatMap(({ check: name, verdict, say }) => {
           const check = source.checks.find(one => one.id === name)
-          const asked = whole.checks.find(one => one.id === name)
-          if (!check || !asked) return [`choice ${id} is proposed by an unknown check ${name}`]
+          if (!check) return [`choice ${id} is proposed by an unknown check ${name}`]
           return [
             ...(hangs(check) ? [`choice ${id} is proposed by check ${name}, which hangs on it`] : []),
             ...((verdict === undefined) === (say === undefined) ||
-            (say !== undefined && !asked.choices?.some(one => one.say === say))
+            (say !== undefined && !answersTo(plan, name).includes(say))
               ? [`choice ${id} is proposed by check ${name} for no verdict or answer that it can have`]
               : []),
           ]

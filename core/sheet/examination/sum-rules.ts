@@ -141,14 +141,27 @@ function asAtBench({ fields, example }: AnySum, { given = {}, rows = {}, from = 
   return { ...Object.fromEntries(read), ...given }
 }
 
+const JUDGES = new WeakMap<AnySum, Map<string, boolean>>()
+/** Whether a sum judges by itself what the bench would put into it: by a standard, or by what the sheet fixes of it. */
+function judges(sum: AnySum, spec: SumOf): boolean {
+  const input = asAtBench(sum, spec)
+  const known = JUDGES.get(sum) ?? new Map<string, boolean>()
+  JUDGES.set(sum, known)
+  const key = JSON.stringify(input)
+  const before = known.get(key)
+  if (before !== undefined) return before
+  const made = runSum(sum, input)
+  const found = made.ok && made.value.figures.some(one => one.held && one.held.source !== NO_LIMIT)
+  known.set(key, found)
+  return found
+}
+
 function limitFaults(sum: AnySum, { limits, sum: spec, noLimits }: Check): Fault[] {
   const ends = new Set(Object.values(sum.fields).flatMap(one => one.maker ?? []))
-  const made = runSum(sum, asAtBench(sum, spec!))
-  const judges = made.ok && made.value.figures.some(one => one.held && one.held.source !== NO_LIMIT)
   const given = (['min', 'max'] as const).filter(end => limits[end] !== undefined)
   return [
     ...given.filter(end => !ends.has(end)).map(end => `has a ${end}, and ${sum.name} takes none: fix it in given`),
-    !given.length && !judges && !noLimits && 'has no limits and does not say why',
+    !given.length && !noLimits && !judges(sum, spec!) && 'has no limits and does not say why',
   ]
 }
 
