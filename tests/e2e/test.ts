@@ -3,7 +3,7 @@ import { test as base } from '@playwright/test'
 import { sql } from 'drizzle-orm'
 import { connectTo } from '../../server/db/client.ts'
 
-export { expect, type BrowserContext, type Locator, type Page } from '@playwright/test'
+export { expect, type BrowserContext, type Cookie, type Locator, type Page } from '@playwright/test'
 
 /** The database with the demo loaded, which nobody is connected to: each worker works on a copy of it. */
 const DEMO = new URL(process.env.NEEDLER_OWNER_URL!)

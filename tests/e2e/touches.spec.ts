@@ -61,16 +61,16 @@ test('controls of the kit, and those made by hand', async ({ page }) => {
       const kit = all.filter(one => /(^| )el-/.test(`${one.className} ${one.parentElement?.className ?? ''}`))
       return { kit: kit.length, own: all.length - kit.length }
     })
-  const pages: Record<string, () => Promise<unknown>> = {
-    'yard': () => page.goto('/?machine=P-325'),
-    'bench': () => openBench(page, 'P-310'),
-    'gate': () => page.locator('[data-test=gate]').click(),
-    'gauge room': () => page.goto('/gauge-room/fits?sum=limits-and-fits'),
-    'people': () => page.goto('/people'),
+  const pages: Record<string, [open: () => Promise<unknown>, there: string]> = {
+    'yard': [() => page.goto('/?machine=P-325'), 'h2:has-text("P-325")'],
+    'bench': [() => openBench(page, 'P-310'), '[aria-label="Gauge pad"]'],
+    'gate': [() => page.locator('[data-test=gate]').click(), '[data-test=gate-pad]'],
+    'gauge room': [() => page.goto('/gauge-room/fits?sum=limits-and-fits'), '[data-test=drawing]'],
+    'people': [() => page.goto('/people'), 'main li:has-text("R. Okell")'],
   }
-  for (const [name, open] of Object.entries(pages)) {
+  for (const [name, [open, there]] of Object.entries(pages)) {
     await open()
-    await page.waitForTimeout(800)
+    await expect(page.locator(there).first()).toBeVisible()
     const { kit, own } = await count()
     console.log(`controls: ${name} ${kit} of the kit, ${own} made by hand`)
     expect(kit, name).toBeGreaterThan(own)
