@@ -13,36 +13,15 @@ import type { DoorAnswer, JobAnswer, OpenedJob, SheetAnswer } from '../../shared
 /** The hands of a technician on the screen: only what a person can see and touch. */
 export async function signIn(page: Page, name = 'R. Okell') {
   await onOurTablet(page.context())
-  if (!(await goesOn(page, name))) {
-    await page.goto('/sign-in')
-    await enterPin(page, name)
-  }
+  await page.goto('/sign-in')
+  await enterPin(page, name)
   await expect(page.locator('[data-test=who]')).toContainText(name)
-  const cookies = await page.context().cookies()
-  keepTablet(cookies)
-  SIGNED_IN.set(name, cookies)
-}
-
-/** Whoever has signed in before is still signed in: what that takes is looked at in tests of its own. */
-const SIGNED_IN = new Map<string, Cookie[]>()
-
-/** Whether somebody who signed in before goes on in the yard; not where they were signed out, or others stand at the tablet. */
-async function goesOn(page: Page, name: string): Promise<boolean> {
-  const known = SIGNED_IN.get(name)
-  if (!known) return false
-  await page.context().addCookies(known)
-  if (!(await page.request.get('/api/jobs')).ok()) {
-    await page.context().clearCookies({ name: SESSION })
-    return false
-  }
-  await page.goto('/')
-  return true
+  keepTablet(await page.context().cookies())
 }
 
 /** The tablet of these tests, on which everybody has signed in: every browser of theirs is this one. */
 const TABLET = `test-results/tablet-${process.env.TEST_WORKER_INDEX}.json`
 const DEVICE = 'needler-device'
-const SESSION = 'nuxt-session'
 
 export async function onOurTablet(context: BrowserContext) {
   if (existsSync(TABLET)) await context.addCookies(JSON.parse(readFileSync(TABLET, 'utf8')) as Cookie[])
