@@ -134,10 +134,11 @@ const refsOf = (parts: Part[]) => parts.flatMap(placesOf).map(one => one.ref)
  * does not hold, references to it included. What needed a step that is left out needs what that step needed.
  */
 export function resolveSheet(shelf: ShelfSheet, chosen: Variants): Sheet {
-  const sheet = shelf as Sheet
-  const variants = fullVariants(sheet, chosen)
+  const variants = fullVariants(shelf, chosen)
+  // With what is left out: what needed that needs what it needed in turn.
+  const sheet = settledFor(shelf as Sheet, variants, true)
   const all = sheet.steps
-  const settled = settledFor(sheet, variants)
+  const settled = settledFor(shelf as Sheet, variants)
   const { parts, checks, joints } = settled
   const refs = cutOf(refsOf(parts), refsOf(sheet.parts))
   const mates = settled.mates.filter(mate => stays(mate.a, refs) && stays(mate.b, refs))
@@ -152,7 +153,8 @@ export function resolveSheet(shelf: ShelfSheet, chosen: Variants): Sheet {
   const looped = (need: string) => (need.startsWith(LOOP) ? need.slice(LOOP.length) : undefined)
   // What needs a loop needs its steps; that it has come out good is looked at besides.
   const stepsOf = (needs: string[] | undefined): string[] =>
-    (needs ?? []).flatMap(need =>
+    // What hangs on something nobody has decided yet says nothing.
+    (Array.isArray(needs) ? needs : []).flatMap(need =>
       looped(need) === undefined ? [need] : (loopNamed.get(looped(need)!)?.steps ?? [need]),
     )
   const needsOf = new Map(all.map(step => [step.id, stepsOf(step.needs)]))

@@ -49,7 +49,8 @@ const nodesIn = (value: unknown): number =>
 function timesOf(each: unknown, lists: SheetFrame['lists']): number | { unknown: string } {
   let times = 1
   for (const name of each === undefined ? [] : [each].flat()) {
-    if (typeof name !== 'string' || !Object.hasOwn(lists ?? {}, name)) return { unknown: String(name) }
+    if (typeof name !== 'string' || !Object.hasOwn(lists ?? {}, name))
+      return { unknown: typeof name === 'string' ? name : 'what is no name' }
     times *= lists![name]!.length
   }
   return times
