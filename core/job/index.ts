@@ -39,7 +39,17 @@ export { cellKey, type At } from '../sums/cells.ts'
 export { basisOf, neverConceded, obligations, owedWords } from './debts.ts'
 export { keyOf, type OwedId } from './owed/id.ts'
 export type { Obligation, Settle } from './owed/owing.ts'
-export { answerText, choicesOf, markOf, markText, mateMet, missedBy, readLabel } from './parts/mates.ts'
+export {
+  answerText,
+  choicesOf,
+  marksDiffer,
+  markOf,
+  markText,
+  mateMet,
+  missedBy,
+  readLabel,
+  standsMet,
+} from './parts/mates.ts'
 export {
   asksOf,
   confirmationOf,

@@ -13,6 +13,7 @@ import {
   recordOf,
   recordTables,
   refusalOf,
+  standsMet,
   viewJob,
   type AnyEntry,
   type EntryKind,
@@ -50,6 +51,67 @@ describe('whether one had seen the other', () => {
     expect(hadSeen(later, { seq: 8, tablet: BLUE })).toBe(false)
     expect(hadSeen(later, { seq: null })).toBe(true)
     expect(hadSeen({}, { seq: 99, tablet: BLUE })).toBe(true)
+  })
+})
+
+describe('a mark made on two tablets that had not seen each other', () => {
+  const MATE = 'hub-index'
+  const mark = (deg: number) => ({ mate: MATE, deg, seenFrom: 'drive end', carrier: 'paint line' })
+  const atHub = () => {
+    const one = technician()
+    one.workUntil('hub-off')
+    return { one, two: parted(one) }
+  }
+  const kinds = (two: ReturnType<typeof parted>) => two.now().owed.map(each => each.id.kind)
+  it('keeps both; marks that differ stop the step that parts them, until one is taken back', () => {
+    const { one, two } = atHub()
+    expect(two.says(RED, 'rena', 'mark.made', mark(0))).toBeNull()
+    expect(two.says(BLUE, 'tove', 'mark.made', mark(90))).toBeNull()
+    expect(one.folded.state.flags).toEqual([])
+    expect(two.now().owed.find(each => each.id.kind === 'marks apart')).toMatchObject({
+      id: { kind: 'marks apart', mate: MATE },
+      step: 'hub-off',
+      why: 'paint line at 12:00 seen from the drive end, or paint line at 3:00 seen from the drive end',
+    })
+    const lifts = { parts: ['hub', 'hub-key'], step: 'hub-off' }
+    const off = entryOf('part.lifted', lifts, { by: 'rena', seq: one.folded.entries.length + 1 })
+    expect(refusalOf(one.opened, one.folded, off)).toMatchObject({ code: 'step.hindered' })
+    const concede = { of: { kind: 'marks apart', mate: MATE } as const, why: 'It will do' }
+    const given = entryOf('concession.given', concede, { by: 'odd', role: 'lead', seq: one.folded.entries.length + 1 })
+    expect(refusalOf(one.opened, one.folded, given)).not.toBeNull()
+    const wrong = one.folded.entries.at(-1)!.id
+    one.act('entry.corrected', { target: wrong, why: 'That is last year’s line' })
+    expect(kinds(two)).not.toContain('marks apart')
+    expect(one.folded.state.marks.get(MATE)).toMatchObject({ deg: 0 })
+    expect(one.folded.state.marks.get(MATE)!.rivals).toBeUndefined()
+  })
+  it('two that say the same are one, and both names stand on the record', () => {
+    const { one, two } = atHub()
+    two.says(RED, 'rena', 'mark.made', mark(0))
+    two.says(BLUE, 'tove', 'mark.made', mark(6))
+    expect(kinds(two)).not.toContain('marks apart')
+    const names = new Map([
+      ['rena', 'Rena'],
+      ['tove', 'Tove'],
+    ])
+    const { marks } = recordOf(one.plan, one.folded.entries, names)
+    expect(marks.find(each => each.who === 'Rena')!.unseen.join()).toContain('12:12')
+    expect(marks.find(each => each.who === 'Rena')!.unseen.join()).toContain('Tove')
+  })
+  it('parts have to stand by both of them', () => {
+    const mate = plan.mates.get(MATE)!
+    const { one, two } = atHub()
+    two.says(RED, 'rena', 'mark.made', mark(0))
+    two.says(BLUE, 'tove', 'mark.made', mark(8))
+    const met = (deg: number) => standsMet(one.folded.state, mate, { mate: MATE, deg })
+    expect([-5, 0, 5, 9, 12, 15].map(met)).toEqual([false, true, true, true, false, false])
+  })
+  it('whoever had seen the first corrects it instead', () => {
+    const { one, two } = atHub()
+    two.says(RED, 'rena', 'mark.made', mark(0))
+    expect(two.says(BLUE, 'tove', 'mark.made', mark(90), one.folded.entries.length)).toMatchObject({
+      code: 'mark.made',
+    })
   })
 })
 
@@ -132,20 +194,18 @@ describe('a place read on two tablets that had not seen each other', () => {
 describe('what came late and makes no sense any more', () => {
   it('is taken and flagged, and owed to a lead where it might matter', () => {
     const one = technician()
-    const mark = plan.sheet.mates.find(mate => mate.mark && !one.folded.state.marks.has(mate.id) && !mate.mark.stamped)
-    const made = { seenFrom: plan.sheet.ends.left, carrier: 'paint' }
-    const step = plan.sheet.steps.find(each => each.marks?.includes(mark!.id))!
-    one.workUntil(step.id)
+    one.workUntil('found-coupling')
     const parting = parted(one)
-    parting.says(RED, 'rena', 'mark.made', { mate: mark!.id, deg: 10, ...made })
-    expect(parting.says(BLUE, 'tove', 'mark.made', { mate: mark!.id, deg: 200, ...made })).toBeNull()
-    expect(one.folded.state.marks.get(mark!.id)).toMatchObject({ deg: 10, by: 'rena' })
-    expect(one.folded.state.flags.at(-1)!.why).toMatchObject({ code: 'mark.made' })
+    parting.says(RED, 'rena', 'reading.taken', reading('hub-gap', 'asFound', [[38]]))
+    const lost = { check: 'hub-gap', moment: 'asFound', why: 'The spacer is out' } as const
+    expect(parting.says(BLUE, 'tove', 'evidence.lost', lost)).toBeNull()
+    expect(one.folded.state.evidenceLost.size).toBe(0)
+    expect(one.folded.state.flags.at(-1)!.why).toMatchObject({ code: 'evidence.there' })
     const late = parting.now().owed.filter(debt => debt.kind === 'late')
     expect(late).toHaveLength(1)
-    expect(late[0]!.why).toMatch(/Not counted\. .*marked already/)
+    expect(late[0]!.why).toMatch(/Not counted\. .*that is there/)
     const record = recordOf(one.plan, one.folded.entries, new Map())
-    expect(record.late.map(each => each.why).join()).toMatch(/without having seen .*Not counted\. .*marked already/)
+    expect(record.late.map(each => each.why).join()).toMatch(/without having seen .*Not counted\. .*that is there/)
   })
   it('is nothing to look into where it only did what was done', () => {
     const one = technician()

@@ -2,10 +2,9 @@ import {
   asksOf,
   answerText,
   lacks,
-  markOf,
-  mateMet,
   refusalOf,
   sentenceOf,
+  standsMet,
   viewJob,
   type EntryKind,
   type Payloads,
@@ -87,7 +86,7 @@ export class Bench {
   private stands(id: string, answer: NonNullable<Said['mates']>[string]) {
     const mate = this.plan.mates.get(id)!
     const whole = { mate: id, ...answer }
-    if (!mateMet(mate, markOf(this.by.folded.state, mate), whole))
+    if (!standsMet(this.by.folded.state, mate, whole))
       this.heard.push(`${mate.title}: ${answerText(whole)}. Not met. ${mate.ifWrong}`)
   }
 

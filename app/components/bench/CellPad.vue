@@ -165,7 +165,11 @@ onMounted(() => field.value?.focus())
           <strong v-if="deciding.held!.consequence">{{ inSentence(deciding.held!.consequence) }}.</strong>
         </p>
       </div>
-      <UnseenNote v-if="unseen.length" :said="unseen" :is-apart="rival!.apart !== null" />
+      <UnseenNote
+        v-if="unseen.length"
+        :said="unseen"
+        :follows="rival!.apart ? 'They lie too far apart: take it again.' : undefined"
+      />
       <p v-if="!isGauged && !unseen.length && result.again && !isOpen" class="why" data-test="again">
         {{ asSentence(result.again) }}
       </p>

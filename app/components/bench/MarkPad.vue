@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { markText, readLabel, sentenceOf } from '~~/core/job'
+import { allSaid, marksDiffer, markText, readLabel, sentenceOf, type Mark } from '~~/core/job'
 import { parseQuantity } from '~~/core/quantity'
 
 /** A match-mark made before two parts part: with what, where, and from which end or datum it was taken. */
@@ -9,6 +9,10 @@ const bench = useBench()
 const { fieldUnit } = useDisplay()
 const mate = job.plan.mates.get(props.mate)!
 const made = computed(() => job.state.marks.get(props.mate))
+/** Every mark of it: more than one where tablets that had not seen each other each made one. */
+const all = computed(() => (made.value ? allSaid<Mark>(made.value) : []))
+const differ = computed(() => marksDiffer(job.state, mate))
+const reason = ref('')
 const METHODS = ['punch dots', 'scribed line', 'paint line', 'washable pen', 'tag']
 const wanted = mate.mark?.method ?? METHODS[0]!
 const methods = [...new Set([wanted, ...METHODS])]
@@ -49,15 +53,40 @@ function make() {
   })
   if (!why.value && bench.hindered.some(one => one.settle.to === 'mark')) bench.look(null)
 }
+
+/** One of two marks goes: whoever looked at both says why. */
+function takeBack(mark: Mark) {
+  const written = reason.value.trim()
+  why.value = written
+    ? job.act({ kind: 'entry.corrected', payload: { target: mark.entry, why: written } })
+    : 'Say what is seen on the parts, and why that mark goes.'
+  if (!why.value) reason.value = ''
+}
 </script>
 
 <template>
   <PadFrame :title="mate.title" :why="why">
     <p class="soft">Mark {{ mate.mark?.on }}. {{ mate.ifWrong }}.</p>
     <template v-if="made">
-      <p><strong>Marked:</strong> {{ markText(job.plan, made) }}, by {{ job.names.get(made.by) }}.</p>
+      <p v-if="all.length === 1"><strong>Marked:</strong> {{ markText(job.plan, made) }}, by {{ job.names.get(made.by) }}.</p>
+      <UnseenNote
+        v-if="all.length > 1"
+        :said="all.map(one => ({ by: one.by, words: markText(job.plan, one) }))"
+        :follows="differ ? 'They differ: look at both, and take the wrong one back.' : 'They say the same.'"
+      />
+      <form v-if="differ" class="pad-acts" data-test="two-marks" @submit.prevent>
+        <el-input
+          v-model="reason"
+          maxlength="200"
+          aria-label="What is seen, and why one goes"
+          placeholder="What is seen, and why one goes"
+        />
+        <el-button v-for="one in all" :key="one.entry" @click="takeBack(one)">
+          Take back {{ job.names.get(one.by) }}’s: {{ markText(job.plan, one) }}
+        </el-button>
+      </form>
       <IndexDial
-        v-if="made.deg !== undefined"
+        v-if="made.deg !== undefined && !differ"
         :model-value="made.deg"
         fixed
         :held-from="made.seenFrom"

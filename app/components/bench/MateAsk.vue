@@ -4,10 +4,10 @@ import {
   choicesOf,
   markOf,
   markText,
-  mateMet,
   missedBy,
   readLabel,
   sentenceOf,
+  standsMet,
   type MateAnswer,
 } from '~~/core/job'
 import { withinTurn } from '~~/core/marks'
@@ -38,7 +38,7 @@ const NOT_YET = 'not to be seen yet'
 /** Asked as a mark only while there is one; a lost one is answered in words. */
 const kind = computed(() => (rule.kind === 'seen' ? 'seen' : mark.value ? rule.kind : 'lost'))
 const met = computed(() =>
-  props.given && !props.given.notYet ? mateMet(props.mate, mark.value, { mate: props.mate.id, ...props.given }) : null,
+  props.given && !props.given.notYet ? standsMet(job.state, props.mate, { mate: props.mate.id, ...props.given }) : null,
 )
 const miss = computed(() => {
   const by = props.given ? missedBy(props.mate, mark.value, { mate: props.mate.id, ...props.given }) : null

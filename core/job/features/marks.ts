@@ -4,11 +4,12 @@ import { refusalsAbout } from '../ledger/refusal.ts'
 import { HANDS } from '../ledger/roles.ts'
 import { by, section, text } from '../ledger/section.ts'
 import { id, lying, words, type Shaped } from '../ledger/shape.ts'
+import { allSaid, hadSeen, settled, type Contested } from '../ledger/seen.ts'
 import { stamped, type Stamp } from '../ledger/state.ts'
 import { mateName } from '../ledger/words.ts'
 import { keyOf } from '../owed/id.ts'
 import type { Owing, Source } from '../owed/owing.ts'
-import { answerText, hasParted, markText, readLabel, typedMm } from '../parts/mates.ts'
+import { answerText, hasParted, marksDiffer, markText, readLabel, typedMm } from '../parts/mates.ts'
 import { notSeenFrom, unknown } from './sense.ts'
 
 /** Marks made while parts still stand together, so that they can be put back as they stood. */
@@ -33,20 +34,26 @@ const made: ActKind<Shaped<typeof shape>> = {
   shape,
   by: HANDS,
   corrected: 'replace',
-  sense: (plan, state, { payload }) => {
+  sense: (plan, state, { payload, ...maker }) => {
     const mate = plan.mates.get(payload.mate)
     if (!mate?.mark) return unknown('mark', payload.mate)
     const blind = notSeenFrom(plan, payload.seenFrom)
     if (blind) return blind
     if (mate.mark.stamped) return refusals.stamped({ mate: mate.title })
     if (hasParted(plan, state, mate)) return refusals.parted({ mate: mate.title })
-    if (state.marks.has(mate.id)) return refusals.made({ mate: mate.title })
+    const before = state.marks.get(mate.id)
+    if (before && hadSeen(maker, before)) return refusals.made({ mate: mate.title })
     if (mate.rule.kind === 'distance') return typedMm(mate, payload)
     if (mate.rule.kind === 'label') return readLabel(mate, payload)
     return payload.deg === undefined ? refusals.where({ mate: mate.title }) : null
   },
   apply: (state, entry) => {
-    state.marks.set(entry.payload.mate, stamped(entry, state, entry.payload))
+    const { mate } = entry.payload
+    // Neither mark is worse than the other: the first stands, and how the parts stand is held against both.
+    state.marks.set(
+      mate,
+      settled(state.marks.get(mate), stamped(entry, state, entry.payload), entry, () => false),
+    )
   },
   words: (plan, payload) => `Mark: ${mateName(plan, payload.mate)}, ${markText(plan, payload)}`,
 }
@@ -69,29 +76,54 @@ const notMade: Source = ({ plan, state }) =>
       }),
   )
 
-export const slice = () => ({ marks: new Map<string, Mark>() })
+/** Marks that two tablets made of one thing, and that say different things: who builds would go by one of them. */
+const apart: Source = ({ plan, state }) =>
+  plan.sheet.mates.flatMap((mate): Owing[] =>
+    marksDiffer(state, mate)
+      ? [
+          {
+            id: { kind: 'marks apart', mate: mate.id },
+            station: 'strip',
+            what: `Two marks that differ: ${mate.title}`,
+            why: allSaid<Mark>(state.marks.get(mate.id)!)
+              .map(one => markText(plan, one))
+              .join(', or '),
+            step: plan.sheet.steps.find(step => step.marks?.includes(mate.id))?.id ?? null,
+            settle: { to: 'mark', mate: mate.id },
+          },
+        ]
+      : [],
+  )
+
+export const slice = () => ({ marks: new Map<string, Contested<Mark>>() })
 export const acts = { 'mark.made': made }
 export const owes = {
-  mark: owedKind({ by: { mate: id }, words: (plan, { mate }) => `Mark: ${mateName(plan, mate)}` }),
+  'mark': owedKind({ by: { mate: id }, words: (plan, { mate }) => `Mark: ${mateName(plan, mate)}` }),
+  'marks apart': owedKind({
+    by: { mate: id },
+    words: (plan, { mate }) => `Two marks that differ: ${mateName(plan, mate)}`,
+    never: () => 'look at both marks, and take the wrong one back',
+  }),
 }
-export const sources = [notMade]
+export const sources = [notMade, apart]
 export const sections = {
   marks: section({
     title: 'Marks',
     in: 'work',
-    rows: ({ plan, state, by: signed }) =>
+    rows: ({ plan, state, by: signed, unseen }) =>
       [...state.marks].map(([mate, mark]) => {
         const answer = state.mates.get(mate)
         return {
           title: mateName(plan, mate),
           made: markText(plan, mark),
+          unseen: unseen<Mark>(mark, one => markText(plan, one)),
           stands: answer ? answerText(answer) : '',
           ...signed(mark),
         }
       }),
     columns: [
       { head: 'Mark', width: 5, cell: row => text(row.title) },
-      { head: 'Made', width: 6, cell: row => text(row.made) },
+      { head: 'Made', width: 6, cell: row => ({ ...text(row.made), small: row.unseen }) },
       { head: 'At build', width: 4, cell: row => text(row.stands) },
       by(),
     ],

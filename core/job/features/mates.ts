@@ -9,7 +9,7 @@ import { flag, id, lying, optional, words, type Shaped } from '../ledger/shape.t
 import { stamped, type Stamp } from '../ledger/state.ts'
 import { mateName } from '../ledger/words.ts'
 import { beforeCover, type Owing, type Source } from '../owed/owing.ts'
-import { answerText, canBeSeen, markOf, mateMet, readLabel, typedMm } from '../parts/mates.ts'
+import { answerText, canBeSeen, markOf, mateMet, readLabel, standsMet, typedMm } from '../parts/mates.ts'
 import { outOfReach, unknown } from './sense.ts'
 
 /** How two parts that must meet are seen to stand. Whether that meets is worked out, not claimed. */
@@ -60,7 +60,7 @@ const answered: ActKind<MateAnswer> = {
   },
   apply: (state, entry, plan) => {
     const mate = plan.mates.get(entry.payload.mate)!
-    const badness = (answer: MateAnswer) => (answer.notYet ? 1 : mateMet(mate, markOf(state, mate), answer) ? 0 : 2)
+    const badness = (answer: MateAnswer) => (answer.notYet ? 1 : standsMet(state, mate, answer) ? 0 : 2)
     const now = stamped(entry, state, entry.payload)
     state.mates.set(
       mate.id,
@@ -80,7 +80,7 @@ const notMet: Source = ({ plan, state }) =>
     if (mate.rule.kind === 'free' || !canBeSeen(plan, state, mate)) return []
     const answer = state.mates.get(mate.id)
     const isOpen = !answer || answer.notYet
-    if (!isOpen && mateMet(mate, markOf(state, mate), answer)) return []
+    if (!isOpen && standsMet(state, mate, answer)) return []
     const part = partState(state, mate.a).where === 'fitted' ? mate.a : mate.b
     const at = [mate.asked, plan.fittedBy.get(mate.a)?.id, plan.fittedBy.get(mate.b)?.id].filter(
       step => step !== undefined,
@@ -128,7 +128,7 @@ export const sections = {
       plan.sheet.mates.flatMap(mate => {
         const answer = state.mates.get(mate.id)
         if (!answer) return []
-        const met = answer.notYet ? 'open' : mateMet(mate, markOf(state, mate), answer) ? 'met' : 'not met'
+        const met = answer.notYet ? 'open' : standsMet(state, mate, answer) ? 'met' : 'not met'
         return [
           {
             title: mate.title,

@@ -5,6 +5,7 @@ import type { Mark } from '../features/marks.ts'
 import type { MateAnswer } from '../features/mates.ts'
 import { partState } from '../ledger/part.ts'
 import { refusalsAbout, type Refusal } from '../ledger/refusal.ts'
+import { allSaid } from '../ledger/seen.ts'
 import type { JobState } from '../ledger/state.ts'
 
 const refusals = refusalsAbout('mate', {
@@ -17,9 +18,19 @@ const refusals = refusalsAbout('mate', {
 
 type MarkAt = Pick<Mark, 'deg' | 'mm' | 'label'>
 
-/** The mark a mate is held against: the one that was made, or the maker's stamp, whose angle is taken from the top. */
-export const markOf = ({ marks }: Pick<JobState, 'marks'>, { id, mark }: Mate): MarkAt | undefined =>
-  marks.get(id) ?? (mark?.stamped ? { deg: 0 } : undefined)
+type Marked = Pick<JobState, 'marks'>
+
+/**
+ * The marks a mate is held against: the one that was made, or the maker's stamp, whose angle is taken from the top. Several
+ * where tablets that had not seen each other each made one.
+ */
+function marksOf({ marks }: Marked, { id, mark }: Mate): MarkAt[] {
+  const made = marks.get(id)
+  return made ? allSaid<Mark>(made) : mark?.stamped ? [{ deg: 0 }] : []
+}
+
+/** The mark of a mate that stands first. */
+export const markOf = (state: Marked, mate: Mate): MarkAt | undefined => marksOf(state, mate)[0]
 
 /** A label as it is compared: letters and figures, however they are parted or written. */
 const spelt = (label: string) =>
@@ -56,6 +67,21 @@ export function mateMet(mate: Mate, mark: MarkAt | undefined, answer: MateAnswer
   if (missed === null) return rule.kind === 'free' || Boolean(answer.say)
   const tolerance = rule.kind === 'distance' ? rule.toleranceMm : toleranceDegOf(mate)
   return missed <= tolerance + EDGE
+}
+
+/** Whether two parts stand the way their rule asks, by every mark that was made of it. */
+export function standsMet(state: Marked, mate: Mate, answer: MateAnswer): boolean {
+  const marks = marksOf(state, mate)
+  return marks.length ? marks.every(mark => mateMet(mate, mark, answer)) : mateMet(mate, undefined, answer)
+}
+
+/** Whether the marks of a mate say different things: parts that stand by the one do not stand by the other. */
+export function marksDiffer(state: Marked, mate: Mate): boolean {
+  const { rule } = mate
+  // How far round it belongs is the rule's, not the mark's.
+  const asMade: Mate = rule.kind === 'aligned' ? { ...mate, rule: { ...rule, deg: 0 } } : mate
+  const [first, ...others] = marksOf(state, mate)
+  return others.some(other => !mateMet(asMade, first, { mate: mate.id, ...other }))
 }
 
 /** How far an aligned mark may stand off, degrees. */

@@ -1,6 +1,6 @@
 import type { Plan, Step, Trouble } from '../../sheet/index.ts'
 import { standing, type CheckResult } from '../measuring/results.ts'
-import { markOf, mateMet } from './mates.ts'
+import { standsMet } from './mates.ts'
 import { troubleKey, type JobState } from '../ledger/state.ts'
 import type { Settle } from '../owed/owing.ts'
 
@@ -53,7 +53,7 @@ function looksAt(plan: Plan, state: JobState, results: Map<string, CheckResult>,
     ...(look.mates ?? []).map((id): Look => {
       const mate = plan.mates.get(id)!
       const answer = state.mates.get(id)
-      const met = answer && !answer.notYet && mateMet(mate, markOf(state, mate), answer)
+      const met = answer && !answer.notYet && standsMet(state, mate, answer)
       return {
         what: mate.title,
         known: !answer ? 'not looked at yet' : answer.notYet ? 'not seen yet' : met ? 'met' : 'not met',
