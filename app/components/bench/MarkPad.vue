@@ -68,7 +68,9 @@ function takeBack(mark: Mark) {
   <PadFrame :title="mate.title" :why="why">
     <p class="soft">Mark {{ mate.mark?.on }}. {{ mate.ifWrong }}.</p>
     <template v-if="made">
-      <p v-if="all.length === 1"><strong>Marked:</strong> {{ markText(job.plan, made) }}, by {{ job.names.get(made.by) }}.</p>
+      <p v-if="all.length === 1">
+        <strong>Marked:</strong> {{ markText(job.plan, made) }}, by {{ job.names.get(made.by) }}.
+      </p>
       <UnseenNote
         v-if="all.length > 1"
         :said="all.map(one => ({ by: one.by, words: markText(job.plan, one) }))"
