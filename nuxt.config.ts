@@ -24,8 +24,8 @@ const routeFiles = () =>
     return path === undefined || method === undefined ? [] : [{ path: `/api/${path}`, method: method.toUpperCase() }]
   })
 
-/** The core is checked whole, used by a screen or not. */
-const checkedRooms = ['../core/**/*.ts']
+/** Checked whole, used by a screen or not. */
+const checkedRooms = ['core', 'command', 'demo', 'library', 'tests'].map(room => `../${room}/**/*.ts`)
 const tsConfig = {
   compilerOptions: { allowImportingTsExtensions: true, noUncheckedIndexedAccess: true, resolveJsonModule: true },
 }

@@ -2,12 +2,12 @@ import { readdirSync, readFileSync } from 'node:fs'
 import { SUMS_BY_NAME } from '../core/sums/index.ts'
 import { describe, expect, it } from 'vitest'
 import { parse } from 'yaml'
-import { everyVariant, placesOf, planFor, readSheet } from '../core/sheet/index.ts'
+import { everyVariant, placesOf, planFor, readSheet, type Sheet } from '../core/sheet/index.ts'
 import { examineSheet } from '../core/sheet/examination/index.ts'
 
 const files = readdirSync(import.meta.dirname).filter(file => file.endsWith('.yaml'))
 const written = (file: string) => parse(readFileSync(`${import.meta.dirname}/${file}`, 'utf8'))
-const load = (file: string) => readSheet(written(file))
+const load = (file: string) => readSheet(written(file)) as Sheet
 
 describe.each(files)('%s', file => {
   const sheet = load(file)

@@ -10,7 +10,7 @@ import {
   type AnyEntry,
   type Role,
 } from '../core/job/index.ts'
-import { coupledVariants, everyVariant, type ShelfSheet, type Variants } from '../core/sheet/index.ts'
+import { coupledVariants, everyVariant, type Variants } from '../core/sheet/index.ts'
 import { Technician } from '../demo/technician.ts'
 import { findingsOf, librarySheet, worker } from '../tests/sheets.ts'
 import { WALKS } from '../tests/walks/index.ts'
@@ -34,10 +34,10 @@ const named = (variants: Variants) => Object.values(variants).join(', ') || 'the
 
 /** Every machine family gone through from make-safe to a signed record, with figures that were written without its sheet. */
 describe.each(WALKS)('$sheet', ({ sheet: name, figures, machine }) => {
-  const sheet: ShelfSheet = librarySheet(name)
+  const sheet = librarySheet(name)
   // Choices that hang together in every combination, each of the others once.
   const known = coupledVariants({ ...sheet, axes: sheet.axes.filter(axis => !axis.decided) }).map(
-    variants => [named(variants), variants, {}] as const,
+    variants => [named(variants), variants, {} as Variants] as const,
   )
   // What is decided on the job is gone through with every choice, on the last of the machines.
   const decided = everyVariant({ axes: sheet.axes.filter(axis => axis.decided) })

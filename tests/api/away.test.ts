@@ -92,7 +92,11 @@ describe('a database that goes and comes', () => {
   })
 
   it('the stream tells that it went and came, and what was written meanwhile by another process', async () => {
-    const lead = { ...(await peopleWhoSign(database())).find(one => one.role === 'lead')!, competences: [] }
+    const lead = {
+      ...(await peopleWhoSign(database())).find(one => one.role === 'lead')!,
+      competences: [],
+      pinIsOwn: true,
+    }
     const stream = await listenTo(fitter, job.id)
     await stream.hears(/data: \{"seq":\d+/)
     way.cut()

@@ -125,7 +125,19 @@ export const tryPin = (url: string, person: string, pin: string, more: { cookie?
     body: JSON.stringify({ person, pin, ...(more.admission ? { admission: more.admission } : {}) }),
   })
 
-export type SignedIn = Awaited<ReturnType<typeof signIn>>
+/** Somebody signed in on a tablet. */
+export interface SignedIn {
+  id: string
+  url: string
+  cookie: string
+  setCookie: string
+  /** Entries signed with their PIN, on a tablet that somebody is signed in on. */
+  signs: (job: string, entries: unknown, at?: Pick<SignedIn, 'post'>) => Promise<Response>
+  get: (path: string, more?: RequestInit) => Promise<Response>
+  post: (path: string, body: unknown, headers?: Record<string, string>) => Promise<Response>
+  patch: (path: string, body: unknown) => Promise<Response>
+  delete: (path: string) => Promise<Response>
+}
 
 /** The tablet of these tests: everybody signs in on it. */
 let tablet = ''
@@ -133,7 +145,12 @@ let tablet = ''
 export const NEW_TABLET = ' '
 
 /** Somebody signed in: requests as the pages make them. */
-export async function signIn(url: string, name: string, pin = PEOPLE.find(one => one.name === name)!.pin, on = tablet) {
+export async function signIn(
+  url: string,
+  name: string,
+  pin = PEOPLE.find(one => one.name === name)!.pin,
+  on = tablet,
+): Promise<SignedIn> {
   const id = (await peopleAt(url)).find(one => one.name === name)!.id
   const answer = await tryPin(url, id, pin, on.trim() ? { cookie: on } : {})
   if (!answer.ok) throw new Error(`${name} could not sign in: ${answer.status} ${await answer.text()}`)
@@ -145,22 +162,17 @@ export async function signIn(url: string, name: string, pin = PEOPLE.find(one =>
       headers: { cookie, 'origin': url, 'content-type': 'application/json', ...headers },
       body: typeof body === 'string' ? body : JSON.stringify(body),
     })
+  const post: SignedIn['post'] = (path, body, headers = {}) => send('POST', path, body, headers)
   return {
     id,
     url,
     cookie,
     setCookie: answer.headers.getSetCookie().find(one => one.startsWith('needler=')) ?? '',
-    /** Entries signed with their PIN, on a tablet that somebody is signed in on. */
-    signs: (job: string, entries: unknown, at?: SignedIn): Promise<Response> =>
-      (at ?? { post: (path: string, body: unknown) => send('POST', path, body) }).post(`/api/jobs/${job}/entries`, {
-        signer: id,
-        pin,
-        entries,
-      }),
-    get: (path: string, more: RequestInit = {}) => fetch(url + path, { ...more, headers: { cookie } }),
-    post: (path: string, body: unknown, headers: Record<string, string> = {}) => send('POST', path, body, headers),
-    patch: (path: string, body: unknown) => send('PATCH', path, body),
-    delete: (path: string) => fetch(url + path, { method: 'DELETE', headers: { cookie, origin: url } }),
+    signs: (job, entries, at = { post }) => at.post(`/api/jobs/${job}/entries`, { signer: id, pin, entries }),
+    get: (path, more = {}) => fetch(url + path, { ...more, headers: { cookie } }),
+    post,
+    patch: (path, body) => send('PATCH', path, body),
+    delete: path => fetch(url + path, { method: 'DELETE', headers: { cookie, origin: url } }),
   }
 }
 

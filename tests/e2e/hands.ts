@@ -327,7 +327,7 @@ export async function answer(page: Page) {
       await mate.getByRole('button', { name: 'It stands there' }).click()
     }
   }
-  const step = plan.source.steps.find(one => one.id === now)
+  const step = plan.sheet.steps.find(one => one.id === now)
   for (const group of await pad(page)
     .getByRole('radiogroup', { name: /^What is on it/ })
     .all()) {

@@ -60,12 +60,15 @@ function foldOfTenThousand() {
   line('fold of 10,000 entries, median of 15', `${median(times).toFixed(1)} ms`, 'goal 30 ms')
 }
 
-/** Examining every sheet there is, and the whole view of a large job half way through. */
+/** As many sheets as there are families of machines. */
+const FAMILIES = 20
+
+/** Examining a sheet for every family, and the whole view of a large job half way through. */
 function sheetsAndView() {
   const sheets = librarySheets()
   const from = performance.now()
-  for (const sheet of sheets) examineSheet(sheet, SUMS_BY_NAME)
-  line(`examining ${sheets.length} sheet${sheets.length > 1 ? 's' : ''}`, `${(performance.now() - from).toFixed(0)} ms`)
+  for (let i = 0; i < FAMILIES; i++) examineSheet(structuredClone(sheets[i % sheets.length]), SUMS_BY_NAME)
+  line(`examining ${FAMILIES} sheets`, `${(performance.now() - from).toFixed(0)} ms`, 'goal 1000 ms')
   const one = worker(largeSheet())
   one.workUntil('again-0')
   const { parts, steps, checks } = one.plan.sheet

@@ -9,7 +9,7 @@ import { percentile, type Say } from './say.ts'
 /** Where somebody writes a line into a job. */
 export const note = (text: string) => {
   const id = uuid()
-  return { id, act: id, kind: 'note.written', payload: { text }, madeAt: new Date().toISOString() }
+  return { id, act: id, kind: 'note.written' as const, payload: { text }, madeAt: new Date().toISOString() }
 }
 
 /** Connections that stay open: what is measured is the server, and little of the client. */

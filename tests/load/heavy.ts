@@ -12,7 +12,7 @@ const WORST: [string, object[]][] = [
   [
     'elastic-interaction',
     Array(30).fill({
-      ...SUMS.find(one => one.name === 'elastic-interaction')!.example.input,
+      ...(SUMS.find(one => one.name === 'elastic-interaction')!.example.input as object),
       ...{ bolts: 64, passesPercent: [30, 60, 80, 100] },
     }),
   ],

@@ -66,7 +66,7 @@ export async function costOfAppends(say: Say): Promise<void> {
     const [who] = await db.execute<{ id: string; name: string }>(
       sql`select id, name from person where role = 'fitter' limit 1`,
     )
-    const by: SignedInPerson = { ...who!, role: 'fitter', competences: [] }
+    const by: SignedInPerson = { ...who!, role: 'fitter', competences: [], pinIsOwn: true }
     const [job] = await db.execute<{ id: string; seq: number }>(
       sql`select id, last_seq as seq from job where signed_at is null and last_seq < 1000 order by last_seq desc limit 1`,
     )
