@@ -138,6 +138,9 @@ describe('a sheet as it is written', () => {
     pump.lists = { ...pump.lists, many: Array.from({ length: 900 }, (_, i) => ({ id: `n${i}` })) }
     pump.steps.push({ each: ['many', 'many', 'many'], id: 'x-{many}' })
     expect(faults(pump)[0]).toMatch(/written out .* more than 60,000 values/)
+    pump.steps.pop()
+    itemOf('parts', 'guard').places = { each: ['many', 'many', 'many'], name: 'place {many}' }
+    expect(faults(pump)[0]).toMatch(/written out .* more than 60,000 values/)
   })
   it('and axes that hang together in more ways than can be looked at', () => {
     for (let i = 0; i < 9; i++) {

@@ -92,7 +92,11 @@ export function frameFaults(source: unknown): string[] {
     ...sheet.parts.flatMap(part => placesFaults(part, sheet.lists)),
   ]
   if (found.length) return found
-  const written = items.reduce((n, { item, times }) => n + nodesIn(item) * Number(times), 0)
+  const placesOf = ({ places }: SheetFrame['parts'][number]) => {
+    const { each, count = 1 } = (Array.isArray(places) ? {} : (places ?? {})) as { each?: unknown; count?: number }
+    return each === undefined ? count : Number(timesOf(each, sheet.lists))
+  }
+  const written = items.reduce((n, { item, times }) => n + nodesIn(item) * Number(times) * placesOf(item), 0)
   return written > MOST.values
     ? [`the sheet, written out for each of its lists, holds more than ${grouped(MOST.values)} values`]
     : []

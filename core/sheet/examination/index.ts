@@ -7,8 +7,6 @@ import { RULES } from './rules.ts'
 import { shapeFaults, type Shape } from './shape.ts'
 import { combinationsOf, coupledAxes, coupledVariants } from '../variants.ts'
 
-export { asWritten } from './written.ts'
-
 const SHAPES: Record<keyof typeof COLLECTIONS, Shape> = {
   assembly: 'Assembly',
   part: 'Part',
