@@ -144,6 +144,11 @@ export async function stepNow(page: Page): Promise<string | null> {
 
 const pad = (page: Page) => page.getByRole('region', { name: 'Gauge pad' })
 
+/** A pad is fetched when it is first wanted: until it stands there nobody can say what it asks. */
+export async function padStands(page: Page) {
+  await expect(pad(page).locator(':scope > :not(.back)').first()).toBeVisible()
+}
+
 /** Figures that hold for every check of the sheet, by its title; others are named by the test. */
 export type Figures = Record<string, string[]>
 
@@ -275,6 +280,7 @@ export async function readCautions(page: Page) {
 
 /** Reads what the card warns of and confirms its step, when nothing else is asked. */
 export async function confirmStep(page: Page) {
+  await padStands(page)
   const step = await stepNow(page)
   await readCautions(page)
   await page.locator('[data-test=confirm]').click()
@@ -283,6 +289,7 @@ export async function confirmStep(page: Page) {
 
 /** Of what looks alike, takes each for its own place: the one that is not named as another's. */
 export async function takeInHand(page: Page) {
+  await padStands(page)
   for (const hand of await pad(page)
     .getByRole('radiogroup', { name: /^In hand for/ })
     .all()) {
@@ -396,6 +403,7 @@ export async function doStep(page: Page, figures: Figures = {}) {
   const confirm = page.locator('[data-test=confirm]')
   for (let i = 0; i < 80; i++) {
     if ((await stepNow(page)) !== step || !(await confirm.isVisible())) return
+    await padStands(page)
     const card = page.getByRole('region', { name: 'The step in view' })
     const atPad = AT_PAD[(await pad(page).getAttribute('data-pad')) ?? '']
     if (await card.getByRole('button', { name: 'Read', exact: true }).first().isVisible())

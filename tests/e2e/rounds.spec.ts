@@ -4,7 +4,9 @@ import {
   confirmStep,
   fillSum,
   find,
+  jobAt,
   jobOn,
+  padStands,
   pullJoint,
   readCautions,
   signIn,
@@ -25,6 +27,7 @@ test('a fit-up goes round until it has come out good', async ({ page }) => {
   await confirmStep(page)
   await confirmStep(page)
   for (let i = 0; i < 30 && (await stepNow(page)) === 'decide'; i++) {
+    await padStands(page)
     const open = pad(page)
       .getByRole('list', { name: 'Parts to decide' })
       .getByRole('radiogroup')
@@ -84,20 +87,14 @@ test('a fit-up goes round until it has come out good', async ({ page }) => {
 })
 
 test('a sum of the Gauge room is pinned as the check it works out', async ({ page }) => {
+  await machineBy('four-bearing-fit-up', 'G-901', 'Fit-up stand')
   await signIn(page)
-  await page.goto('/bench')
-  await page.getByRole('link', { name: /G-900/ }).click()
-  for (let i = 0; i < 4 && (await stepNow(page)) !== 'read'; i++) {
-    if (await page.locator('[data-test=bolt]').isVisible()) await pullJoint(page)
-    await takeInHand(page)
-    await confirmStep(page)
-  }
-  await expect(page.locator('[data-step=read]')).toBeVisible()
+  await jobAt(page, 'G-901', 'read')
   await page.goto(
     '/gauge-room/sleeves?sum=strip-set&stripDiameterMm=0.25&widthsMm=[0.58,0.6,0.62]&minMm=0.06&maxMm=0.13',
   )
   await page.locator('[data-test=pin]').click()
-  await page.getByRole('button', { name: /G-900/ }).click()
+  await page.getByRole('button', { name: /G-901/ }).click()
   await page.getByRole('button', { name: 'Clearance by strips, pinion, drive end, at build' }).click()
   await expect(page.locator('[data-test=pinned]')).toContainText('Pinned to job')
   await page.getByRole('link', { name: 'Go to the job' }).click()

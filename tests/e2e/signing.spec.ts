@@ -51,7 +51,7 @@ test('a second pair of eyes signs on the fitter’s tablet, which stays the fitt
   await pad.getByRole('button', { name: 'Give the concession' }).dblclick()
   await expect(signer.getByRole('button', { name: /^O\. Hallam/ })).toHaveAttribute('aria-pressed', 'true')
   await signer.getByLabel('PIN of O. Hallam').fill('999991')
-  await expect(signer.getByRole('alert')).toContainText('does not belong to that name')
+  await expect(signer.getByRole('alert').filter({ hasText: 'does not belong to that name' })).toBeVisible()
   await signAs(page)
   await expect(page.locator('[data-test=who]')).toContainText('R. Okell')
   const pin = PEOPLE.find(one => one.name === 'O. Hallam')!.pin
