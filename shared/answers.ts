@@ -1,4 +1,4 @@
-import type { AnyEntry, Competence, EntryKind, Refusal, Role, Standing } from '../core/job/index.ts'
+import type { AnyEntry, Competence, EntryKind, LastFigures, Refusal, Role, Standing } from '../core/job/index.ts'
 import type { Moment, ShelfSheet, Variants } from '../core/sheet/index.ts'
 import type { Craft } from '../core/sums/index.ts'
 import type { NextOverhaul } from '../core/wear/next.ts'
@@ -82,6 +82,9 @@ export interface MachineAnswer {
   /** When the hours were last read, and by whom; by nobody where that was in the shell. Null: never since it was put in the yard. */
   hoursRead: { at: string; by: string | null } | null
   sheet: SheetName
+  /** How each check stands now, base unit; `cell` is the key of the place that stands for it where some of it was renewed since, else empty. */
+  standing: { checkId: string; cell: string; value: number; verdict: Verdict; share: number | null }[]
+  /** What each check came to as a whole, oldest first. */
   readings: {
     checkId: string
     moment: Moment
@@ -137,8 +140,8 @@ export interface JobAnswer {
   /** From the opening, which names sheet and choices. */
   entries: AnyEntry[]
   people: Person[]
-  /** What earlier overhauls of this machine found last, by check; base units. */
-  last: Record<string, number>
+  /** What earlier overhauls of this machine found last. */
+  last: LastFigures
 }
 
 /** What freed, brought home or explained something on machines of one sheet, by step. */

@@ -4,7 +4,7 @@ import { readCell, readDraft, readingIn, type Cell, type Draft, type Payloads, t
 interface Into {
   style: () => Tried['style']
   /** What is odd about one of them, before it is kept. */
-  oddness: (read: Draft) => string | null
+  oddness: (read: Draft, place: Cell) => string | null
   /** The question that is asked then. */
   doubt: Ref<string | null>
   kept: () => void
@@ -50,7 +50,7 @@ export function useColumn(
     const more = { ...(unit ? { unit } : {}), instrument: check.instrument, ...(how ? { style: how } : {}) }
     return {
       payload: readingIn(check.id, moment, place, rows, more),
-      odd: oddness(readDraft(job.plan, result.value, place, read.value)),
+      odd: oddness(readDraft(job.plan, result.value, place, read.value), place),
     }
   }
 

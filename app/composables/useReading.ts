@@ -1,4 +1,5 @@
 import {
+  foundBefore,
   oddnessOf,
   readDraft,
   readingIn,
@@ -37,8 +38,7 @@ export function useReading(id: string, moment: Moment) {
   })
   const draft = computed(() => (cell.value ? readDraft(job.plan, result.value, cell.value, tried.value) : null))
   const scatter = computed(() => (isOpen.value ? (draft.value?.reduced?.scatter ?? null) : null))
-  /** What the last overhaul found, in the check's base unit. */
-  const lastFound = () => job.about.last[id] ?? null
+  const found = () => foundBefore(job.about.last, id)
   const styled = (): Pick<Tried, 'style'> => (cell.value?.row.of === 'lift' ? { style: style.value } : {})
 
   watch([tries.text, cell], () => {
@@ -51,7 +51,7 @@ export function useReading(id: string, moment: Moment) {
     if (!cell.value || !tries.read.value?.ok || now.length % tries.perTry.value) return null
     const values = tries.rowsOf(now).map(row => row.map(one => one.value))
     const whole = readDraft(job.plan, result.value, cell.value, { values, ...styled() })
-    return oddnessOf(whole, lastFound(), system.value)
+    return oddnessOf(whole, cell.value, found(), system.value)
   }
 
   /** Takes what is typed; where one try is wanted it is kept at once, and the next place is at hand. */
@@ -138,7 +138,7 @@ export function useReading(id: string, moment: Moment) {
   }
   const { column, takeColumn } = useColumn(at, tries, {
     style: () => styled().style,
-    oddness: read => oddnessOf(read, lastFound(), system.value),
+    oddness: (read, place) => oddnessOf(read, place, found(), system.value),
     doubt,
     kept,
   })

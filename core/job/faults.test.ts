@@ -16,6 +16,7 @@ import {
   ROLES,
   timeOf,
   viewJob,
+  standingReadings,
   worstCheck,
   type AnyEntry,
   type EntryKind,
@@ -368,7 +369,7 @@ describe('an out that was renewed', () => {
     expect(view().gate.open).toBe(true)
     const { readings } = projectJob(plan, state())
     expect(readings.find(one => one.checkId === 'impeller-eye' && one.moment === 'inspect')!.stands).toBe(false)
-    expect(worstCheck(readings)!.verdict).not.toBe('Out')
+    expect(worstCheck(standingReadings(readings, () => 'this job'))!.verdict).not.toBe('Out')
     expect(recordOf(plan, worker.folded.entries, new Map()).readings.filter(one => one.history).length).toBe(4)
   })
   it('renewed again, the first new one is history too, and the second is measured', () => {

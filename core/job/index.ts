@@ -12,6 +12,9 @@ export {
   checkResults,
   decidingFigure,
   doubtOf,
+  figureIn,
+  foundBefore,
+  foundIn,
   leadingDigits,
   readCell,
   oddnessOf,
@@ -32,10 +35,11 @@ export {
   type CellValue,
   type CheckResult,
   type Draft,
+  type LastFigures,
   type Reduced,
   type Tried,
 } from './measuring/index.ts'
-export { cellKey, type At } from '../sums/cells.ts'
+export { atOf, cellKey, type At } from '../sums/cells.ts'
 export { basisOf, neverConceded, obligations, owedWords } from './debts.ts'
 export { keyOf, type OwedId } from './owed/id.ts'
 export type { Obligation, Settle } from './owed/owing.ts'
@@ -105,7 +109,8 @@ export type { MateAnswer } from './features/mates.ts'
 export type { CellRead } from './measuring/cells.ts'
 export { roundOf, roundsOf, shortOf, type RoundGoal } from './parts/rounds.ts'
 export { causesOf, signMet, signsOf, type Cause, type Worked } from './parts/troubles.ts'
-export { isSameGround, projectJob, worstCheck, type Projection } from './record/projection.ts'
+export { isSameGround, projectJob, type Projection } from './record/projection.ts'
+export { standingReadings, worstCheck, type KnownReading } from './record/stands.ts'
 export { recordOf, entryWords, type JobRecord } from './record/record.ts'
 export { recordParts, recordTables, type RecordTable } from './record/record-tables.ts'
 export { MOMENT_WORDS, STATION_WORDS, checkName, kitWords, newFrom, partName } from './ledger/words.ts'

@@ -7,3 +7,9 @@ export interface At {
 
 /** One text for where a figure stands, for maps. */
 export const cellKey = ({ field, place = '', column = '' }: At): string => JSON.stringify([field, place, column])
+
+/** Where a figure stands, from the text for it. */
+export function atOf(key: string): At {
+  const [field, place, column] = JSON.parse(key) as [string, string, string]
+  return { field, ...(place ? { place } : {}), ...(column ? { column } : {}) }
+}

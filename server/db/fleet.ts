@@ -6,6 +6,7 @@ import { fullVariants, type Moment } from '../../core/sheet/index.ts'
 import type { Database } from './client.ts'
 import { pastJobs } from './jobs.ts'
 import { area, buildSheet, equipment, equipmentState, fittedPart, hoursRead, job, person, reading } from './schema.ts'
+import { machineStanding } from './projections.ts'
 import { newestSheet, newestSheets, planOn } from './sheets.ts'
 import { whatIsNext } from '../../core/wear/next.ts'
 
@@ -77,7 +78,7 @@ export async function yard(db: Database, now: string): Promise<YardArea[]> {
 
 /** One machine: its newest readings, what sits in every place and since when, and its past jobs. */
 export async function machine(db: Database, tag: string): Promise<MachineAnswer | null> {
-  const [[row], [meter], readings, fitted, past] = await Promise.all([
+  const [[row], [meter], readings, standing, fitted, past] = await Promise.all([
     db
       .select({ equipment, version: max(buildSheet.version) })
       .from(equipment)
@@ -105,8 +106,9 @@ export async function machine(db: Database, tag: string): Promise<MachineAnswer 
       })
       .from(reading)
       .innerJoin(job, eq(job.id, reading.jobId))
-      .where(and(eq(reading.equipmentTag, tag), eq(job.equipmentTag, tag)))
+      .where(and(eq(reading.equipmentTag, tag), eq(reading.cell, ''), eq(job.equipmentTag, tag)))
       .orderBy(asc(reading.takenAt)),
+    machineStanding(db, tag),
     db
       .select({
         partRef: fittedPart.partRef,
@@ -126,6 +128,7 @@ export async function machine(db: Database, tag: string): Promise<MachineAnswer 
     hoursRead: meter ?? null,
     sheet: { id: row.equipment.sheetId, version: row.version! },
     readings,
+    standing: standing.map(({ checkId, cell, value, verdict, share }) => ({ checkId, cell, value, verdict, share })),
     fitted,
     past,
   }

@@ -2,7 +2,7 @@ import { setImmediate } from 'node:timers/promises'
 import { and, asc, count, desc, eq, inArray, isNotNull, isNull, ne, notExists, sql } from 'drizzle-orm'
 import { alias } from 'drizzle-orm/pg-core'
 import { v7 as uuid } from 'uuid'
-import { openingOf, planIn, standingOf, type JobState, type Standing } from '../../core/job/index.ts'
+import { openingOf, planIn, standingOf, type JobState, type LastFigures, type Standing } from '../../core/job/index.ts'
 import type { JobAnswer, OpenJob, PastJob, SignedInPerson, WorkedAnswer } from '../../shared/answers.ts'
 import type { RecordWork } from '../heavy/tasks.ts'
 import type { Database, Transaction } from './client.ts'
@@ -56,14 +56,20 @@ export async function recordWork(
   }
 }
 
-/** The newest figure of every check, of the overhauls before this one. */
-async function lastFigures(db: Database | Transaction, { id, equipmentTag }: JobRow): Promise<Record<string, number>> {
+/** The newest figure of every check as a whole, then of each of its cells, of the overhauls before this one. */
+async function lastFigures(db: Database | Transaction, { id, equipmentTag }: JobRow): Promise<LastFigures> {
   const rows = await db
-    .selectDistinctOn([reading.checkId], { check: reading.checkId, value: reading.value })
+    .selectDistinctOn([reading.checkId, reading.cell], {
+      check: reading.checkId,
+      cell: reading.cell,
+      value: reading.value,
+    })
     .from(reading)
     .where(and(eq(reading.equipmentTag, equipmentTag), ne(reading.jobId, id), eq(reading.stands, true)))
-    .orderBy(asc(reading.checkId), desc(reading.takenAt))
-  return Object.fromEntries(rows.map(one => [one.check, one.value]))
+    .orderBy(asc(reading.checkId), asc(reading.cell), desc(reading.takenAt))
+  const found = new Map<string, Record<string, number>>()
+  for (const { check, cell, value } of rows) found.set(check, { ...found.get(check), [cell]: value })
+  return Object.fromEntries(found)
 }
 
 export async function openJobs(db: Database): Promise<OpenJob[]> {

@@ -1,6 +1,6 @@
 import { and, desc, eq, inArray, isNotNull, isNull, sql } from 'drizzle-orm'
-import { worstCheck, type JobState, type Projection } from '../../core/job/index.ts'
-import type { Transaction } from './client.ts'
+import { standingReadings, worstCheck, type JobState, type Projection } from '../../core/job/index.ts'
+import type { Database, Transaction } from './client.ts'
 import { equipmentState, fittedPart, job, reading, stockMovement } from './schema.ts'
 
 type Row = Pick<typeof job.$inferSelect, 'id' | 'equipmentTag' | 'signedAt' | 'cancelledAt'>
@@ -22,7 +22,7 @@ export function changesOf<T extends object>(
   return { put, gone: [...known.keys()] }
 }
 
-const readingKey = (one: Projection['readings'][number]) => `${one.checkId} ${one.moment}`
+const readingKey = (one: Projection['readings'][number]) => `${one.checkId} ${one.moment} ${one.cell}`
 
 /**
  * Writes what changed of what the fleet asks of one job; all of it where it is not known what the tables hold. To be awaited
@@ -54,7 +54,7 @@ export function writeProjections(
             .where(
               and(
                 eq(reading.jobId, row.id),
-                inArray(sql`${reading.checkId} || ' ' || ${reading.moment}`, readings.gone),
+                inArray(sql`${reading.checkId} || ' ' || ${reading.moment} || ' ' || ${reading.cell}`, readings.gone),
               ),
             ),
         ]
@@ -65,7 +65,7 @@ export function writeProjections(
             .insert(reading)
             .values(readings.put.map(one => ({ ...one, ...mine })))
             .onConflictDoUpdate({
-              target: [reading.jobId, reading.checkId, reading.moment],
+              target: [reading.jobId, reading.checkId, reading.cell, reading.moment],
               set: {
                 value: excluded('value'),
                 least: excluded('least'),
@@ -111,6 +111,16 @@ const isStanding = ({ signedAt, cancelledAt }: Row, state: JobState, before: Pro
   )
 }
 
+/** How every check of a machine stands, over all its jobs. */
+export async function machineStanding(db: Database | Transaction, tag: string) {
+  const newest = await db
+    .selectDistinctOn([reading.checkId, reading.cell])
+    .from(reading)
+    .where(eq(reading.equipmentTag, tag))
+    .orderBy(reading.checkId, reading.cell, desc(reading.takenAt), desc(reading.stands))
+  return standingReadings(newest, one => one.jobId)
+}
+
 /** How a machine stands over all its jobs, written where it may be another. */
 export async function writeEquipmentState(
   tx: Transaction,
@@ -121,7 +131,7 @@ export async function writeEquipmentState(
 ): Promise<void> {
   if (isStanding(row, state, before, after)) return
   const tag = row.equipmentTag
-  const [[open], [last], newest] = await Promise.all([
+  const [[open], [last], standing] = await Promise.all([
     tx
       .select({ id: job.id, number: job.number })
       .from(job)
@@ -134,13 +144,9 @@ export async function writeEquipmentState(
       .where(and(eq(job.equipmentTag, tag), isNotNull(job.signedAt)))
       .orderBy(desc(job.number))
       .limit(1),
-    tx
-      .selectDistinctOn([reading.checkId])
-      .from(reading)
-      .where(and(eq(reading.equipmentTag, tag), eq(reading.stands, true)))
-      .orderBy(reading.checkId, desc(reading.takenAt), desc(reading.moment)),
+    machineStanding(tx, tag),
   ])
-  const worst = worstCheck(newest)
+  const worst = worstCheck(standing)
   const written = {
     openJobId: open?.id ?? null,
     openJobNumber: open?.number ?? null,

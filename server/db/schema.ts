@@ -231,6 +231,8 @@ export const reading = pgTable(
       .references(() => job.id),
     equipmentTag: text().notNull(),
     checkId: text().notNull(),
+    /** The key of the cell it was read in; empty for what the check came to as a whole. */
+    cell: text().notNull().default(''),
     moment: text().notNull(),
     value: doublePrecision().notNull(),
     least: doublePrecision().notNull(),
@@ -242,7 +244,7 @@ export const reading = pgTable(
     takenAt: moment().notNull(),
   },
   table => [
-    primaryKey({ columns: [table.jobId, table.checkId, table.moment] }),
+    primaryKey({ columns: [table.jobId, table.checkId, table.cell, table.moment] }),
     index().on(table.equipmentTag, table.checkId),
   ],
 )

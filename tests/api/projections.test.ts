@@ -3,12 +3,12 @@ import { eq } from 'drizzle-orm'
 import { v7 as uuid } from 'uuid'
 import { wornFindings, type Wear } from '../../demo/findings.ts'
 import { Technician } from '../../demo/technician.ts'
-import { emptyFold, extend, planIn, projectJob, worstCheck } from '../../core/job/index.ts'
+import { atOf, emptyFold, extend, planIn, projectJob, standingReadings, worstCheck } from '../../core/job/index.ts'
 import type { SignedInPerson } from '../../shared/answers.ts'
 import { append, type Arrival } from '../../server/db/append.ts'
 import { database, disconnect, ledgerDatabase } from '../../server/db/client.ts'
 import { readHours } from '../../server/db/fleet.ts'
-import { openJob } from '../../server/db/jobs.ts'
+import { jobWithLedger, openJob } from '../../server/db/jobs.ts'
 import { entriesAfter } from '../../server/db/ledger.ts'
 import { signersHere } from '../../server/db/people.ts'
 import { rebuildProjections } from '../../server/db/rebuild.ts'
@@ -92,13 +92,8 @@ async function wanted(tag: string) {
       return { row, state, projected: projectJob(planIn(plan, state), state) }
     }),
   )
-  const newest = new Map<string, (typeof folded)[number]['projected']['readings'][number]>()
-  for (const one of folded
-    .flatMap(({ projected }) => projected.readings)
-    .filter(each => each.stands)
-    .sort((a, b) => a.takenAt.localeCompare(b.takenAt) || a.moment.localeCompare(b.moment)))
-    newest.set(one.checkId, one)
-  const worst = worstCheck([...newest.values()])
+  const readings = folded.flatMap(({ row, projected }) => projected.readings.map(one => ({ ...one, job: row.id })))
+  const worst = worstCheck(standingReadings(readings, one => one.job))
   const signed = folded.filter(({ state }) => state.signed).at(-1)
   const open = folded.filter(({ state }) => !state.signed && !state.cancelled).at(-1)
   return {
@@ -140,11 +135,23 @@ it('a machine stands as its ledgers say: overhauled, opened again, given up, wor
   await work({ general: 0.4 }, 'isolate', one => one.act('job.cancelled', { why: 'Wrong pump' }, 'lead'))
   expect(await agree()).toEqual(first)
 
-  // The bush is renewed and not measured yet: what was read of the old one is history, and the overhaul before it tells.
+  // The bush is renewed and not measured yet: what was read of the old one is history, and nothing is known of the new.
   const third = await work({ general: 0.05, checks: { 'bush-bore': 1.2 }, renewed: ['throttle-bush'] }, 'decide', one =>
     one.doStep(one.plan.steps.get('decide')!),
   )
   const opened = await agree()
+  // What the first overhaul found stands beside each place of a check, and beside the check as a whole.
+  const { last } = (await jobWithLedger(database(), third))!
+  const [row] = await database().select().from(job).where(eq(job.id, third))
+  const check = (await planOf(database(), row!)).checks.get('journal-de')!
+  const journal = last['journal-de']!
+  expect(
+    Object.keys(journal)
+      .flatMap(key => (key ? [atOf(key).column] : []))
+      .sort(),
+  ).toEqual(check.stations!.flatMap(() => check.planes!).sort())
+  const cells = Object.entries(journal).flatMap(([key, mm]) => (key ? [mm] : []))
+  expect(journal['']).toBeCloseTo(cells.reduce((sum, mm) => sum + mm, 0) / cells.length, 6)
   expect(opened.open).not.toBeNull()
   expect(opened).toMatchObject({ overhauledAt: first.overhauledAt, hours: 100 })
 
@@ -154,7 +161,7 @@ it('a machine stands as its ledgers say: overhauled, opened again, given up, wor
   const id = uuid()
   const answer = await append(ledgerDatabase(), third, fitter, [{ id, act: id, madeAt: at(), ...back }], ARRIVED)
   expect(answer).toMatchObject({ kept: true })
-  expect((await agree()).counts[0]).toBe(opened.counts[0]! - 1)
+  expect((await agree()).counts[0]).toBeLessThan(opened.counts[0]!)
   const now = await held(TAG)
   await rebuildProjections(database())
   expect(await held(TAG)).toEqual(now)

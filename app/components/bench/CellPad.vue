@@ -1,5 +1,15 @@
 <script setup lang="ts">
-import { decidingFigure, MOMENT_WORDS, readingKey, showLimits, showTyped, unitOf } from '~~/core/job'
+import {
+  decidingFigure,
+  figureIn,
+  foundBefore,
+  foundIn,
+  MOMENT_WORDS,
+  readingKey,
+  showLimits,
+  showTyped,
+  unitOf,
+} from '~~/core/job'
 import { ROWS } from '~~/core/gauging'
 import type { Moment } from '~~/core/sheet'
 
@@ -50,17 +60,15 @@ const answer = computed(() => {
 })
 const deciding = computed(() => answer.value && decidingFigure(answer.value.value))
 
-const found = computed(() =>
-  props.moment === 'asLeft' ? job.view.results.get(readingKey(props.check, 'asFound')) : undefined,
-)
-const last = computed(() => job.about.last[props.check])
-const ghost = computed(() =>
-  found.value?.value != null
-    ? { value: found.value.value, text: `as found ${show(found.value.value, own.value).figure}` }
-    : last.value !== undefined
-      ? { value: last.value, text: `last overhaul ${show(last.value, own.value).figure}` }
-      : null,
-)
+/** What was read of this cell before: as it came, or at the last overhaul. */
+const ghost = computed(() => {
+  const asFound = props.moment === 'asLeft' && job.view.results.get(readingKey(props.check, 'asFound'))
+  const found = asFound && (cell.value && cells.value.length > 1 ? figureIn(asFound, cell.value) : asFound.value)
+  const last = foundIn(foundBefore(job.about.last, props.check), cell.value)
+  const [words, figure] =
+    typeof found === 'number' ? (['as found', found] as const) : (['last overhaul', last] as const)
+  return figure === null ? null : { value: figure, text: `${words} ${show(figure, own.value).figure}` }
+})
 /** What was read of this cell on two tablets that had not seen each other. */
 const rival = computed(() => result.value.rivals.find(each => each.cell.key === cell.value?.key))
 const unseen = computed(() =>
@@ -173,10 +181,7 @@ onMounted(() => field.value?.focus())
       <p v-if="!isGauged && !unseen.length && result.again && !isOpen" class="why" data-test="again">
         {{ asSentence(result.again) }}
       </p>
-      <p
-        v-if="cell ? result.places.get(cell.key)?.history || (result.history && !result.places.size) : result.history"
-        class="why"
-      >
+      <p v-if="cell && result.past.size ? result.past.has(cell.key) : result.history" class="why">
         Read of the part that was renewed: it stays on the record, and nothing rests on it.
       </p>
     </template>

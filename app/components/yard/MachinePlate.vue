@@ -2,6 +2,8 @@
 import type { FormInstance } from 'element-plus'
 import { OPENERS } from '~~/core/job/ledger/roles'
 import { showLimits } from '~~/core/job/measuring/show'
+import { placeName } from '~~/core/job/ledger/words'
+import { atOf } from '~~/core/sums/cells'
 import { planFor, type ShelfSheet } from '~~/core/sheet'
 import type { MachineAnswer, OpenedJob, YardMachine } from '~~/shared/answers'
 import { askOrKept } from '~/device/answers'
@@ -40,16 +42,16 @@ function read(now: MachineAnswer) {
 }
 
 const plan = computed(() => found.value && sheet.value && planFor(sheet.value, found.value.equipment.variants))
-/** The newest reading of every check, worst first. */
-const standing = computed(() => {
-  const newest = new Map(found.value?.readings.filter(one => one.stands).map(one => [one.checkId, one]) ?? [])
-  return [...newest.values()]
+/** How every check stands, worst first. */
+const standing = computed(() =>
+  (found.value?.standing ?? [])
     .flatMap(one => {
       const check = plan.value?.checks.get(one.checkId)
-      return check ? [{ ...one, check }] : []
+      const { place: station, column: plane } = one.cell ? atOf(one.cell) : {}
+      return check ? [{ ...one, check, place: placeName({ station, plane: check.planes && plane }) }] : []
     })
-    .sort((a, b) => (b.verdict === 'Out' ? 2 : (b.share ?? 0)) - (a.verdict === 'Out' ? 2 : (a.share ?? 0)))
-})
+    .sort((a, b) => (b.verdict === 'Out' ? 2 : (b.share ?? 0)) - (a.verdict === 'Out' ? 2 : (a.share ?? 0))),
+)
 /** A check over the overhauls, oldest first. */
 const over = (id: string) =>
   (found.value?.readings ?? []).filter(one => one.checkId === id).toSorted((a, b) => a.takenAt.localeCompare(b.takenAt))
@@ -142,7 +144,8 @@ async function open() {
       <li v-for="one in standing" :key="one.checkId" class="check">
         <el-button class="opens" :aria-expanded="trend === one.checkId" @click="turn(one.checkId)">
           <span class="what"
-            >{{ one.check.title }}<small class="soft">{{ showLimits(one.check, system) }}</small>
+            >{{ one.check.title }}<template v-if="one.place">, {{ one.place }}</template
+            ><small class="soft">{{ showLimits(one.check, system) }}</small>
           </span>
           <span :class="one.check.choices ? 'said' : 'figures'">{{ text(one.value, one.check) }}</span>
           <VerdictMark :verdict="one.verdict" />

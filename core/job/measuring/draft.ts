@@ -3,7 +3,8 @@ import type { Plan } from '../../sheet/index.ts'
 import { judgementOf, OPEN, type Judgement } from '../../verdict.ts'
 import { reduceCell, type Cell, type Reduced, type Tried } from './cells.ts'
 import { doubtOf } from './doubt.ts'
-import { judged, workedWith, type CheckResult } from './results.ts'
+import { foundIn, type FoundBefore } from './found-before.ts'
+import { judged, workedWith, type CheckResult, type OfLedger } from './results.ts'
 
 /** What a cell would say if what is on the pad were kept. */
 export interface Draft {
@@ -13,7 +14,7 @@ export interface Draft {
   judgement: Judgement
   consequence: string | null
   /** The whole check with it in. */
-  result: Omit<CheckResult, 'read' | 'rivals' | 'stamps' | 'owed' | 'history'>
+  result: Omit<CheckResult, OfLedger>
 }
 
 /** What a check would come to, were a cell read so: worked out and judged by the same rules as what is kept. Tries that are not whole are left out. */
@@ -38,13 +39,22 @@ export function readDraft(plan: Plan, now: CheckResult, cell: Cell, tried: Tried
 
 /**
  * What is odd about what is on the pad, before it is kept: it cannot be so, or it is far from what it should be. The
- * sentence to ask with; null when nothing is. `last` is what the last overhaul found, in the check's base unit.
+ * sentence to ask with; null when nothing is.
+ * @param cell the one on the pad
+ * @param found what earlier overhauls found last of this check
  */
-export function oddnessOf({ reduced, result }: Draft, last: number | null, system: LengthSystem): string | null {
+export function oddnessOf(
+  { reduced, result }: Draft,
+  cell: Cell,
+  found: FoundBefore,
+  system: LengthSystem,
+): string | null {
   const { check, worked, value, complete } = result
   if (!reduced) return null
   if (worked.sum.bench)
-    return typeof reduced.value === 'number' ? doubtOf(check, reduced.figures.at(-1)!, last, system) : null
+    return typeof reduced.value === 'number'
+      ? doubtOf(check, reduced.figures.at(-1)!, foundIn(found, cell), system)
+      : null
   if (worked.answer && !worked.answer.ok) return worked.answer.why
-  return complete && value !== null ? doubtOf(check, value, last, system) : null
+  return complete && value !== null ? doubtOf(check, value, foundIn(found), system) : null
 }

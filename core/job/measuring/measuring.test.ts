@@ -7,7 +7,20 @@ import { WALKS } from '../../../tests/walks/index.ts'
 import type { Technician } from '../../../demo/technician.ts'
 import { examineSheet } from '../../sheet/examination/index.ts'
 import { SUMS_BY_NAME } from '../../sums/index.ts'
-import { foundOut, isLookedAt, readDraft, recordOf, recordTables, resultOf, viewJob } from '../index.ts'
+import {
+  atOf,
+  foundBefore,
+  foundOut,
+  isLookedAt,
+  oddnessOf,
+  projectJob,
+  readDraft,
+  recordOf,
+  recordTables,
+  resultOf,
+  standingReadings,
+  viewJob,
+} from '../index.ts'
 
 const NAME = 'm8-scraped-surface-exchanger'
 const sheet = librarySheet(NAME)
@@ -68,6 +81,35 @@ describe('several places', () => {
     springs(one, 'far end')
     one.act('reading.taken', figure('springs-primary', 'build', 'newMm', '24.0'))
     expect(result(one, 'springs-primary build')).toMatchObject({ complete: true, judgement: { verdict: 'Holds' } })
+  })
+  it('go to the fleet one by one: what was renewed has passed, the rest stands', () => {
+    const one = inspected({ 'land-a place 3': 2.4, 'land-a place 2': 1.5 })
+    renew(one, 'blade@a3')
+    const { readings } = projectJob(one.plan, one.folded.state)
+    const land = readings.filter(each => each.checkId === 'land-a' && each.moment === 'inspect')
+    expect(land.map(each => [each.cell && atOf(each.cell).place, each.value, each.verdict, each.stands])).toEqual([
+      ['', 2.4, 'Out', false],
+      ['place 1', 0.3, 'Holds', true],
+      ['place 2', 1.5, 'Thin', true],
+      ['place 3', 2.4, 'Out', false],
+      ['place 4', 0.3, 'Holds', true],
+    ])
+    // What is still in there is worn nearly through, and stands for the check.
+    const standing = standingReadings(land, () => 'this job')
+    expect(standing.map(each => [atOf(each.cell).place, each.verdict])).toEqual([['place 2', 'Thin']])
+  })
+  it('say each what the last overhaul found there', () => {
+    const one = inspected({})
+    const now = result(one, 'land-a inspect')
+    const [first, second] = now.worked.cells
+    const tried = readDraft(one.plan, now, second!, { values: [[7.0]] })
+    const asked = (found: Record<string, number>) => oddnessOf(tried, second!, found, 'mm')
+    expect(asked({ '': 5.4, [first!.key]: 0.2, [second!.key]: 5.4 })).toMatch(/The last overhaul found 5\.4/)
+    expect(asked({ '': 0.2, [first!.key]: 0.2, [second!.key]: 0.3 })).toMatch(/The last overhaul found 0\.3/)
+    // A place that nobody had read is held against none of the others; a record of the whole alone says it for each.
+    expect(asked({ '': 0.2, [first!.key]: 0.2 })).not.toMatch(/last overhaul/)
+    expect(asked({ '': 0.4 })).toMatch(/The last overhaul found 0\.4/)
+    expect(foundBefore({}, 'constructor')).toEqual({})
   })
   it('a place whose tries disagree is open, and the others are judged', () => {
     const twice = structuredClone(sheet)

@@ -31,8 +31,6 @@ export interface PlaceResult {
   judgement: Judgement
   /** What being out does, or would do. */
   consequence: string | null
-  /** Read of a part that has been renewed since. */
-  history: boolean
 }
 
 /** A check at one moment: what it came to, how it stands, and what is still missing. */
@@ -68,7 +66,12 @@ export interface CheckResult {
   owed: boolean
   /** Some of it was read of a part that has been renewed since: kept and shown, and nothing rests on it. */
   history: boolean
+  /** The cells that were, by their keys. */
+  past: ReadonlySet<string>
 }
+
+/** What of a result the ledger says, beside what was read. */
+export type OfLedger = 'read' | 'rivals' | 'stamps' | 'owed' | 'history' | 'past'
 
 const DISAGREE = 'tries disagree'
 
@@ -225,14 +228,14 @@ function notesOf(cell: Cell, tried: Tried, check: Check, system: LengthSystem = 
 }
 
 /** How each place stands that is judged by itself, and whose tries are all in and agree. */
-function placesOf({ cells, missing, scattered, answer }: Worked, isPast: (cell: Cell) => boolean) {
+function placesOf({ cells, missing, scattered, answer }: Worked) {
   const byKey = new Map(cells.map(cell => [cell.key, cell]))
   const places = new Map<string, PlaceResult>()
   for (const { at, held } of answer?.ok ? answer.value.figures : []) {
     const cell = at === undefined ? undefined : byKey.get(at)
     if (!cell || missing.includes(cell)) continue
     const judgement = held && !scattered.includes(cell) ? judgementOf(held) : OPEN
-    places.set(cell.key, { cell, judgement, consequence: held?.consequence ?? null, history: isPast(cell) })
+    places.set(cell.key, { cell, judgement, consequence: held?.consequence ?? null })
   }
   return places
 }
@@ -258,8 +261,7 @@ export function judged(
   moment: Moment,
   worked: Worked,
   read: ReadonlyMap<string, Tried>,
-  isPast: (cell: Cell) => boolean = () => false,
-): Omit<CheckResult, 'read' | 'rivals' | 'stamps' | 'owed' | 'history'> {
+): Omit<CheckResult, OfLedger> {
   const { cells, missing, scattered, answer, derived, sum } = worked
   const given = answer?.ok ? answer.value : null
   const deciding = given && decidingFigure(given)
@@ -288,7 +290,7 @@ export function judged(
     span: least !== null && greatest !== null ? [least, greatest] : null,
     judgement: stands,
     consequence: stands.verdict === 'Out' ? (deciding?.held?.consequence ?? null) : null,
-    places: placesOf(worked, isPast),
+    places: placesOf(worked),
     working: workingOf(plan, check, moment, worked, read),
     notes: system => [
       ...cells.flatMap(cell => (read.has(cell.key) ? notesOf(cell, read.get(cell.key)!, check, system) : [])),
@@ -358,17 +360,20 @@ function resultFrom(
   const first = workedWith(plan, check, moment, values, all)
   const { read, rivals } = settleRivals(check, first.cells, all, one => workedWith(plan, check, moment, values, one))
   const worked = rivals.length ? workedWith(plan, check, moment, values, read) : first
-  const isPast = (cell: Cell) => {
-    const one = read.get(cell.key)
-    return one !== undefined && isHistory(state, cell.of, one)
-  }
+  const past = new Set(
+    worked.cells.flatMap(({ key, of }) => {
+      const one = read.get(key)
+      return one && isHistory(state, of, one) ? [key] : []
+    }),
+  )
   const taken = worked.cells.flatMap(cell => (all.has(cell.key) ? allSaid<CellRead>(all.get(cell.key)!) : []))
   return {
-    ...takenAgain(judged(plan, check, moment, worked, read, isPast), rivals),
+    ...takenAgain(judged(plan, check, moment, worked, read), rivals),
     read,
     rivals,
     owed: isOwed(state, check, moment),
-    history: worked.cells.some(isPast) || behind.some(one => one.history),
+    history: past.size > 0 || behind.some(one => one.history),
+    past,
     stamps: [...taken, ...behind.flatMap(one => one.stamps)],
   }
 }

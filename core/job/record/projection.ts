@@ -1,6 +1,6 @@
 import type { Moment, Plan, Ref } from '../../sheet/index.ts'
 import type { Verdict } from '../../verdict.ts'
-import { checkResults, newestOf } from '../measuring/results.ts'
+import { cellFigures, checkResults, newestOf, type CheckResult } from '../measuring/index.ts'
 import { timeOf } from '../ledger/entry.ts'
 import { differsIn, type JobState } from '../ledger/state.ts'
 
@@ -8,6 +8,8 @@ import { differsIn, type JobState } from '../ledger/state.ts'
 export interface Projection {
   readings: {
     checkId: string
+    /** The key of the cell it was read in; empty for what the check comes to as a whole. */
+    cell: string
     moment: Moment
     value: number
     least: number
@@ -22,24 +24,48 @@ export interface Projection {
   movements: { entryId: string; partRef: Ref; takenFrom: string; quantity: number; movedAt: string }[]
 }
 
+type Reading = Projection['readings'][number]
+
+/** What a check came to as a whole; nothing before it is complete. */
+function wholeReading(result: CheckResult, openedAt: string): Reading[] {
+  if (result.value === null || !result.complete) return []
+  const [least, greatest] = result.span ?? [result.value, result.value]
+  return [
+    {
+      checkId: result.check.id,
+      cell: '',
+      moment: result.moment,
+      value: result.value,
+      least,
+      greatest,
+      verdict: result.judgement.verdict,
+      share: result.judgement.share,
+      stands: !result.history,
+      takenAt: newestOf(result)?.at ?? openedAt,
+    },
+  ]
+}
+
+/** What was read in each of its cells, whether the others are in or not. */
+const cellReadings = (result: CheckResult): Reading[] =>
+  cellFigures(result).map(({ cell, value, judgement, history, takenAt }) => ({
+    checkId: result.check.id,
+    cell: cell.key,
+    moment: result.moment,
+    value,
+    least: value,
+    greatest: value,
+    verdict: judgement.verdict,
+    share: judgement.share,
+    stands: !history,
+    takenAt,
+  }))
+
 export function projectJob(plan: Plan, state: JobState): Projection {
-  const readings = [...checkResults(plan, state).values()].flatMap((result): Projection['readings'] => {
-    if (result.value === null || !result.complete) return []
-    const [least, greatest] = result.span ?? [result.value, result.value]
-    return [
-      {
-        checkId: result.check.id,
-        moment: result.moment,
-        value: result.value,
-        least,
-        greatest,
-        verdict: result.judgement.verdict,
-        share: result.judgement.share,
-        stands: !result.history,
-        takenAt: newestOf(result)?.at ?? timeOf(state.opened!),
-      },
-    ]
-  })
+  const readings = [...checkResults(plan, state).values()].flatMap(result => [
+    ...wholeReading(result, timeOf(state.opened!)),
+    ...cellReadings(result),
+  ])
   const parts = [...state.parts]
   return {
     readings,
@@ -66,28 +92,3 @@ export const isSameGround = (before: JobState, after: JobState): boolean =>
   !differsIn(before, after).some(key => GROUND.has(key))
 
 const GROUND: ReadonlySet<keyof JobState> = new Set(['plan', 'opened', 'renewals', 'readings', 'parts'])
-
-export interface LatestReading {
-  checkId: string
-  verdict: Verdict
-  share: number | null
-  stands: boolean
-  takenAt: string
-}
-
-/** The check that has used most of its allowance, by the newest reading of each; null when none is measured. */
-export function worstCheck(readings: readonly LatestReading[]): LatestReading | null {
-  const newest = new Map<string, LatestReading>()
-  for (const one of readings.filter(reading => reading.stands)) {
-    const known = newest.get(one.checkId)
-    if (!known || one.takenAt >= known.takenAt) newest.set(one.checkId, one)
-  }
-  const used = (one: LatestReading) => (one.verdict === 'Out' ? 2 : (one.share ?? 0))
-  // Of several that are out, one that was measured tells more than one that was asked.
-  const isAsked = (one: LatestReading) => Number(one.share === null)
-  return (
-    [...newest.values()].sort(
-      (a, b) => used(b) - used(a) || isAsked(a) - isAsked(b) || a.checkId.localeCompare(b.checkId),
-    )[0] ?? null
-  )
-}

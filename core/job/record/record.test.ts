@@ -10,6 +10,7 @@ import {
   recordTables,
   showLimits,
   showValue,
+  standingReadings,
   worstCheck,
   type AnyEntry,
   type JobRecord,
@@ -151,8 +152,8 @@ describe('what is shown', () => {
 
 describe('projections', () => {
   const projection = projectJob(plan, overhaul().folded.state)
-  it('hold every complete reading once', () => {
-    const keys = projection.readings.map(one => `${one.checkId} ${one.moment}`)
+  it('hold every complete reading once, as a whole', () => {
+    const keys = projection.readings.flatMap(one => (one.cell ? [] : [`${one.checkId} ${one.moment}`]))
     expect(new Set(keys).size).toBe(keys.length)
     expect(keys).toEqual(
       expect.arrayContaining(['float asFound', 'float asLeft', 'bush-clearance inspect', 'bush-clearance build']),
@@ -178,17 +179,32 @@ describe('projections', () => {
 describe('the worst check', () => {
   const one = (checkId: string, verdict: 'Holds' | 'Thin' | 'Out', share: number | null, takenAt: string) => ({
     checkId,
+    cell: '',
     verdict,
     share,
     stands: true,
     takenAt,
   })
   it('is the one that has used most, by its newest reading', () => {
-    expect(
-      worstCheck([one('a', 'Holds', 0.3, '1'), one('b', 'Thin', 0.9, '1'), one('b', 'Holds', 0.1, '2')])!.checkId,
-    ).toBe('a')
+    const three = [one('a', 'Holds', 0.3, '1'), one('b', 'Thin', 0.9, '1'), one('b', 'Holds', 0.1, '2')]
+    expect(worstCheck(standingReadings(three, each => each.takenAt))!.checkId).toBe('a')
     expect(worstCheck([one('a', 'Thin', 0.99, '1'), one('b', 'Out', null, '1')])!.checkId).toBe('b')
     expect(worstCheck([])).toBeNull()
+  })
+  it('is never one of parts that are gone: a later job that read it and renewed them speaks for it', () => {
+    const of = (job: string, cell: string, stands: boolean, takenAt: string, share = 0.5) => ({
+      ...one('eye', share > 1 ? 'Out' : 'Holds', share, takenAt),
+      ...{ job, cell, stands },
+    })
+    const standing = (...all: ReturnType<typeof of>[]) =>
+      standingReadings(all, each => each.job).map(each => [each.job, each.cell, each.share])
+    expect(standing(of('1', '', true, '1'), of('2', '', true, '2', 0.7))).toEqual([['2', '', 0.7]])
+    expect(standing(of('1', '', true, '1', 0.9), of('2', '', false, '2', 1.4))).toEqual([])
+    // Places of the later job only, and only those that are still in there.
+    const places = [of('2', 'a', true, '2', 0.6), of('2', 'b', true, '2', 0.8), of('2', 'c', false, '2', 1.4)]
+    expect(standing(of('1', 'd', true, '1', 0.95), of('2', '', false, '2', 1.4), ...places)).toEqual([['2', 'b', 0.8]])
+    // A job that has read some places and not all of them does not speak yet.
+    expect(standing(of('1', '', true, '1', 0.9), of('2', 'a', true, '2'))).toEqual([['1', '', 0.9]])
   })
 })
 
