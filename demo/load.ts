@@ -1,4 +1,5 @@
 import { v7 as uuid } from 'uuid'
+import { sentenceOf } from '../core/refusal.ts'
 import { SUMS_BY_NAME } from '../core/sums/index.ts'
 import { planFor, type ShelfSheet } from '../core/sheet/index.ts'
 import type { SignedInPerson } from '../shared/answers.ts'
@@ -74,7 +75,7 @@ async function overhaul(
       .slice(from, to)
       .map(({ id: number, kind, payload, act, madeAt }) => ({ id: number, kind, payload, act, madeAt }))
     const answer = await append(db, id, by, sent, { at: made => made.madeAt, signed: true })
-    if (!answer.kept) throw new Error(`${machine.tag}, ${one.on}: ${answer.why}`)
+    if (!answer.kept) throw new Error(`${machine.tag}, ${one.on}: ${sentenceOf(answer.refusal)}`)
     from = to
   }
 }

@@ -191,11 +191,10 @@ export interface AppendAnswer {
   lastSeq: number
 }
 
-/** Why entries were not taken: a sentence for the person, the entry it is about, and the refusal where a program reads on. */
+/** Why entries were not taken, and the entry it is about. */
 export interface RefusedAnswer {
-  why: string
+  refusal: Refusal
   entry: string | null
-  refusal: Refusal | null
 }
 
 /** A part of a record, as the last of a stream of events. */
@@ -213,4 +212,4 @@ export type WorkProgress = { before: number } | { share: number }
 export type WorkSaid =
   | { event: 'progress'; data: WorkProgress }
   | { event: 'done'; data: unknown }
-  | { event: 'refused'; data: { why: string } }
+  | { event: 'refused'; data: { why: string; refusal: Refusal } }

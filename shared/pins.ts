@@ -1,3 +1,5 @@
+import { refusalsAbout, type Refusal } from '../core/refusal.ts'
+
 /** PINs that many people choose, by the pattern they follow; each is among the first that somebody would try. */
 const COMMON: ((pin: string) => boolean)[] = [
   // One figure throughout, or two by turns, or a block again and again.
@@ -35,11 +37,18 @@ const isEven = (pin: string) => {
 
 export const isCommonPin = (pin: string): boolean => COMMON.some(is => is(pin))
 
-/** Why a PIN is not taken as somebody's own; null when it is. */
-export function pinFault(pin: string, length: number): string | null {
-  if (!/^\d+$/.test(pin)) return 'A PIN has figures only.'
-  if (pin.length < length || pin.length > 8) return `Give ${length === 8 ? '8' : `${length} to 8`} figures.`
-  return isCommonPin(pin)
-    ? 'That is one of the first that anybody would try. Choose one without a pattern or a date.'
-    : null
+const refusals = refusalsAbout('ownPin', {
+  same: () => 'That is the PIN you have. Choose another.',
+  figures: () => 'A PIN has figures only.',
+  length: ({ least }: { least: number }) => `Give ${least === MOST ? MOST : `${least} to ${MOST}`} figures.`,
+  common: () => 'That is one of the first that anybody would try. Choose one without a pattern or a date.',
+})
+const MOST = 8
+
+/** Why a PIN is not taken as somebody's own; null when it is. `now` is the one they have, where that is known. */
+export function pinFault(pin: string, length: number, now?: string): Refusal | null {
+  if (pin === now) return refusals.same()
+  if (!/^\d+$/.test(pin)) return refusals.figures()
+  if (pin.length < length || pin.length > MOST) return refusals.length({ least: length })
+  return isCommonPin(pin) ? refusals.common() : null
 }

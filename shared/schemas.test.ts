@@ -55,7 +55,7 @@ describe('payloads', () => {
   })
   it('of every kind refuse what they do not carry', () => {
     for (const kind of Object.keys(ACTS) as (keyof typeof ACTS)[])
-      expect(payloadFitting(kind, { strange: true }), kind).toHaveProperty('why')
+      expect(payloadFitting(kind, { strange: true }), kind).toHaveProperty('misfit')
   })
 })
 
@@ -129,7 +129,7 @@ describe('ids are written one way, small letters with hyphens, or not taken', ()
     for (const { kind, at, example } of found) {
       const told = (text: string) => {
         const fits = payloadFitting(kind, put(example, at, text))
-        return 'why' in fits ? fits.why : ''
+        return 'misfit' in fits ? fits.misfit : ''
       }
       expect(told(id), `${kind} ${at.join('.')}`).not.toMatch(/small letters/)
       for (const spelling of spellings(id))

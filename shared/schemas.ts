@@ -98,11 +98,11 @@ const SENT = (Object.keys(ACTS) as EntryKind[]).filter(kind => kind !== 'job.ope
 
 /**
  * A payload held against its kind, for what is known only inside the ledger: a correction's replacement.
- * The sentence that refuses it, or the payload as it is stored.
+ * What does not fit of it, or the payload as it is stored.
  */
-export function payloadFitting(kind: EntryKind, payload: unknown): { why: string } | { payload: object } {
+export function payloadFitting(kind: EntryKind, payload: unknown): { misfit: string } | { payload: object } {
   const { error, value } = PAYLOADS[kind].validate(payload)
-  return error ? { why: `The replacement does not fit: ${error.message.slice(0, 200)}.` } : { payload: value }
+  return error ? { misfit: error.message.slice(0, 200) } : { payload: value }
 }
 
 const pin = () =>

@@ -160,7 +160,7 @@ describe('what the wire refuses', () => {
     expect(answerSum('divination', {})).toMatchObject({
       ok: false,
       status: 404,
-      why: expect.stringMatching(/gear-mesh/),
+      refusal: { code: 'sum.unknown', values: { name: 'divination', known: expect.stringMatching(/gear-mesh/) } },
     }))
   it.each([undefined, 'text', 7, null])('wants an object or a list: %s', body =>
     expect(answerSum('gear-mesh', body)).toMatchObject({ ok: false, status: 400 }),

@@ -1,4 +1,5 @@
 import Joi from 'joi'
+import { refusalsAbout, type Refusal } from '../core/refusal.ts'
 import { costOf, runSum, sumNamed, SUMS, toWire, type AnySum, type Field, type Fields } from '../core/sums/index.ts'
 
 /** One answer over the wire, or the sentence why there is none. */
@@ -105,8 +106,14 @@ export function answerOne(
   return answer.ok ? toWire(answer.value) : { refused: true, why: answer.why }
 }
 
+const refusals = refusalsAbout('sum', {
+  unknown: ({ name, known }: { name: string; known: string }) => `There is no sum “${name}”. There are: ${known}.`,
+  body: () => 'Send one object, or an array of objects, as JSON.',
+  inputs: ({ most }: { most: number }) => `Send at most ${most} inputs at a time.`,
+})
+
 export type Answered =
-  { ok: true; value: WireAnswer | WireAnswer[]; work: number } | { ok: false; status: 404 | 400; why: string }
+  { ok: true; value: WireAnswer | WireAnswer[]; work: number } | { ok: false; status: 404 | 400; refusal: Refusal }
 
 /** Whether a request may take long enough to hold others up: a sum with a cost, or a long list. */
 export const isLong = (name: string, body: unknown): boolean =>
@@ -124,16 +131,13 @@ export function answerSum(
   { most = MOST_WORK, tell }: { most?: number; tell?: (share: number) => void } = {},
 ): Answered {
   const sum = sumNamed(name)
-  if (!sum)
-    return {
-      ok: false,
-      status: 404,
-      why: `There is no sum “${name.slice(0, 60)}”. There are: ${SUMS.map(one => one.name).join(', ')}.`,
-    }
-  if (!body || typeof body !== 'object')
-    return { ok: false, status: 400, why: 'Send one object, or an array of objects, as JSON.' }
+  if (!sum) {
+    const known = SUMS.map(one => one.name).join(', ')
+    return { ok: false, status: 404, refusal: refusals.unknown({ name: name.slice(0, 60), known }) }
+  }
+  if (!body || typeof body !== 'object') return { ok: false, status: 400, refusal: refusals.body() }
   if (Array.isArray(body) && body.length > MOST_INPUTS)
-    return { ok: false, status: 400, why: `Send at most ${MOST_INPUTS} inputs at a time.` }
+    return { ok: false, status: 400, refusal: refusals.inputs({ most: MOST_INPUTS }) }
   const budget = { left: most }
   const value = Array.isArray(body)
     ? body.map((one, i) => {

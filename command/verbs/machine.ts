@@ -1,4 +1,5 @@
 import { defineCommand } from 'citty'
+import { sentenceOf } from '../../core/refusal.ts'
 import { hoursSchema } from '../../shared/schemas.ts'
 import { addMachine, readHours } from '../../server/db/fleet.ts'
 import { appUrl, databaseArg, knownDatabase, withDatabase } from '../place.ts'
@@ -37,7 +38,7 @@ const add = defineCommand({
     'hours-per-week': { type: 'string', description: 'hours it runs in a week', default: '0' },
   },
   async run({ args }) {
-    const added = await withDatabase(appUrl(await knownDatabase(args.database)), db =>
+    const refused = await withDatabase(appUrl(await knownDatabase(args.database)), db =>
       addMachine(db, {
         tag: args.tag,
         name: args.name,
@@ -49,7 +50,7 @@ const add = defineCommand({
         hoursPerWeek: whole(args['hours-per-week'], 'Hours a week'),
       }),
     )
-    if (!added.ok) throw new Plain(added.why)
+    if (refused) throw new Plain(sentenceOf(refused))
     say(`${args.tag} ${args.name} stands in the yard. Open a job on it from there.`)
   },
 })
@@ -64,10 +65,10 @@ const hours = defineCommand({
   async run({ args }) {
     const { error, value } = hoursSchema.validate({ hoursRun: whole(args.hours, 'Hours run') })
     if (error) throw new Plain(`That does not fit: ${error.message}.`)
-    const kept = await withDatabase(appUrl(await knownDatabase(args.database)), db =>
+    const refused = await withDatabase(appUrl(await knownDatabase(args.database)), db =>
       readHours(db, args.tag, value.hoursRun, null),
     )
-    if (!kept.ok) throw new Plain(kept.why)
+    if (refused) throw new Plain(sentenceOf(refused))
     say(`${args.tag} has run ${args.hours} hours. What is next follows from that.`)
   },
 })

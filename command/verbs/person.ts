@@ -1,4 +1,5 @@
 import { defineCommand } from 'citty'
+import { sentenceOf } from '../../core/refusal.ts'
 import { ROLES, type Role } from '../../core/job/index.ts'
 import type { Database } from '../../server/db/client.ts'
 import { newPersonSchema } from '../../shared/schemas.ts'
@@ -39,7 +40,7 @@ const changes = (
       onSite(given.database, async db => {
         const { id } = await personNamed(db, given.name)
         const answer = await changePerson(db, id, change(given as unknown as Record<string, string>))
-        if (!answer.ok) throw new Plain(answer.why)
+        if (!answer.ok) throw new Plain(sentenceOf(answer.refusal))
         const { name, role } = answer.person
         say(
           `${name}, ${role}, ${done}${answer.pin ? ` ${answer.pin}. It is shown only now, and good only for choosing their own.` : '.'}`,

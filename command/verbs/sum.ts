@@ -1,5 +1,6 @@
 import { text } from 'node:stream/consumers'
 import { defineCommand } from 'citty'
+import { sentenceOf } from '../../core/refusal.ts'
 import { answerSum, listSums } from '../../shared/sums.ts'
 import { Plain } from '../plain.ts'
 
@@ -21,7 +22,7 @@ export default defineCommand({
       )
     }
     const answer = answerSum(name, body, { most: Number.MAX_SAFE_INTEGER })
-    if (!answer.ok) throw new Plain(answer.why)
+    if (!answer.ok) throw new Plain(sentenceOf(answer.refusal))
     process.stdout.write(`${JSON.stringify(answer.value, null, 2)}\n`)
   },
 })

@@ -1,7 +1,7 @@
 import { readingKey, type Plan } from '../sheet/index.ts'
 import { basisOf, neverConceded, OWED_FIELDS, OWED_KINDS, owedOf, owedWords, type Loose } from './debts.ts'
 import type { ActKind } from './ledger/act.ts'
-import { refusalsAbout } from './ledger/refusal.ts'
+import { refusalsAbout } from '../refusal.ts'
 import { isSame } from './ledger/same.ts'
 import { by, section, text } from './ledger/section.ts'
 import { choice, entryId, flag, list, optional, record, why, type Fields, type Shaped } from './ledger/shape.ts'

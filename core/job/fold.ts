@@ -5,7 +5,7 @@ import type { AtHand } from './ledger/act.ts'
 import { effectiveEntries } from './ledger/corrections.ts'
 import { clockOf, type AnyEntry } from './ledger/entry.ts'
 import { hadSeen } from './ledger/seen.ts'
-import { refusalsAbout, type Refusal } from './ledger/refusal.ts'
+import { refusalsAbout, type Refusal } from '../refusal.ts'
 import { branchState, isClosed, stamped, type Draft, type JobState } from './ledger/state.ts'
 
 const refusals = refusalsAbout('ledger', {

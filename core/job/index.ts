@@ -1,7 +1,7 @@
 export * from './ledger/entry.ts'
 export * from './ledger/roles.ts'
 export { ACTS, actOf } from './kinds.ts'
-export { sentenceOf, type Refusal } from './ledger/refusal.ts'
+export { sentenceOf, type Refusal } from '../refusal.ts'
 export type { ActKind } from './ledger/act.ts'
 export type { Signed } from './ledger/section.ts'
 export type { Fields, Shape } from './ledger/shape.ts'

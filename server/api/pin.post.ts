@@ -13,7 +13,7 @@ import { sessionIdOf } from '../http/session.ts'
 export default route('with any PIN', async (event, { id }) => {
   const { pin, next } = await bodyFitting(event, ownPinSchema)
   const { pinLength } = await siteOf(database())
-  const fault = pin === next ? 'That is the PIN you have. Choose another.' : pinFault(next, pinLength)
+  const fault = pinFault(next, pinLength, pin)
   if (fault) throw refusal(422, fault)
   const person = await personByPin(event, { person: id, pin })
   await setOwnPin(database(), id, next)

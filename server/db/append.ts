@@ -1,5 +1,6 @@
 import type { AppendAnswer, Person, RefusedAnswer, SentEntry, SignedInPerson } from '../../shared/answers.ts'
 import { isSameGround, takeIn, wantsPin, type AnyEntry } from '../../core/job/index.ts'
+import { refusalsAbout } from '../../core/refusal.ts'
 import { checkClaims, checked, doersOf, isPlain, Refused, type RefusalStatus } from './claims.ts'
 import type { Database, Transaction } from './client.ts'
 import { FoldedJobs, JOBS, projectionOf, type Kept } from './folded.ts'
@@ -23,6 +24,12 @@ const sorted = (value: unknown): unknown =>
             .map(([key, one]) => [key, sorted(one)]),
         )
       : value
+
+const refusals = refusalsAbout('sent', {
+  taken: () => 'That entry number is taken by another act. Reload the job and do the act again.',
+  pin: () => 'That is given with a PIN: whoever signs it gives theirs.',
+  noJob: () => 'There is no such job. It may belong to another site; go back to the bench list.',
+})
 
 /** How entries arrive: when, and whether whoever sends them has just given their PIN. */
 export interface Arrival {
@@ -66,7 +73,7 @@ function judge(
     const first = known.get(one.id)
     if (first) {
       if (first.kind !== one.kind || first.madeBy !== doer.id || !sameJson(first.payload, one.payload))
-        throw new Refused(409, TAKEN, one.id)
+        throw new Refused(409, refusals.taken(), one.id)
       return { id: one.id, seq: first.seq!, receivedAt: first.receivedAt! }
     }
     const { id, kind, payload, act, seen, tablet, clock } = one
@@ -80,7 +87,7 @@ function judge(
       ...(clock ? { clock: { ...clock, measuredAt: iso(clock.measuredAt) } } : {}),
     } as AnyEntry
     if (!arrival.signed && wantsPin(() => [...before.folded.entries, ...fresh], candidate))
-      throw new Refused(403, 'That is given with a PIN: whoever signs it gives theirs.', id)
+      throw new Refused(403, refusals.pin(), id)
     fresh.push(candidate)
     known.set(id, candidate)
     return { id, seq, receivedAt }
@@ -107,8 +114,7 @@ async function write(
   ahead: Judged | null,
 ): Promise<Judged> {
   const row = await lockedJob(tx, jobId)
-  if (!row)
-    throw new Refused(404, 'There is no such job. It may belong to another site; go back to the bench list.', null)
+  if (!row) throw new Refused(404, refusals.noJob(), null)
   const before = await jobs.at(row, await planOf(tx, row), after => entriesAfter(tx, jobId, after))
   const isGood = ahead?.before === before
   const doerOf = isGood ? null : await doersOf(tx, by, sent)
@@ -134,8 +140,6 @@ export const appendIn = async (
   sent: SentEntry[],
 ): Promise<Extract<Appended, { kept: true }>> =>
   (await write(tx, jobId, by, sent, PLAIN, new FoldedJobs(), null)).answer
-
-const TAKEN = 'That entry number is taken by another act. Reload the job and do the act again.'
 
 const isDoubled = (error: unknown): boolean => {
   const { code, cause } = error as { code?: string; cause?: unknown }
@@ -205,8 +209,8 @@ export async function append(
     return answer
   } catch (error) {
     if (error instanceof Refused)
-      return { kept: false, status: error.status, why: error.message, entry: error.entry, refusal: error.refusal }
-    if (isDoubled(error)) return { kept: false, status: 409, why: TAKEN, entry: null, refusal: null }
+      return { kept: false, status: error.status, refusal: error.refusal, entry: error.entry }
+    if (isDoubled(error)) return { kept: false, status: 409, refusal: refusals.taken(), entry: null }
     throw error
   }
 }

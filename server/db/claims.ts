@@ -6,11 +6,10 @@ import {
   isSameCompetence,
   rolesWords,
   rootOf,
-  sentenceOf,
   type ActKind,
   type AnyEntry,
-  type Refusal,
 } from '../../core/job/index.ts'
+import { refusalsAbout, sentenceOf, type Refusal } from '../../core/refusal.ts'
 import type { Transaction } from './client.ts'
 import { everybody, isOnlyLead } from './people.ts'
 
@@ -20,30 +19,40 @@ export type RefusalStatus = 400 | 403 | 404 | 409 | 422
 
 /** Thrown to roll a whole batch back; caught where it started. */
 export class Refused extends Error {
-  /** The refusal as the core says it, where it comes from there. */
-  readonly refusal: Refusal | null
   constructor(
     readonly status: RefusalStatus,
-    why: string | Refusal,
+    readonly refusal: Refusal,
     readonly entry: string | null,
   ) {
-    super(typeof why === 'string' ? why : sentenceOf(why))
-    this.refusal = typeof why === 'string' ? null : why
+    super(sentenceOf(refusal))
   }
 }
+
+const refusals = refusalsAbout('claim', {
+  role: ({ roles }: { roles: string }) => `This is done by ${roles}. Ask one to do it.`,
+  misfit: ({ what }: { what: string }) => `The replacement does not fit: ${what}.`,
+  nobody: () => 'There is nobody of that name here. Reload the page.',
+  takenOut: ({ name }: { name: string }) =>
+    `${name} is taken out here, so nobody can vouch for them. A lead lets them in again first, if they still work here.`,
+  another: ({ name }: { name: string }) => `${name} did that. They sign in, or a lead vouches for it.`,
+  vouching: ({ name }: { name: string }) => `Only a lead vouches for what ${name} did.`,
+  ownPin: ({ name }: { name: string }) => `A signature is given with one’s own PIN: ${name} signs it.`,
+  paper: ({ paper }: { paper: string }) =>
+    `“${paper}” does not stand by your name. A lead writes it down under People; sign in again then.`,
+  anotherLead: () => 'There is another lead here: they sign it, or concede it.',
+})
 
 /** What of an entry can be refused before the ledger is asked: a role, or a replacement that does not fit its kind. */
 export function checked(entries: () => readonly AnyEntry[], one: SentEntry, by: Person): SentEntry {
   const act = ACTS[one.kind]
-  if (!act.by.includes(by.role))
-    throw new Refused(403, `This is done by ${rolesWords(act.by)}. Ask one to do it.`, one.id)
+  if (!act.by.includes(by.role)) throw new Refused(403, refusals.role({ roles: rolesWords(act.by) }), one.id)
   if (one.kind !== 'entry.corrected') return one
   const correction = one as SentEntry & { payload: { target: string; replacement?: unknown } }
   const { replacement } = correction.payload
   const root = replacement ? rootOf(entries(), correction.payload.target) : undefined
   if (!replacement || !root) return one
   const fits = payloadFitting(root.kind, replacement)
-  if ('why' in fits) throw new Refused(422, fits.why, one.id)
+  if ('misfit' in fits) throw new Refused(422, refusals.misfit({ what: fits.misfit }), one.id)
   return { ...correction, payload: { ...correction.payload, replacement: fits.payload } }
 }
 
@@ -57,17 +66,12 @@ export async function doersOf(tx: Transaction, by: Person, fresh: SentEntry[]): 
   const people = new Map((await everybody(tx)).map(one => [one.id, one]))
   for (const one of others) {
     const who = people.get(one.by!)
-    if (!who) throw new Refused(422, 'There is nobody of that name here. Reload the page.', one.id)
-    if (!who.active)
-      throw new Refused(
-        409,
-        `${who.name} is taken out here, so nobody can vouch for them. A lead lets them in again first, if they still work here.`,
-        one.id,
-      )
-    if (!one.vouched) throw new Refused(409, `${who.name} did that. They sign in, or a lead vouches for it.`, one.id)
-    if (by.role !== 'lead') throw new Refused(403, `Only a lead vouches for what ${who.name} did.`, one.id)
-    if (ACTS[one.kind].signature)
-      throw new Refused(403, `A signature is given with one’s own PIN: ${who.name} signs it.`, one.id)
+    if (!who) throw new Refused(422, refusals.nobody(), one.id)
+    const { name } = who
+    if (!who.active) throw new Refused(409, refusals.takenOut({ name }), one.id)
+    if (!one.vouched) throw new Refused(409, refusals.another({ name }), one.id)
+    if (by.role !== 'lead') throw new Refused(403, refusals.vouching({ name }), one.id)
+    if (ACTS[one.kind].signature) throw new Refused(403, refusals.ownPin({ name }), one.id)
   }
   return one => (one.by && people.get(one.by)) || by
 }
@@ -79,13 +83,8 @@ export async function checkClaims(tx: Transaction, by: SignedInPerson, fresh: Se
       if ('competence' in claim) {
         const { competence } = claim
         if (!by.competences.some(held => isSameCompetence(held, competence)))
-          throw new Refused(
-            403,
-            `“${competenceWords(competence)}” does not stand by your name. A lead writes it down under People; sign in again then.`,
-            one.id,
-          )
-      } else if (!(await isOnlyLead(tx, by.id)))
-        throw new Refused(403, 'There is another lead here: they sign it, or concede it.', one.id)
+          throw new Refused(403, refusals.paper({ paper: competenceWords(competence) }), one.id)
+      } else if (!(await isOnlyLead(tx, by.id))) throw new Refused(403, refusals.anotherLead(), one.id)
 }
 
 const claimsOf = (one: SentEntry) => (ACTS[one.kind] as ActKind<unknown>).claims?.(one.payload) ?? []

@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { describe, expect, it } from 'vitest'
 import { diskWords } from './disk.ts'
-import { databaseFault, faultWords } from './faults.ts'
+import { databaseFault, faultSaid } from './faults.ts'
 
 const coded = (code: string, message = 'x') => Object.assign(new Error(message), { code })
 
@@ -32,13 +32,16 @@ describe('what a fault of the database is', () => {
 
 describe('in words', () => {
   it('away is a 503 that says what becomes of what was typed', async () =>
-    expect(await faultWords(coded('ECONNREFUSED'))).toEqual({
+    expect(await faultSaid(coded('ECONNREFUSED'))).toEqual({
       status: 503,
-      why: expect.stringMatching(/does not reach.*kept on this device/),
+      refusal: { code: 'database.away', values: {} },
     }))
   it('a full disk is a 507', async () =>
-    expect(await faultWords(coded('53100'))).toEqual({ status: 507, why: expect.stringMatching(/is full/) }))
-  it('what is no fault of the database is left alone', async () => expect(await faultWords(new Error('x'))).toBeNull())
+    expect(await faultSaid(coded('53100'))).toEqual({
+      status: 507,
+      refusal: { code: 'database.full', values: { disk: expect.stringMatching(/is full/) } },
+    }))
+  it('what is no fault of the database is left alone', async () => expect(await faultSaid(new Error('x'))).toBeNull())
 })
 
 describe('the disk', () => {

@@ -1,15 +1,19 @@
+import { refusalsAbout, type Refusal } from '../../core/refusal.ts'
 import { diskWords } from './disk.ts'
 
-/** What a fault of the database means for whoever asked: a status and a sentence. */
+/** What a fault of the database means for whoever asked. */
 export interface DatabaseFault {
   status: 503 | 507
-  why: string
+  refusal: Refusal
 }
 
 const KEPT = 'What you typed is kept on this device and goes out by itself once that is over.'
 
-const AWAY = `The server does not reach its database just now. ${KEPT}`
-const SLOW = `The database takes too long to answer just now. ${KEPT}`
+const refusals = refusalsAbout('database', {
+  away: () => `The server does not reach its database just now. ${KEPT}`,
+  slow: () => `The database takes too long to answer just now. ${KEPT}`,
+  full: ({ disk }: { disk: string }) => `${disk} ${KEPT}`,
+})
 
 /** By the codes of PostgreSQL (appendix A of its manual), of its client and of the system. */
 const MEANS: [RegExp, 'away' | 'slow' | 'full'][] = [
@@ -42,17 +46,18 @@ export function databaseFault(error: unknown): 'away' | 'slow' | 'full' | null {
   return null
 }
 
-/** A fault of the database in words; a full disk is said as that, whatever came of it. Null when it is no such fault. */
-export async function faultWords(error: unknown): Promise<DatabaseFault | null> {
+/** What is said of a fault of the database; a full disk is said as that, whatever came of it. Null when it is no such fault. */
+export async function faultSaid(error: unknown): Promise<DatabaseFault | null> {
   const kind = databaseFault(error)
-  if (!kind) return null
-  return inWords(kind)
+  return kind && said(kind)
 }
 
-async function inWords(kind: 'away' | 'slow' | 'full'): Promise<DatabaseFault> {
-  const full = await diskWords(kind === 'full')
-  return full ? { status: 507, why: `${full} ${KEPT}` } : { status: 503, why: kind === 'slow' ? SLOW : AWAY }
+async function said(kind: 'away' | 'slow' | 'full'): Promise<DatabaseFault> {
+  const disk = await diskWords(kind === 'full')
+  return disk
+    ? { status: 507, refusal: refusals.full({ disk }) }
+    : { status: 503, refusal: kind === 'slow' ? refusals.slow() : refusals.away() }
 }
 
 /** That the database is not there, or that its disk is full. */
-export const awayWords = (): Promise<DatabaseFault> => inWords('away')
+export const awayFault = (): Promise<DatabaseFault> => said('away')

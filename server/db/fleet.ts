@@ -1,14 +1,25 @@
 import { and, asc, desc, eq, isNull, max, sql } from 'drizzle-orm'
 import { v7 as uuid } from 'uuid'
 import type { MachineAnswer, YardArea } from '../../shared/answers.ts'
-import { accept, refuse, type Result } from '../../core/result.ts'
+import { refusalsAbout, type Refusal } from '../../core/refusal.ts'
 import { fullVariants, type Moment } from '../../core/sheet/index.ts'
 import type { Database } from './client.ts'
-import { pastJobs } from './jobs.ts'
+import { noSuchMachine, pastJobs } from './jobs.ts'
 import { area, buildSheet, equipment, equipmentState, fittedPart, hoursRead, job, person, reading } from './schema.ts'
 import { machineStanding } from './projections.ts'
 import { newestSheet, newestSheets, planOn } from './sheets.ts'
 import { whatIsNext } from '../../core/wear/next.ts'
+
+const refusals = refusalsAbout('machine', {
+  taken: ({ tag }: { tag: string }) => `There is a machine ${tag} already. Check the tag on its plate.`,
+  hours: ({ tag, had }: { tag: string; had: number }) =>
+    `${tag} had ${had} hours already when it was last worked on. Read the meter again; a new meter counts on from the old one: add its hours to those.`,
+  area: ({ area, known }: { area: string; known: string }) => `There is no area ${area}. There are: ${known}.`,
+  sheet: ({ sheet, known }: { sheet: string; known: string }) =>
+    `There is no build sheet ${sheet}. There are: ${known}.`,
+  choice: ({ said, known }: { said: string; known: string }) =>
+    `“${said}” is no choice of this sheet. It offers: ${known}.`,
+})
 
 /** The yard: areas with their machines, how each stands and what is next. */
 export async function yard(db: Database, now: string): Promise<YardArea[]> {
@@ -138,21 +149,18 @@ export async function machine(db: Database, tag: string): Promise<MachineAnswer 
  * Sets the running hours of a machine, with who read them and when; `by` is null from the shell. Refused in words: no such
  * machine, or fewer hours than the work on it says it had.
  */
-export async function readHours(db: Database, tag: string, hours: number, by: string | null): Promise<Result<null>> {
+export async function readHours(db: Database, tag: string, hours: number, by: string | null): Promise<Refusal | null> {
   return db.transaction(async tx => {
     const [row] = await tx.select().from(equipment).where(eq(equipment.tag, tag)).for('update')
-    if (!row) return refuse(`There is no machine ${tag} in the yard. Check the tag on its plate.`)
+    if (!row) return noSuchMachine(tag)
     const [last] = await tx
       .select({ hours: max(job.hoursAtOpen) })
       .from(job)
       .where(and(eq(job.equipmentTag, tag), isNull(job.cancelledAt)))
-    if (hours < (last?.hours ?? 0))
-      return refuse(
-        `${tag} had ${last!.hours} hours already when it was last worked on. Read the meter again; a new meter counts on from the old one: add its hours to those.`,
-      )
+    if (hours < (last?.hours ?? 0)) return refusals.hours({ tag, had: last!.hours! })
     await tx.insert(hoursRead).values({ id: uuid(), equipmentTag: tag, hours, readBy: by, readAt: sql`now()` })
     await tx.update(equipment).set({ hoursRun: hours }).where(eq(equipment.tag, tag))
-    return accept(null)
+    return null
   })
 }
 
@@ -165,21 +173,22 @@ export async function addArea(db: Database, id: string, name: string): Promise<b
 }
 
 /** Adds a machine to the yard. Refused in words: an unknown area or sheet, a choice the sheet does not offer, a tag that is taken. */
-export async function addMachine(db: Database, row: typeof equipment.$inferInsert): Promise<Result<null>> {
+export async function addMachine(db: Database, row: typeof equipment.$inferInsert): Promise<Refusal | null> {
   const known = await areas(db)
   if (!known.some(one => one.id === row.areaId))
-    return refuse(`There is no area ${row.areaId}. There are: ${known.map(one => one.id).join(', ') || 'none yet'}.`)
+    return refusals.area({ area: row.areaId, known: known.map(one => one.id).join(', ') || 'none yet' })
   const sheet = await newestSheet(db, row.sheetId)
   if (!sheet) {
     const shelf = await db.selectDistinct({ id: buildSheet.id }).from(buildSheet)
-    return refuse(`There is no build sheet ${row.sheetId}. There are: ${shelf.map(one => one.id).join(', ')}.`)
+    return refusals.sheet({ sheet: row.sheetId, known: shelf.map(one => one.id).join(', ') })
   }
   for (const [axis, choice] of Object.entries(row.variants)) {
     const found = sheet.axes.find(one => one.id === axis)
     if (!found?.choices.some(one => one.id === choice))
-      return refuse(
-        `“${axis}=${choice}” is no choice of this sheet. It offers: ${sheet.axes.map(one => `${one.id}=${one.choices.map(each => each.id).join('|')}`).join(', ')}.`,
-      )
+      return refusals.choice({
+        said: `${axis}=${choice}`,
+        known: sheet.axes.map(one => `${one.id}=${one.choices.map(each => each.id).join('|')}`).join(', '),
+      })
   }
   const variants = fullVariants(sheet, row.variants)
   const added = await db
@@ -187,5 +196,5 @@ export async function addMachine(db: Database, row: typeof equipment.$inferInser
     .values({ ...row, variants })
     .onConflictDoNothing()
     .returning()
-  return added.length ? accept(null) : refuse(`There is a machine ${row.tag} already. Check the tag on its plate.`)
+  return added.length ? null : refusals.taken({ tag: row.tag })
 }

@@ -3,6 +3,7 @@ import { and, asc, count, desc, eq, inArray, isNotNull, isNull, ne, notExists, s
 import { alias } from 'drizzle-orm/pg-core'
 import { v7 as uuid } from 'uuid'
 import { openingOf, planIn, standingOf, type JobState, type LastFigures, type Standing } from '../../core/job/index.ts'
+import { refusalsAbout, type Refusal } from '../../core/refusal.ts'
 import type { JobAnswer, OpenJob, PastJob, SignedInPerson, WorkedAnswer } from '../../shared/answers.ts'
 import type { RecordWork } from '../heavy/tasks.ts'
 import type { Database, Transaction } from './client.ts'
@@ -169,8 +170,16 @@ export async function pastJobs(db: Database, tag: string): Promise<PastJob[]> {
   return rows.map(row => ({ ...row, signedAt: row.signedAt! }))
 }
 
+const refusals = refusalsAbout('opening', {
+  isOpen: ({ tag, job }: { tag: string; job: number }) => `${tag} has job ${job} open already. Go on with that one.`,
+  noMachine: ({ tag }: { tag: string }) => `There is no machine ${tag} in the yard. Check the tag on its plate.`,
+  noSheet: ({ tag }: { tag: string }) => `There is no build sheet for ${tag} on the shelf.`,
+})
+
+export const noSuchMachine = (tag: string): Refusal => refusals.noMachine({ tag })
+
 export type Opening =
-  { ok: true; id: string; number: number } | { ok: false; status: 404 | 409; why: string; job?: string }
+  { ok: true; id: string; number: number } | { ok: false; status: 404 | 409; refusal: Refusal; job?: string }
 
 /** Opens a job on a machine with the newest sheet of its family. One machine has one open job. */
 export async function openJob(
@@ -182,21 +191,14 @@ export async function openJob(
 ): Promise<Opening> {
   return db.transaction(async (tx): Promise<Opening> => {
     const [machine] = await tx.select().from(equipment).where(eq(equipment.tag, tag)).for('update')
-    if (!machine)
-      return { ok: false, status: 404, why: `There is no machine ${tag} in the yard. Check the tag on its plate.` }
+    if (!machine) return { ok: false, status: 404, refusal: noSuchMachine(tag) }
     const [open] = await tx
       .select()
       .from(job)
       .where(and(eq(job.equipmentTag, tag), isNull(job.signedAt), isNull(job.cancelledAt)))
-    if (open)
-      return {
-        ok: false,
-        status: 409,
-        why: `${tag} has job ${open.number} open already. Go on with that one.`,
-        job: open.id,
-      }
+    if (open) return { ok: false, status: 409, refusal: refusals.isOpen({ tag, job: open.number }), job: open.id }
     const sheet = await newestSheet(tx, machine.sheetId)
-    if (!sheet) return { ok: false, status: 404, why: `There is no build sheet for ${tag} on the shelf.` }
+    if (!sheet) return { ok: false, status: 404, refusal: refusals.noSheet({ tag }) }
     const id = uuid()
     const act = uuid()
     const [row] = await tx

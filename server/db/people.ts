@@ -1,4 +1,5 @@
 import { createHash, randomBytes, randomInt } from 'node:crypto'
+import { refusalsAbout, sentenceOf, type Refusal } from '../../core/refusal.ts'
 import { Hash } from '@adonisjs/hash'
 import { Scrypt } from '@adonisjs/hash/drivers/scrypt'
 import { and, asc, eq, gt, sql } from 'drizzle-orm'
@@ -47,8 +48,20 @@ function makePin(length: number): string {
   return isCommonPin(pin) ? makePin(length) : pin
 }
 
+const refusals = refusalsAbout('person', {
+  unknown: () => 'There is nobody of that name here. Reload the list.',
+  lastLead: ({ name }: { name: string }) => `${name} is the only lead. Make somebody else a lead first.`,
+  there: ({ name }: { name: string }) => `There is a ${name} already. Choose another name, or change theirs.`,
+  alike: ({ name, other }: { name: string; other: string }) =>
+    `There is a ${other} already, and “${name}” could be taken for it. Choose a name that cannot.`,
+})
+
 /** There is somebody of that name, or of one that cannot be told from it. */
-export class NameTaken extends Error {}
+export class NameTaken extends Error {
+  constructor(readonly refusal: Refusal) {
+    super(sentenceOf(refusal))
+  }
+}
 
 /**
  * Somebody new, with a PIN that opens only the choosing of their own; one that is given is theirs already. Throws
@@ -69,11 +82,7 @@ export async function addPerson(
   if (added.length) return { person: row, pin: given }
   const [other] = await db.select(named).from(person).where(eq(person.look, look))
   const isSame = !other || other.name === name
-  throw new NameTaken(
-    isSame
-      ? `There is a ${name} already. Choose another name, or change theirs.`
-      : `There is a ${other.name} already, and “${name}” could be taken for it. Choose a name that cannot.`,
-  )
+  throw new NameTaken(isSame ? refusals.there({ name }) : refusals.alike({ name, other: other.name }))
 }
 
 /** Makes a PIN that only they know theirs. */
@@ -121,7 +130,7 @@ export interface PersonChange {
 }
 
 export type Changed =
-  { ok: true; person: PersonRow; pin: string | null } | { ok: false; status: 404 | 409; why: string }
+  { ok: true; person: PersonRow; pin: string | null } | { ok: false; status: 404 | 409; refusal: Refusal }
 
 export async function changePerson(db: Database, id: string, change: PersonChange): Promise<Changed> {
   return db.transaction(async (tx): Promise<Changed> => {
@@ -132,10 +141,10 @@ export async function changePerson(db: Database, id: string, change: PersonChang
       .where(and(eq(person.role, 'lead'), eq(person.active, true)))
       .for('update')
     const [before] = await tx.select().from(person).where(eq(person.id, id)).for('update')
-    if (!before) return { ok: false, status: 404, why: 'There is nobody of that name here. Reload the list.' }
+    if (!before) return { ok: false, status: 404, refusal: refusals.unknown() }
     const isLastLead = leads.length === 1 && leads[0]!.id === id
     if (isLastLead && (change.active === false || (change.role && change.role !== 'lead')))
-      return { ok: false, status: 409, why: `${before.name} is the only lead. Make somebody else a lead first.` }
+      return { ok: false, status: 409, refusal: refusals.lastLead({ name: before.name }) }
     const pin = change.pin ? makePin((await siteOf(tx)).pinLength) : null
     const [row] = await tx
       .update(person)

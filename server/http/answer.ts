@@ -1,16 +1,25 @@
 import { createError, readBody, type H3Event } from 'h3'
 import type { Schema } from 'joi'
+import { refusalsAbout, sentenceOf, type Refusal } from '../../core/refusal.ts'
 import { idSchema, tagSchema } from '#shared/schemas'
 
-/** A refusal as it goes over the wire: a status and one sentence for the person. */
-export function refusal(statusCode: number, why: string, more: Record<string, unknown> = {}) {
+/** A refusal as it goes over the wire: a status, its sentence for the person, and what programs read. */
+export function refusal(statusCode: number, what: Refusal, more: Record<string, unknown> = {}) {
+  const why = sentenceOf(what)
   return createError({
     statusCode,
     statusMessage: STATUS_WORDS[statusCode] ?? 'Refused',
     message: why,
-    data: { why, ...more },
+    data: { why, refusal: what, ...more },
   })
 }
+
+const refusals = refusalsAbout('request', {
+  tooDeep: () => 'The request is nested too deep. Send it as the pages do.',
+  misfit: ({ what }: { what: string }) => `The request does not fit: ${what}.`,
+  letters: () => 'The request holds characters that cannot be stored. Type it again without them.',
+  noJob: () => 'There is no such job. It may belong to another site; go back to the bench list.',
+})
 
 const STATUS_WORDS: Record<number, string> = {
   400: 'Bad Request',
@@ -43,11 +52,10 @@ function isShallow(value: unknown): boolean {
 
 /** A value held against its schema; 400 with what is wrong when it does not fit. */
 export function fitting<T>(schema: Schema<T>, value: unknown): T {
-  if (!isShallow(value)) throw refusal(400, 'The request is nested too deep. Send it as the pages do.')
+  if (!isShallow(value)) throw refusal(400, refusals.tooDeep())
   const { error, value: good } = schema.validate(value, { convert: true })
-  if (error) throw refusal(400, `The request does not fit: ${error.message.slice(0, 300)}.`)
-  if (!isStorable(good))
-    throw refusal(400, 'The request holds characters that cannot be stored. Type it again without them.')
+  if (error) throw refusal(400, refusals.misfit({ what: error.message.slice(0, 300) }))
+  if (!isStorable(good)) throw refusal(400, refusals.letters())
   return good as T
 }
 
@@ -85,4 +93,4 @@ function decodeOr(raw: string): string {
 /** The route's parameter as an id; 400 when it is none. */
 export const idOf = (event: H3Event, name = 'id'): string => fitting(idSchema, event.context.params?.[name])
 
-export const noSuchJob = () => refusal(404, 'There is no such job. Go back to the bench list.')
+export const noSuchJob = () => refusal(404, refusals.noJob())

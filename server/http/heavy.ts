@@ -1,4 +1,5 @@
 import { createEventStream, getHeader, isError, type H3Event } from 'h3'
+import { refusalsAbout, sentenceOf, type Refusal } from '../../core/refusal.ts'
 import type { WorkSaid } from '../../shared/answers.ts'
 import { heavily, type Piece } from '../heavy/desk.ts'
 import type { Tasks } from '../heavy/tasks.ts'
@@ -6,15 +7,18 @@ import { TooMany } from '../live/turns.ts'
 import { refusal } from './answer.ts'
 import { gone } from './gone.ts'
 
-const TOO_MUCH = 'Too much of that is asked for at this moment. Try again in a minute.'
-const STOPPED = 'That took too long and was ended. Ask for less at a time.'
+const refusals = refusalsAbout('work', {
+  tooMuch: () => 'Too much of that is asked for at this moment. Try again in a minute.',
+  stopped: () => 'That took too long and was ended. Ask for less at a time.',
+  failed: () => 'That did not work here. Try again.',
+})
 
 const inWords = (error: unknown) => {
   const { name, constructor } = error as Error
   return error instanceof TooMany
-    ? refusal(429, TOO_MUCH)
+    ? refusal(429, refusals.tooMuch())
     : /Cancellation|Timeout|Abort/.test(name + constructor.name)
-      ? refusal(503, STOPPED)
+      ? refusal(503, refusals.stopped())
       : error
 }
 
@@ -48,8 +52,9 @@ export async function answerHeavily<T extends keyof Tasks, A>(
       const got = await work(now => void say({ event: 'progress', data: now }))
       await say({ event: 'done', data: wired(await answered(got)) })
     } catch (error) {
-      const why = (isError<{ why?: string }>(error) && error.data?.why) || 'That did not work here. Try again.'
-      await say({ event: 'refused', data: { why } })
+      const known = isError<{ refusal?: Refusal }>(error) ? error.data?.refusal : undefined
+      const what = known ?? refusals.failed()
+      await say({ event: 'refused', data: { why: sentenceOf(what), refusal: what } })
     } finally {
       await stream.close().catch(() => {})
     }

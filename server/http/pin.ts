@@ -1,4 +1,5 @@
 import { getRequestIP, type H3Event } from 'h3'
+import { refusalsAbout } from '../../core/refusal.ts'
 import type { SignedInPerson } from '../../shared/answers.ts'
 import { forgetAttempts, giveBack, takeAttempt } from '../db/attempts.ts'
 import { database } from '../db/client.ts'
@@ -17,6 +18,21 @@ export interface GivenPin {
   /** From a lead: lets them in on a device that is new to them. */
   admission?: string
 }
+
+const refusals = refusalsAbout('pin', {
+  admission: () => 'That code from a lead does not hold, or no longer. Ask for a new one.',
+  tooMany: ({ what, seconds }: { what: string; seconds: number }) =>
+    `${what} Wait ${waitWords(seconds)}, or ask a lead.`,
+  siteCode: () => 'This device is new here: give the code of the site first. A lead knows it.',
+  wrong: () => 'That PIN does not belong to that name. Check both and type it again.',
+  newDevices: ({ name }: { name: string }) =>
+    `${name} has signed in on several new devices today. Use one of those, or ask a lead for a code to come in here.`,
+  nobodyWaits: () => 'Nobody waited for the answer.',
+  crowd: () => 'Too many PINs are given from here at this moment. Wait a few seconds and type it again.',
+  wrongCode: () => 'That is not the code of this site. A lead knows it.',
+  ownFirst: ({ name }: { name: string }) =>
+    `${name} chooses a PIN of their own first: sign in with the one that was given, then sign.`,
+})
 
 /** Wrong PINs of new devices that one address may give without a pause. */
 const FREE_BY_ADDRESS = 30
@@ -44,8 +60,7 @@ async function countedAs(event: H3Event, { person, admission }: GivenPin): Promi
   const isKnown = device !== null && (await isKnownFor(database(), person, device))
   if (isKnown) return { isKnown, keys: [{ key: `${person} on ${device}` }] }
   if (admission) {
-    if (!(await isAdmitted(database(), person, admission)))
-      throw refusal(401, 'That code from a lead does not hold, or no longer. Ask for a new one.')
+    if (!(await isAdmitted(database(), person, admission))) throw refusal(401, refusals.admission())
     return { isKnown, keys: [{ key: `${person} admitted` }] }
   }
   const address = getRequestIP(event) ?? 'unknown'
@@ -53,10 +68,10 @@ async function countedAs(event: H3Event, { person, admission }: GivenPin): Promi
 }
 
 /** The attempt is counted before the PIN is looked at, so that many at once gain nothing. */
-async function count({ isKnown, keys }: Counted, tooMany = tooManyWords(isKnown)): Promise<void> {
+async function count({ isKnown, keys }: Counted, what = tooManyWords(isKnown)): Promise<void> {
   for (const { key, free } of keys) {
     const wait = await takeAttempt(database(), key, free)
-    if (wait !== null) throw refusal(429, `${tooMany} Wait ${waitWords(wait)}, or ask a lead.`, { admits: !isKnown })
+    if (wait !== null) throw refusal(429, refusals.tooMany({ what, seconds: wait }), { admits: !isKnown })
   }
 }
 
@@ -66,21 +81,16 @@ const tooManyWords = (isKnown: boolean) =>
     : 'Too many wrong PINs for that name on devices that are new to it. A lead can give a code to come in here.'
 
 async function look(event: H3Event, given: GivenPin): Promise<SignedInPerson> {
-  if (await asksCode(event))
-    throw refusal(401, 'This device is new here: give the code of the site first. A lead knows it.')
+  if (await asksCode(event)) throw refusal(401, refusals.siteCode())
   const counted = await countedAs(event, given)
   await count(counted)
   const person = await personWithPin(database(), given.person, given.pin)
-  if (!person) throw refusal(401, 'That PIN does not belong to that name. Check both and type it again.')
+  if (!person) throw refusal(401, refusals.wrong())
   // Wrong ones of this pair are forgotten; those of strangers under the same name stand.
   for (const { key } of counted.keys)
     await (counted.isKnown || given.admission ? forgetAttempts(database(), key) : giveBack(database(), key))
   if (!counted.isKnown && !given.admission && !(await mayKnowAnother(database(), person.id)))
-    throw refusal(
-      403,
-      `${person.name} has signed in on several new devices today. Use one of those, or ask a lead for a code to come in here.`,
-      { admits: true },
-    )
+    throw refusal(403, refusals.newDevices({ name: person.name }), { admits: true })
   if (given.admission) await useAdmission(database(), person.id)
   await knowFor(database(), person.id, await rememberThisDevice(event))
   return person
@@ -92,9 +102,8 @@ async function inTurn<T>(event: H3Event, act: () => Promise<T>): Promise<T> {
   try {
     return await looked(from, act, undefined, gone(event))
   } catch (error) {
-    if (gone(event).aborted) throw refusal(408, 'Nobody waited for the answer.')
-    if (error instanceof TooMany)
-      throw refusal(429, 'Too many PINs are given from here at this moment. Wait a few seconds and type it again.')
+    if (gone(event).aborted) throw refusal(408, refusals.nobodyWaits())
+    if (error instanceof TooMany) throw refusal(429, refusals.crowd())
     throw error
   }
 }
@@ -107,7 +116,7 @@ export const checkCode = (event: H3Event, code: string): Promise<void> =>
     if (codeHash === null) return
     const counted = { isKnown: false, keys: [{ key: `code ${getRequestIP(event) ?? 'unknown'}` }] }
     await count(counted, 'Too many wrong codes from here.')
-    if (!(await isSecret(codeHash, code))) throw refusal(401, 'That is not the code of this site. A lead knows it.')
+    if (!(await isSecret(codeHash, code))) throw refusal(401, refusals.wrongCode())
     await forgetAttempts(database(), counted.keys[0]!.key)
     await rememberThisDevice(event)
   })
@@ -126,5 +135,5 @@ export async function signerOf(
 ): Promise<SignedInPerson> {
   const person = await personByPin(event, { person: signer, pin })
   if (person.pinIsOwn) return person
-  throw refusal(403, `${person.name} chooses a PIN of their own first: sign in with the one that was given, then sign.`)
+  throw refusal(403, refusals.ownFirst({ name: person.name }))
 }

@@ -2,8 +2,13 @@ import { createEventStream, type EventStream, type H3Event } from 'h3'
 import { lastsFor } from '../db/sessions.ts'
 import { database } from '../db/client.ts'
 import { onSessionEnded } from '../live/changes.ts'
+import { refusalsAbout } from '../../core/refusal.ts'
 import { refusal } from './answer.ts'
 import { sessionIdOf } from './session.ts'
+
+const refusals = refusalsAbout('page', {
+  tooMany: () => 'You have too many pages open. Close some, and this one goes on.',
+})
 
 /** How many streams one person has open at once: as many pages, over all their tablets. */
 const MOST = 24
@@ -27,8 +32,7 @@ export async function personStream(
 ): Promise<EventStream> {
   const session = (await sessionIdOf(event))!
   const left = (await lastsFor(database(), session)) ?? 0
-  if ((open.get(person) ?? 0) >= MOST)
-    throw refusal(429, 'You have too many pages open. Close some, and this one goes on.')
+  if ((open.get(person) ?? 0) >= MOST) throw refusal(429, refusals.tooMany())
   // Nothing is waited for from here on, so that nothing is counted or heard that is not stopped again.
   const stream = createEventStream(event)
   const close = () => void stream.close()

@@ -11,7 +11,7 @@ import { rebuildProjections } from '../../server/db/rebuild.ts'
 import { sheetOnShelf, shelve } from '../../server/db/sheets.ts'
 import type { Grown, RecordAnswer, SheetAnswer } from '../../shared/answers.ts'
 import { reading } from '../pump.ts'
-import { fillDatabase, owner, signIn, startServer, type RunningServer, type SignedIn } from './server.ts'
+import { codeOf, fillDatabase, owner, signIn, startServer, type RunningServer, type SignedIn } from './server.ts'
 
 let server: RunningServer
 let second: RunningServer
@@ -41,7 +41,6 @@ const entry = (kind: string, payload: unknown, more = {}) => ({
   madeAt: new Date().toISOString(),
   ...more,
 })
-const whyOf = async (answer: Response) => ((await answer.json()) as { data?: { why?: string } }).data?.why ?? ''
 const openOn = async (tag: string) =>
   ((await (await fitter.post('/api/jobs', { equipment: tag, complaint: 'Test' })).json()) as { id: string }).id
 const post = (job: string, body: unknown, who = fitter) => who.post(`/api/jobs/${job}/entries`, body)
@@ -115,7 +114,7 @@ describe('junk', () => {
     const job = await openOn('P-411')
     const answer = await post(job, entry('part.lifted', { parts: ['moon'], step: 'guard-off' }))
     expect(answer.status).toBe(422)
-    expect(await whyOf(answer)).toMatch(/no part called “moon”/)
+    expect(await codeOf(answer)).toBe('sheet.unknown')
   })
   it('a 60 mm journal read as 0.06 is challenged', async () => {
     const jobs = (await (await fitter.get('/api/jobs')).json()) as { id: string; tag: string }[]
@@ -125,7 +124,7 @@ describe('junk', () => {
       entry('reading.taken', reading('journal-de', 'inspect', [[0.06]], { station: 'inner', plane: 'A' })),
     )
     expect(answer.status).toBe(422)
-    expect(await whyOf(answer)).toMatch(/cannot be a reading/)
+    expect(await codeOf(answer)).toBe('reading.unreadable')
   })
   it('a sheet is kept for good, and one that is not there is not', async () => {
     const answer = await fitter.get('/api/sheets/m10-gear-unit/2')
@@ -205,7 +204,7 @@ describe('the ledger', () => {
   it('has one open job a machine', async () => {
     const answer = await fitter.post('/api/jobs', { equipment: 'P-410', complaint: 'planned' })
     expect(answer.status).toBe(409)
-    expect(await whyOf(answer)).toMatch(/open already/)
+    expect(await codeOf(answer)).toBe('opening.isOpen')
     expect((await fitter.post('/api/jobs', { equipment: 'P-999', complaint: 'planned' })).status).toBe(404)
   })
   it('puts a correction in the projections at once', async () => {
@@ -232,7 +231,7 @@ describe('the ledger', () => {
       entry('entry.corrected', { ...(fix.payload as object), replacement: { step: 'top-on' } }),
     )
     expect(wrong.status).toBe(422)
-    expect(await whyOf(wrong)).toMatch(/does not fit/)
+    expect(await codeOf(wrong)).toBe('claim.misfit')
     expect((await post(job, fix)).status).toBe(200)
     const [row] = await database().execute<{ value: number }>(
       sql`select value from reading where job_id = ${job} and check_id = 'float' and moment = 'asFound'`,
@@ -553,7 +552,7 @@ describe('too many sums in a minute', () => {
       last = answers.find(one => one.status === 429) ?? answers[0]!
     }
     expect(last.status).toBe(429)
-    expect(await whyOf(last)).toMatch(/as one list, or wait a minute/)
+    expect(await codeOf(last)).toBe('sums.tooMany')
     expect((await fitter.get('/api/yard')).status).toBe(200)
   })
 })

@@ -1,4 +1,5 @@
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest'
+import { sentenceOf } from '../../core/refusal.ts'
 import { sql } from 'drizzle-orm'
 import { connectTo, disconnect, database, type Transaction } from '../../server/db/client.ts'
 import { peopleWhoSign } from '../../server/db/people.ts'
@@ -6,7 +7,16 @@ import { append } from '../../server/db/append.ts'
 import type { OpenJob } from '../../shared/answers.ts'
 import { wayTo, type Way } from '../faults/proxy.ts'
 import { note } from '../load/crowd.ts'
-import { fillDatabase, freePort, listenTo, signIn, startServer, type RunningServer, type SignedIn } from './server.ts'
+import {
+  codeOf,
+  fillDatabase,
+  freePort,
+  listenTo,
+  signIn,
+  startServer,
+  type RunningServer,
+  type SignedIn,
+} from './server.ts'
 
 /** The database as the server sees it, over a way that can be cut and held up. */
 let way: Way
@@ -15,7 +25,6 @@ let fitter: SignedIn
 let job: OpenJob
 
 const post = (body: object) => fitter.post(`/api/jobs/${job.id}/entries`, body)
-const whyOf = async (answer: Response) => ((await answer.json()) as { data: { why: string } }).data.why
 
 /** Ms until something is so. */
 async function until(so: () => Promise<boolean>, withinMs = 10_000): Promise<number> {
@@ -56,7 +65,7 @@ describe('a database that goes and comes', () => {
     const answers = await Promise.all([post(waiting), fitter.get('/api/yard'), fetch(`${server.url}/api/health`)])
     expect(Date.now() - from).toBeLessThan(3000)
     expect(answers.map(one => one.status)).toEqual([503, 503, 503])
-    for (const one of answers) expect(await whyOf(one)).toMatch(/does not reach its database/)
+    for (const one of answers) expect(await codeOf(one)).toBe('database.away')
     // Asked without its words, health tells the truth, too.
     expect((await fetch(`${server.url}/api/health`, { method: 'HEAD' })).status).toBe(503)
     // By now it is known to be away, and nobody waits.
@@ -102,7 +111,7 @@ describe('a database that goes and comes', () => {
     way.cut()
     await stream.hears('event: database\ndata: away')
     const answer = await append(database(), job.id, lead, [note('from another process')])
-    if (!answer.kept) throw new Error(answer.why)
+    if (!answer.kept) throw new Error(sentenceOf(answer.refusal))
     way.mend()
     await stream.hears('event: database\ndata: back')
     await stream.hears(`data: {"seq":${answer.lastSeq}}\n`)

@@ -1,4 +1,5 @@
 import { afterAll, beforeAll, expect, it } from 'vitest'
+import { sentenceOf } from '../../core/refusal.ts'
 import { eq } from 'drizzle-orm'
 import { v7 as uuid } from 'uuid'
 import { wornFindings, type Wear } from '../../demo/findings.ts'
@@ -39,7 +40,7 @@ const at = () => new Date(Date.UTC(2026, 0, 1) + minute++ * 60_000).toISOString(
 /** Works a new job of the machine up to a step, or to its end, and sends what was done as it was done. */
 async function work(wear: Wear, until?: string, end?: (worker: Technician) => void): Promise<string> {
   const opened = await openJob(ledgerDatabase(), TAG, 'Planned', fitter, at())
-  if (!opened.ok) throw new Error(opened.why)
+  if (!opened.ok) throw new Error(sentenceOf(opened.refusal))
   const [row] = await database().select().from(job).where(eq(job.id, opened.id))
   const worker = new Technician(
     await planOf(database(), row!),
@@ -58,7 +59,7 @@ async function work(wear: Wear, until?: string, end?: (worker: Technician) => vo
       .map(({ id, kind, payload, act, madeAt }) => ({ id, kind, payload, act, madeAt }))
     const by = entries[from]!.madeBy === lead.id ? lead : fitter
     const answer = await append(ledgerDatabase(), opened.id, by, sent, ARRIVED)
-    if (!answer.kept) throw new Error(answer.why)
+    if (!answer.kept) throw new Error(sentenceOf(answer.refusal))
   }
   return opened.id
 }

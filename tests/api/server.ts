@@ -1,4 +1,5 @@
 import { spawn, type ChildProcess } from 'node:child_process'
+import type { Refusal } from '../../core/refusal.ts'
 import { createServer } from 'node:net'
 import { sql } from 'drizzle-orm'
 import { connectTo, database } from '../../server/db/client.ts'
@@ -126,6 +127,10 @@ export const tryPin = (url: string, person: string, pin: string, more: { cookie?
   })
 
 /** Somebody signed in on a tablet. */
+/** Why something is refused, as programs read it. */
+export const codeOf = async (answer: Response) =>
+  ((await answer.json()) as { data?: { refusal?: Refusal } }).data?.refusal?.code ?? ''
+
 export interface SignedIn {
   id: string
   url: string

@@ -1,6 +1,7 @@
 import { connectTo } from '../../server/db/client.ts'
 import { addMachine } from '../../server/db/fleet.ts'
 import { shelve } from '../../server/db/sheets.ts'
+import { sentenceOf } from '../../core/refusal.ts'
 import type { Sheet, Variants } from '../../core/sheet/index.ts'
 import { sheetNamed } from '../sheets.ts'
 
@@ -15,7 +16,7 @@ export async function machineBy(
   const sheet = typeof by === 'string' ? sheetNamed(by) : by
   const { faults } = await shelve(db, sheet)
   if (faults) throw new Error(faults.join('\n'))
-  const added = await addMachine(db, {
+  const refused = await addMachine(db, {
     tag,
     name: title,
     areaId: 'beet',
@@ -27,5 +28,5 @@ export async function machineBy(
   })
   await end()
   // A second try of the same test finds it there.
-  if (!added.ok && !/already|there/.test(added.why)) throw new Error(added.why)
+  if (refused && refused.code !== 'machine.taken') throw new Error(sentenceOf(refused))
 }

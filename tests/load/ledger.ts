@@ -1,4 +1,5 @@
 import { sql } from 'drizzle-orm'
+import { sentenceOf } from '../../core/refusal.ts'
 import { v7 as uuid } from 'uuid'
 import type { SentEntry, SignedInPerson } from '../../shared/answers.ts'
 import { append } from '../../server/db/append.ts'
@@ -14,7 +15,7 @@ const note = (): SentEntry => {
 
 async function kept(db: Database, job: string, by: SignedInPerson, sent: SentEntry[]): Promise<void> {
   const answer = await append(db, job, by, sent)
-  if (!answer.kept) throw new Error(answer.why)
+  if (!answer.kept) throw new Error(sentenceOf(answer.refusal))
 }
 
 const ROUNDS = 200

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { SignedInPerson } from '~~/shared/answers'
+import { sentenceOf } from '~~/core/refusal'
 import { pinFault } from '~~/shared/pins'
 
 /** Somebody chooses the PIN that only they know. */
@@ -41,9 +42,8 @@ async function go() {
   why.value = null
   if (stage.value === 'pin') return typed.pin ? to('next') : undefined
   if (first.value === null) {
-    const fault =
-      typed.next === typed.pin ? 'That is the PIN you have. Choose another.' : pinFault(typed.next, length.value)
-    if (fault) return to('next', fault)
+    const fault = pinFault(typed.next, length.value, typed.pin)
+    if (fault) return to('next', sentenceOf(fault))
     first.value = typed.next
     return to('again')
   }

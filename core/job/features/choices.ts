@@ -1,7 +1,7 @@
 import { planFor, type Plan } from '../../sheet/index.ts'
 import type { ActKind } from '../ledger/act.ts'
 import { owedKind } from '../ledger/feature.ts'
-import { refusalsAbout } from '../ledger/refusal.ts'
+import { refusalsAbout } from '../../refusal.ts'
 import { by, section, text } from '../ledger/section.ts'
 import { id, why, type Shaped } from '../ledger/shape.ts'
 import { stamped, type Stamp } from '../ledger/state.ts'

@@ -1,6 +1,6 @@
 import { MOMENTS, readingKey, type Moment, type Plan } from '../../sheet/index.ts'
 import type { ActKind } from '../ledger/act.ts'
-import { refusalsAbout } from '../ledger/refusal.ts'
+import { refusalsAbout } from '../../refusal.ts'
 import { HANDS } from '../ledger/roles.ts'
 import { by, section, text } from '../ledger/section.ts'
 import { choice, id, optional, why, type Shaped } from '../ledger/shape.ts'

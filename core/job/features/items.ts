@@ -1,6 +1,6 @@
 import type { ActKind } from '../ledger/act.ts'
 import { owedKind } from '../ledger/feature.ts'
-import { refusalsAbout } from '../ledger/refusal.ts'
+import { refusalsAbout } from '../../refusal.ts'
 import { HANDS } from '../ledger/roles.ts'
 import { words, type Shaped } from '../ledger/shape.ts'
 import { stamped, type Stamp } from '../ledger/state.ts'

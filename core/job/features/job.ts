@@ -1,6 +1,6 @@
 import type { ActKind } from '../ledger/act.ts'
 import type { Entry } from '../ledger/entry.ts'
-import { refusalsAbout } from '../ledger/refusal.ts'
+import { refusalsAbout } from '../../refusal.ts'
 import { OPENERS } from '../ledger/roles.ts'
 import { choice, id, names, optional, why, words, type Shaped } from '../ledger/shape.ts'
 import { stamped, type Stamp } from '../ledger/state.ts'

@@ -1,7 +1,7 @@
 import { fixed } from '../../quantity/index.ts'
 import { clockOf } from '../ledger/entry.ts'
 import { owedKind } from '../ledger/feature.ts'
-import { sentenceOf, type Refusal } from '../ledger/refusal.ts'
+import { sentenceOf, type Refusal } from '../../refusal.ts'
 import { by, section, text } from '../ledger/section.ts'
 import { entryId } from '../ledger/shape.ts'
 import type { Stamp } from '../ledger/state.ts'

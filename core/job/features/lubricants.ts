@@ -1,5 +1,5 @@
 import type { ActKind } from '../ledger/act.ts'
-import { refusalsAbout } from '../ledger/refusal.ts'
+import { refusalsAbout } from '../../refusal.ts'
 import { HANDS } from '../ledger/roles.ts'
 import { settled, type Contested } from '../ledger/seen.ts'
 import { id, words, type Shaped } from '../ledger/shape.ts'

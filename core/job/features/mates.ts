@@ -1,7 +1,7 @@
 import type { ActKind } from '../ledger/act.ts'
 import { owedKind } from '../ledger/feature.ts'
 import { partState } from '../ledger/part.ts'
-import { refusalsAbout } from '../ledger/refusal.ts'
+import { refusalsAbout } from '../../refusal.ts'
 import { HANDS } from '../ledger/roles.ts'
 import { by, section, text } from '../ledger/section.ts'
 import { settled, type Contested } from '../ledger/seen.ts'

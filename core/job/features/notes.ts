@@ -1,5 +1,5 @@
 import type { ActKind } from '../ledger/act.ts'
-import { refusalsAbout } from '../ledger/refusal.ts'
+import { refusalsAbout } from '../../refusal.ts'
 import { WRITERS } from '../ledger/roles.ts'
 import { by, section, text } from '../ledger/section.ts'
 import { words, type Shaped } from '../ledger/shape.ts'

@@ -3,7 +3,7 @@ import { MOMENTS, readingKey, type Check, type Plan } from '../../sheet/index.ts
 import type { At } from '../../sums/cells.ts'
 import type { ActKind, Done } from '../ledger/act.ts'
 import { owedKind } from '../ledger/feature.ts'
-import { refusalsAbout, type Refusal } from '../ledger/refusal.ts'
+import { refusalsAbout, type Refusal } from '../../refusal.ts'
 import { HANDS } from '../ledger/roles.ts'
 import { by, figures, section, text, type RecordScene } from '../ledger/section.ts'
 import { hadSeen, settled, type Contested } from '../ledger/seen.ts'

@@ -1,5 +1,5 @@
 import type { Hold } from '../../sheet/index.ts'
-import { refusalsAbout, type Refusal } from './refusal.ts'
+import { refusalsAbout, type Refusal } from '../../refusal.ts'
 import type { Role } from './roles.ts'
 import { choice, optional, words, type Shaped } from './shape.ts'
 

@@ -1,7 +1,7 @@
 import { readingKey } from '../../sheet/index.ts'
 import type { Slices } from '../kinds.ts'
 import { timeOf, type AnyEntry } from './entry.ts'
-import type { Refusal } from './refusal.ts'
+import type { Refusal } from '../../refusal.ts'
 import type { Role } from './roles.ts'
 
 /** Who did something and when, with the entry that says so. */

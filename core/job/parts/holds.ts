@@ -1,7 +1,7 @@
 import { isLoose, tightens } from './joints.ts'
 import type { Plan, Step } from '../../sheet/index.ts'
 import { partState } from '../ledger/part.ts'
-import { refusalsAbout, type Refusal } from '../ledger/refusal.ts'
+import { refusalsAbout, type Refusal } from '../../refusal.ts'
 import { readingKey, type JobState, type Stamp } from '../ledger/state.ts'
 import { entriesOf, isSame } from '../ledger/same.ts'
 import { isWanted } from './wanted.ts'

@@ -1,6 +1,6 @@
 import type { Plan, Ref, Step } from '../../sheet/index.ts'
 import { partState } from '../ledger/part.ts'
-import { refusalsAbout, type Refusal } from '../ledger/refusal.ts'
+import { refusalsAbout, type Refusal } from '../../refusal.ts'
 import type { JobState } from '../ledger/state.ts'
 import { partName, partNames } from '../ledger/words.ts'
 

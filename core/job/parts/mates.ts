@@ -4,7 +4,7 @@ import { viewWords, type Mate, type Plan, type Ref, type Step } from '../../shee
 import type { Mark } from '../features/marks.ts'
 import type { MateAnswer } from '../features/mates.ts'
 import { partState } from '../ledger/part.ts'
-import { refusalsAbout, type Refusal } from '../ledger/refusal.ts'
+import { refusalsAbout, type Refusal } from '../../refusal.ts'
 import { allSaid } from '../ledger/seen.ts'
 import type { JobState } from '../ledger/state.ts'
 

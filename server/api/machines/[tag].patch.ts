@@ -9,7 +9,7 @@ import { route } from '../../http/route.ts'
 export default route(OPENERS, async (event, by) => {
   const tag = tagOf(event)
   const { hoursRun } = await bodyFitting(event, hoursSchema)
-  const kept = await readHours(database(), tag, hoursRun, by.id)
-  if (!kept.ok) throw refusal(422, kept.why)
+  const refused = await readHours(database(), tag, hoursRun, by.id)
+  if (refused) throw refusal(422, refused)
   return machine(database(), tag)
 })

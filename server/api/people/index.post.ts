@@ -7,6 +7,6 @@ import { route } from '../../http/route.ts'
 export default route(['lead'], async event => {
   const fresh = await bodyFitting(event, newPersonSchema)
   return addPerson(database(), fresh).catch(error => {
-    throw error instanceof NameTaken ? refusal(409, error.message) : error
+    throw error instanceof NameTaken ? refusal(409, error.refusal) : error
   })
 })

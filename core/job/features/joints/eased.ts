@@ -1,6 +1,6 @@
 import type { Joint } from '../../../sheet/index.ts'
 import type { ActKind } from '../../ledger/act.ts'
-import { refusalsAbout, type Refusal } from '../../ledger/refusal.ts'
+import { refusalsAbout, type Refusal } from '../../../refusal.ts'
 import { HANDS } from '../../ledger/roles.ts'
 import { id, optional, words, type Shaped } from '../../ledger/shape.ts'
 import { stamped } from '../../ledger/state.ts'

@@ -1,5 +1,5 @@
 import type { ActKind } from '../../ledger/act.ts'
-import { refusalsAbout } from '../../ledger/refusal.ts'
+import { refusalsAbout } from '../../../refusal.ts'
 import { HANDS } from '../../ledger/roles.ts'
 import { id, optional, words, type Shaped } from '../../ledger/shape.ts'
 import { stamped } from '../../ledger/state.ts'

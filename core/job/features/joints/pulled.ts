@@ -2,7 +2,7 @@ import { passesOf, PATTERNS, sideOf, type PassWanted } from '../../../joints/ind
 import { parseQuantity } from '../../../quantity/index.ts'
 import type { Joint } from '../../../sheet/index.ts'
 import type { ActKind } from '../../ledger/act.ts'
-import { refusalsAbout, type Refusal } from '../../ledger/refusal.ts'
+import { refusalsAbout, type Refusal } from '../../../refusal.ts'
 import { HANDS } from '../../ledger/roles.ts'
 import { choice, id, optional, words, type Shaped } from '../../ledger/shape.ts'
 import { stamped } from '../../ledger/state.ts'

@@ -1,6 +1,6 @@
 import type { ActKind } from '../../ledger/act.ts'
 import { CHOICES, partState, setPart, type Choice } from '../../ledger/part.ts'
-import { refusalsAbout } from '../../ledger/refusal.ts'
+import { refusalsAbout } from '../../../refusal.ts'
 import { HANDS } from '../../ledger/roles.ts'
 import { settled } from '../../ledger/seen.ts'
 import { choice, optional, refs, words, type Shaped } from '../../ledger/shape.ts'

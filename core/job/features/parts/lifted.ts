@@ -1,6 +1,6 @@
 import type { ActKind } from '../../ledger/act.ts'
 import { partState, setPart } from '../../ledger/part.ts'
-import { refusalsAbout } from '../../ledger/refusal.ts'
+import { refusalsAbout } from '../../../refusal.ts'
 import { HANDS } from '../../ledger/roles.ts'
 import { id, optional, refs, words, type Shaped } from '../../ledger/shape.ts'
 import { countKey, stamped } from '../../ledger/state.ts'

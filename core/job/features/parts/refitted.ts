@@ -1,7 +1,7 @@
 import type { Plan } from '../../../sheet/index.ts'
 import type { ActKind } from '../../ledger/act.ts'
 import { isAway, partState, setPart } from '../../ledger/part.ts'
-import { refusalsAbout, type Refusal } from '../../ledger/refusal.ts'
+import { refusalsAbout, type Refusal } from '../../../refusal.ts'
 import { HANDS } from '../../ledger/roles.ts'
 import { id, optional, type Shaped } from '../../ledger/shape.ts'
 import { stampOf, type JobState } from '../../ledger/state.ts'

@@ -1,6 +1,6 @@
 import type { ActKind } from '../../ledger/act.ts'
 import { partState, setPart } from '../../ledger/part.ts'
-import { refusalsAbout } from '../../ledger/refusal.ts'
+import { refusalsAbout } from '../../../refusal.ts'
 import { id, optional, words, type Shaped } from '../../ledger/shape.ts'
 import { stamped, type Stamp } from '../../ledger/state.ts'
 import { kitWords, partName, STOCK } from '../../ledger/words.ts'

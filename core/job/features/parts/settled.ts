@@ -1,6 +1,6 @@
 import type { ActKind } from '../../ledger/act.ts'
 import { partState, setPart, SETTLED } from '../../ledger/part.ts'
-import { refusalsAbout } from '../../ledger/refusal.ts'
+import { refusalsAbout } from '../../../refusal.ts'
 import { choice, id, optional, words, type Shaped } from '../../ledger/shape.ts'
 import { stamped } from '../../ledger/state.ts'
 import { partName } from '../../ledger/words.ts'

@@ -19,7 +19,7 @@ export default route(
     const [who, entries, arrival] =
       'signer' in sent ? [await signerOf(event, sent), sent.entries, SIGNED] : [by, sent, PLAIN]
     const answer = await intoJob(id, () => append(ledgerDatabase(), id, who, entries, arrival))
-    if (!answer.kept) throw refusal(answer.status, answer.why, { entry: answer.entry, refusal: answer.refusal })
+    if (!answer.kept) throw refusal(answer.status, answer.refusal, { entry: answer.entry })
     return { entries: answer.entries, lastSeq: answer.lastSeq }
   },
   staysOpen,

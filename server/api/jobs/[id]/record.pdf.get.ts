@@ -1,12 +1,17 @@
 import { getQuery, setResponseHeaders } from 'h3'
 import { partSchema } from '#shared/schemas'
 import { recordFileName, savedAs } from '#shared/file-names'
+import { refusalsAbout } from '../../../../core/refusal.ts'
 import { database } from '../../../db/client.ts'
 import { findJob, recordWork } from '../../../db/jobs.ts'
 import { fitting, idOf, noSuchJob, refusal } from '../../../http/answer.ts'
 import { answerHeavily } from '../../../http/heavy.ts'
 import { staysOpen } from '../../../http/queues.ts'
 import { route } from '../../../http/route.ts'
+
+const refusals = refusalsAbout('record', {
+  part: ({ parts }: { parts: number }) => `This record has ${parts === 1 ? 'one part' : `${parts} parts`}.`,
+})
 
 /** The record as a PDF, a long one in parts, made in a worker thread; as the last of a stream of events it is written in base64. */
 export default route(
@@ -21,7 +26,7 @@ export default route(
       event,
       { task: 'record', who, given },
       ({ pdf, parts }) => {
-        if (!pdf) throw refusal(404, `This record has ${parts === 1 ? 'one part' : `${parts} parts`}.`)
+        if (!pdf) throw refusal(404, refusals.part({ parts }))
         if (!event.node.res.headersSent)
           setResponseHeaders(event, {
             'content-type': 'application/pdf',

@@ -14,7 +14,7 @@ export default route(['lead'], async event => {
   const { open, admit: isAdmitting, ...change } = await bodyFitting(event, personChangeSchema)
   // Also where nothing else is changed, to say that there is nobody of that name.
   const answer = await changePerson(database(), id, change)
-  if (!answer.ok) throw refusal(answer.status, answer.why)
+  if (!answer.ok) throw refusal(answer.status, answer.refusal)
   if (open) await forgetAllAttempts(database(), `${id} `)
   const code = isAdmitting ? await admit(database(), id) : null
   return { person: answer.person, pin: answer.pin, code }

@@ -16,7 +16,7 @@ interface Sentence<V> {
 }
 type Written<V> = ((values: V) => string) | Sentence<V>
 
-/** Every refusal of the job by its code: screen, server and shell make their sentences from it. */
+/** Every refusal by its code: screen, server and shell make their sentences from it. */
 const TABLE = new Map<string, Sentence<never>>()
 
 /** Makes a refusal of one code from what fills its sentence; nothing where nothing does. */
