@@ -12,6 +12,8 @@ export default defineConfig({
   use: {
     viewport: { width: 1280, height: 800 },
     trace: 'off',
+    // Nothing is pressed while it still moves, and nothing is waited for that only moves.
+    contextOptions: { reducedMotion: 'reduce' },
     // The pages come from the server, but where a test is about going on without it.
     serviceWorkers: 'block',
     actionTimeout: 40_000,

@@ -1,3 +1,4 @@
+import { availableParallelism } from 'node:os'
 import { fileURLToPath } from 'node:url'
 import { defineVitestProject } from '@nuxt/test-utils/config'
 import { defineConfig } from 'vitest/config'
@@ -8,8 +9,12 @@ const alias = {
   '#shared': fileURLToPath(new URL('./shared', import.meta.url)),
 }
 
+/** Two at the least: the tests are to be done on two quiet cores, and one of them would stand idle. */
+const WORKERS = Math.max(2, availableParallelism())
+
 export default defineConfig({
   test: {
+    maxWorkers: WORKERS,
     projects: [
       {
         resolve: { alias },
@@ -29,6 +34,8 @@ export default defineConfig({
             'tests/lint/**/*.test.ts',
           ],
           testTimeout: 60_000,
+          // What is tested here keeps nothing that another file could trip over, and is loaded once.
+          isolate: false,
         },
       },
       {
@@ -38,7 +45,9 @@ export default defineConfig({
           include: ['tests/api/**/*.test.ts'],
           testTimeout: 60_000,
           hookTimeout: 120_000,
-          fileParallelism: false,
+          globalSetup: 'tests/api/databases.ts',
+          setupFiles: 'tests/api/own-database.ts',
+          maxWorkers: 2,
         },
       },
       await defineVitestProject({

@@ -25,7 +25,7 @@ counted() {
 
 npx nuxt prepare >"$STATE/prepare.log" 2>&1 || fail "The project could not be prepared; see $STATE/prepare.log."
 looks() { npx eslint . && npx prettier --check --log-level warn .; }
-begin types npx nuxt typecheck
+begin types npx vue-tsc -b --noEmit
 counted "unit tests" "$REPORTS/unit.json" npx vitest run --project unit --reporter=dot --reporter=json --outputFile.json="$REPORTS/unit.json"
 stage "types" begun types
 begin looks looks
@@ -45,10 +45,10 @@ fresh_database() {
 need_build
 begin command bash command/test-command.sh "$STATE"
 fresh_database
+# Loaded once: every worker of the API and the browser tests works on a copy of its own.
+node --import tsx command/main.ts load-demo --database needler_test || fail "The demo data could not be loaded for the tests."
 counted "API tests on PostgreSQL" "$REPORTS/api.json" npx vitest run --project api --reporter=dot --reporter=json --outputFile.json="$REPORTS/api.json"
 stage "the command itself" begun command
-fresh_database
-node --import tsx command/main.ts load-demo --database needler_test || fail "The demo data could not be loaded for the browser tests."
 PLAYWRIGHT_JSON_OUTPUT_NAME="$REPORTS/e2e.json" counted "browser tests" "$REPORTS/e2e.json" npx playwright test --reporter=list,json
 printf '%s passed, %s failed\n' "$PASSED" "$FAILED"
 [ "$FAILED" = 0 ]

@@ -6,7 +6,7 @@ import { database, disconnect } from '../../server/db/client.ts'
 import { changeSite } from '../../server/db/site.ts'
 import { fillDatabase } from './server.ts'
 
-const DATABASE = 'needler_test'
+const DATABASE = new URL(process.env.DATABASE_URL!).pathname.slice(1)
 const folder = statePath('backups')
 const night = (day: number, hour = 3) => new Date(2026, 4, day, hour)
 const kept = () => (existsSync(folder) ? readdirSync(folder).filter(name => name.startsWith(DATABASE)) : [])
@@ -29,7 +29,8 @@ it('no site has nightly backups before it asks for them', async () => {
 it('one a night, at night, and the newest stay', async () => {
   await changeSite(database(), { backupsKept: 2 })
   expect(await backupTonight(DATABASE, night(10, 14))).toBeNull()
-  for (const day of [10, 11, 12]) expect(await backupTonight(DATABASE, night(day))).toMatch(/needler_test-2026-05-\d\d/)
+  for (const day of [10, 11, 12])
+    expect(await backupTonight(DATABASE, night(day))).toMatch(new RegExp(`${DATABASE}-2026-05-\\d\\d`))
   expect(await backupTonight(DATABASE, night(12, 4))).toBeNull()
   expect(kept()).toHaveLength(2)
   expect(kept().sort().at(-1)).toMatch(/2026-05-1[12]/)

@@ -1,11 +1,9 @@
 import { spawn, type ChildProcess } from 'node:child_process'
-import type { Refusal } from '../../core/refusal.ts'
 import { createServer } from 'node:net'
 import { sql } from 'drizzle-orm'
+import type { Refusal } from '../../core/refusal.ts'
 import { connectTo, database } from '../../server/db/client.ts'
 import { addMachine } from '../../server/db/fleet.ts'
-import { migrateToNewest } from '../../server/db/migrate.ts'
-import { loadThornmere } from '../../demo/load.ts'
 import { PEOPLE } from '../../demo/thornmere.ts'
 
 /** The built server on a free port of this machine, over the test database. */
@@ -77,9 +75,8 @@ export async function startServer({ databaseUrl, env = {}, hears, ...at }: Start
 /** Whoever owns the tables of the test database: may do what the application may not. */
 export const owner = () => connectTo(process.env.NEEDLER_OWNER_URL!, 2)
 
+/** The demo as it was loaded, with nothing of the files before this one in the way. */
 export async function fillDatabase(): Promise<void> {
-  await migrateToNewest(process.env.NEEDLER_OWNER_URL!, 'needler_app')
-  await loadThornmere(database())
   await database().execute(sql`delete from pin_attempt`)
   // The devices of the files before this one are not new any more.
   await database().execute(sql`update known_device set known_at = now() - interval '2 days'`)
@@ -126,11 +123,11 @@ export const tryPin = (url: string, person: string, pin: string, more: { cookie?
     body: JSON.stringify({ person, pin, ...(more.admission ? { admission: more.admission } : {}) }),
   })
 
-/** Somebody signed in on a tablet. */
 /** Why something is refused, as programs read it. */
 export const codeOf = async (answer: Response) =>
   ((await answer.json()) as { data?: { refusal?: Refusal } }).data?.refusal?.code ?? ''
 
+/** Somebody signed in on a tablet. */
 export interface SignedIn {
   id: string
   url: string

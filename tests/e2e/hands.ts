@@ -10,6 +10,9 @@ import { Technician } from '../../demo/technician.ts'
 import { PEOPLE } from '../../demo/thornmere.ts'
 import type { DoorAnswer, JobAnswer, OpenedJob, SheetAnswer } from '../../shared/answers.ts'
 
+/** What follows a press is there at once, or nearly: looked for this often, ms. */
+const SOON = { intervals: [20, 40, 80, 100] }
+
 /** The hands of a technician on the screen: only what a person can see and touch. */
 export async function signIn(page: Page, name = 'R. Okell') {
   await onOurTablet(page.context())
@@ -209,6 +212,7 @@ export async function fillSum(page: Page, title: string, figures: readonly strin
       .poll(
         async () =>
           (await pad(page).innerText()).includes(`${place}: ${figure}`) || (await heading.innerText()) !== title,
+        SOON,
       )
       .toBe(true)
   }
@@ -240,10 +244,12 @@ export async function pullJoint(page: Page) {
     }
     await page.locator('[data-test=clicked]').click()
     await expect
-      .poll(async () =>
-        (await next.isVisible())
-          ? `${await next.getAttribute('data-bolt')} ${await next.getAttribute('data-target')}`
-          : 'done',
+      .poll(
+        async () =>
+          (await next.isVisible())
+            ? `${await next.getAttribute('data-bolt')} ${await next.getAttribute('data-target')}`
+            : 'done',
+        SOON,
       )
       .not.toBe(`${bolt} ${target}`)
   }
@@ -284,7 +290,7 @@ export async function confirmStep(page: Page) {
   const step = await stepNow(page)
   await readCautions(page)
   await page.locator('[data-test=confirm]').click()
-  await expect.poll(() => stepNow(page)).not.toBe(step)
+  await expect.poll(() => stepNow(page), SOON).not.toBe(step)
 }
 
 /** Of what looks alike, takes each for its own place: the one that is not named as another's. */
@@ -416,7 +422,7 @@ export async function doStep(page: Page, figures: Figures = {}) {
       await answer(page)
       await confirm.click()
       await expect
-        .poll(() => stepNow(page), { timeout: 4000 })
+        .poll(() => stepNow(page), { ...SOON, timeout: 4000 })
         .not.toBe(step)
         .catch(() => {})
     }

@@ -5,12 +5,9 @@ import {
   fillSum,
   find,
   jobAt,
-  jobOn,
-  padStands,
   pullJoint,
   readCautions,
   signIn,
-  stepNow,
   takeInHand,
 } from './hands.ts'
 import { machineBy } from './shelf.ts'
@@ -21,21 +18,7 @@ const BEARINGS = ['pinion, drive end', 'pinion, non-drive end', 'wheel, drive en
 test('a fit-up goes round until it has come out good', async ({ page }) => {
   await machineBy('four-bearing-fit-up', 'G-900', 'Fit-up stand')
   await signIn(page)
-  await page.goto(`/bench/${await jobOn(page, 'G-900')}`)
-  await expect(page.locator('[data-step=isolate]')).toBeVisible()
-  await confirmStep(page)
-  await confirmStep(page)
-  await confirmStep(page)
-  for (let i = 0; i < 30 && (await stepNow(page)) === 'decide'; i++) {
-    await padStands(page)
-    const open = pad(page)
-      .getByRole('list', { name: 'Parts to decide' })
-      .getByRole('radiogroup')
-      .filter({ hasNot: page.locator('.is-active') })
-      .first()
-    if (await open.isVisible()) await open.getByText('reuse', { exact: true }).click()
-    else await confirmStep(page)
-  }
+  await jobAt(page, 'G-900', 'try-on')
   await expect(page.locator('[data-test=rounds]')).toContainText('Round 1')
   // Half bearings and caps look alike: on for a trial, too, each is said by its tag.
   await readCautions(page)

@@ -1,7 +1,6 @@
 import { spawn, type ChildProcess } from 'node:child_process'
 import { test as base } from '@playwright/test'
-import { sql } from 'drizzle-orm'
-import { connectTo } from '../../server/db/client.ts'
+import { copyFor, named } from '../databases.ts'
 
 export { expect, type BrowserContext, type Cookie, type Locator, type Page } from '@playwright/test'
 
@@ -9,23 +8,6 @@ export { expect, type BrowserContext, type Cookie, type Locator, type Page } fro
 const DEMO = new URL(process.env.NEEDLER_OWNER_URL!)
 const FIRST_PORT = Number(process.env.E2E_PORT ?? 3477)
 const START_MS = 60_000
-
-const named = (url: string | URL, name: string): string => {
-  const other = new URL(url)
-  other.pathname = `/${name}`
-  return other.href
-}
-
-/** A copy of the demo's database under a name of its own. */
-async function copyOfDemo(name: string): Promise<void> {
-  const { db, end } = connectTo(named(DEMO, 'postgres'), 1)
-  try {
-    await db.execute(sql`drop database if exists ${sql.identifier(name)} with (force)`)
-    await db.execute(sql`create database ${sql.identifier(name)} template ${sql.identifier(DEMO.pathname.slice(1))}`)
-  } finally {
-    await end()
-  }
-}
 
 async function untilWell(url: string, server: ChildProcess): Promise<void> {
   for (const from = Date.now(); Date.now() - from < START_MS;) {
@@ -41,8 +23,7 @@ async function untilWell(url: string, server: ChildProcess): Promise<void> {
 export const test = base.extend<object, { address: string }>({
   address: [
     async ({ browserName: _ }, use, { workerIndex, parallelIndex }) => {
-      const name = `${DEMO.pathname.slice(1)}_${workerIndex}`
-      await copyOfDemo(name)
+      const name = await copyFor(DEMO, workerIndex)
       // The helpers that put machines on the shelf write where this worker's server reads.
       process.env.DATABASE_URL = named(process.env.DATABASE_URL!, name)
       const port = String(FIRST_PORT + parallelIndex)
