@@ -18,6 +18,7 @@ interface Caught {
   what: string
   text: string
   noticed: string
+  stopped: string
 }
 const caught: Caught[] = []
 
@@ -49,8 +50,10 @@ describe.each(ALL_MISTAKES)('$family', ({ family, sheet: name, figures, mistakes
       right.does(mistake.at)
       expect(right.heard).toEqual([])
       expect(right.said().filter(one => mistake.says.test(one.text) && mistake.means.test(one.text))).toEqual([])
+      expect(wrong.stoppedBefore(right)[0]).toBe(mistake.stopped)
       const { text } = found.find(one => one.noticed === mistake.noticed)!
-      caught.push({ family, what: mistake.what, text, noticed: mistake.noticed })
+      const { title } = walking.plan.steps.get(mistake.stopped)!
+      caught.push({ family, what: mistake.what, text, noticed: mistake.noticed, stopped: title })
     })
   })
 })
@@ -69,9 +72,12 @@ afterAll(() => {
     '',
     'Written by the tests (`library/mistakes.test.ts` over `tests/mistakes/`): every line was done on the core, and was not said where the same was done right.',
     '',
-    '| Machine | What is done wrong | Said | What is said |',
-    '|---|---|---|---|',
-    ...all.map(({ family, what, noticed, text }) => `| ${[family, what, noticed, text].map(cell).join(' | ')} |`),
+    '| Machine | What is done wrong | Stopped before | Said | What is said |',
+    '|---|---|---|---|---|',
+    ...all.map(
+      ({ family, what, stopped, noticed, text }) =>
+        `| ${[family, what, stopped, noticed, text].map(cell).join(' | ')} |`,
+    ),
     '',
   ].join('\n')
   const old = (() => {

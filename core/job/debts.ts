@@ -7,6 +7,9 @@ import type { JobState } from './ledger/state.ts'
 import { checkResults, type CheckResult } from './measuring/results.ts'
 import { keyOf, type OwedId, type OwedKind } from './owed/id.ts'
 import type { Obligation } from './owed/owing.ts'
+import { stopsOf } from './owed/stops.ts'
+
+const NOTHING: ReadonlySet<string> = new Set()
 
 const features = Object.values(FEATURES) as Feature[]
 const SOURCES = features.flatMap(({ sources = [] }) => sources)
@@ -55,14 +58,17 @@ export function obligations(
 ): Obligation[] {
   const scene = { plan, state, results }
   return SOURCES.flatMap(source => source(scene))
-    .map((owing): Obligation => {
-      const { withItsStep = false, onceReached = false } = kindOf(owing.id)
+    .map(({ wrong, ...owing }): Obligation => {
+      const { withItsStep = false, onceReached = false, holdsStart = false } = kindOf(owing.id)
       return {
         perishable: false,
         who: 'fitter',
         ...owing,
+        stops: wrong ? stopsOf(plan, wrong) : NOTHING,
+        wrongAt: wrong?.at ?? null,
         withItsStep,
         onceReached,
+        holdsStart,
         key: keyOf(owing.id),
         kind: owing.id.kind,
         blocks: gateAfter(plan, owing.step)?.name ?? 'hand-back',

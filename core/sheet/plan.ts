@@ -126,6 +126,9 @@ interface Cut {
 }
 const cutOf = (kept: string[], known: string[]): Cut => ({ kept: new Set(kept), known: new Set(known) })
 const stays = (id: string, { kept, known }: Cut) => kept.has(id) || !known.has(id)
+/** What is left out is not stopped either. */
+const stopping = <T extends { before?: string }>(one: T, steps: Cut): T =>
+  one.before !== undefined && !stays(one.before, steps) ? { ...one, before: undefined } : one
 const idsOf = (list: { id: string }[]) => list.map(one => one.id)
 const refsOf = (parts: Part[]) => parts.flatMap(placesOf).map(one => one.ref)
 
@@ -164,9 +167,9 @@ export function resolveSheet(shelf: ShelfSheet, chosen: Variants): Sheet {
     )
   return {
     ...settled,
-    mates,
+    mates: mates.map(mate => stopping(mate, cut.steps)),
     checks: checks.map(check => ({
-      ...check,
+      ...stopping(check, cut.steps),
       of: check.of.filter(ref => stays(ref, cut.refs)),
       ...(check.stations ? { stations: placesRead(check.stations, cut.refs) } : {}),
       ...(check.sum?.rows
@@ -214,6 +217,7 @@ export function resolveSheet(shelf: ShelfSheet, chosen: Variants): Sheet {
         }))
         .filter(one => Object.values(one.look).some(list => list?.length)),
       destroys: step.destroys?.filter(({ check }) => stays(check, cut.checks)),
+      mends: step.mends?.filter(id => stays(id, cut.checks)),
     })),
   }
 }

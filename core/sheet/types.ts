@@ -250,6 +250,8 @@ export interface Mate {
   mark?: MateMark
   /** The step at which it can be seen how they stand, where that is later than the second part going on. */
   asked?: string
+  /** The step that it must stop at the latest when it is not met, where that cannot be worked out. */
+  before?: string
   ifWrong: string
   when?: When
 }
@@ -367,6 +369,8 @@ export interface Check {
   how?: string
   /** Read on the running machine, before it is made safe. */
   running?: boolean
+  /** The step that it must stop at the latest when it is out, where that cannot be worked out. */
+  before?: string
   lost?: MayGiveUp
   when?: When
 }
@@ -463,11 +467,23 @@ export interface Step {
   hold?: Hold
   /** A gate: what is shut by this step, by its name, or the case. Everything owed behind it must be settled. */
   closes?: boolean | string
+  /** What this step does to all that is in by then: nothing wrong may be among it. */
+  loads?: Load
+  /** It starts the machine, or its motor alone: the machine is not started over anything that is wrong. */
+  starts?: Start
+  /** Checks that this step puts right: being out of one of them never stops it. */
+  mends?: string[]
   /** What comes of it when a step that needs this one is gone to before it. */
   ifEarly?: string
   skip?: MayGiveUp
   when?: When
 }
+
+export const LOADS = ['turns', 'lifts', 'jacks'] as const
+export type Load = (typeof LOADS)[number]
+
+export const STARTS = ['machine', 'motor alone'] as const
+export type Start = (typeof STARTS)[number]
 
 export const SIGNERS = ['lead', 'certified', 'competent'] as const
 export type Signer = (typeof SIGNERS)[number]

@@ -26,6 +26,8 @@ export interface Mistake {
   /** What Needler says, and what that does to the machine: both in one breath. */
   says: RegExp
   means: RegExp
+  /** The step that it stops first: its own, where that is refused as it is done so. */
+  stopped: string
   /** At once, or before something is shut. */
   noticed: string
 }
@@ -49,6 +51,8 @@ export const swapped = (one: string, other: string): Said => ({
 /** A bench at which something may be done wrong. What is said of it the moment it is done is kept. */
 export class Bench {
   readonly heard: string[] = []
+  /** Steps that were refused, done so. */
+  private readonly refused = new Set<string>()
 
   constructor(
     readonly by: Technician,
@@ -74,11 +78,15 @@ export class Bench {
     const step = this.step(id)
     this.by.prepare(step)
     const said = saidOtherwise(this.by.said(step), otherwise)
-    this.heard.push(...lacks(this.plan, asksOf(this.plan, this.by.folded.state, step, said), said))
+    const lacking = lacks(this.plan, asksOf(this.plan, this.by.folded.state, step, said), said)
+    this.heard.push(...lacking)
+    if (lacking.length) this.refused.add(id)
     for (const [mate, answer] of Object.entries(said.mates ?? {})) this.stands(mate, answer)
     const before = this.by.folded.state.flags.length
     this.by.doStep(step, otherwise)
-    this.heard.push(...this.by.folded.state.flags.slice(before).map(one => sentenceOf(one.why)))
+    const flags = this.by.folded.state.flags.slice(before)
+    this.heard.push(...flags.map(one => sentenceOf(one.why)))
+    if (flags.length) this.refused.add(id)
     return this
   }
 
@@ -93,9 +101,23 @@ export class Bench {
   /** Tries something that is not to be. */
   tries<K extends EntryKind>(kind: K, payload: Payloads[K], role: Role = 'fitter'): this {
     const why = refusalOf(this.by.opened, this.by.folded, entryOf(kind, payload, { role }))
-    if (why) this.heard.push(sentenceOf(why))
-    else this.by.act(kind, payload, role)
+    if (why) {
+      this.heard.push(sentenceOf(why))
+      if ('step' in payload && payload.step) this.refused.add(String(payload.step))
+    } else this.by.act(kind, payload, role)
     return this
+  }
+
+  /** The steps that are stopped by what another does not owe, in their order: where one was refused as it was done, that one. */
+  stoppedBefore(right: Bench): string[] {
+    const { owed } = viewJob(this.plan, this.by.folded.state)
+    const known = new Set(viewJob(right.plan, right.by.folded.state).owed.map(one => one.key))
+    const own = owed.filter(one => !known.has(one.key))
+    const isStopped = ({ id }: Step) =>
+      this.refused.size
+        ? this.refused.has(id)
+        : own.some(one => (one.step === id && !one.withItsStep) || one.stops.has(id))
+    return this.plan.sheet.steps.filter(isStopped).map(step => step.id)
   }
 
   /** Everything that is said by now: at once, or owed before something is shut. */

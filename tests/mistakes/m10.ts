@@ -12,6 +12,7 @@ export const M10_MISTAKES: Mistakes = {
       does: bench => bench.tries('step.done', { step: 'case-ease' }),
       says: /First: Draw both dowels/,
       means: /bent by jacking/,
+      stopped: 'case-ease',
       noticed: AT_ONCE,
     },
     {
@@ -21,6 +22,7 @@ export const M10_MISTAKES: Mistakes = {
         bench.tries('bolt.eased', { joint: 'case-joint', bolt: 7 }).tries('step.done', { step: 'case-ease' }),
       says: /Case joint, 14 × M24: 1 of 14 eased/,
       means: /springs at its ends/,
+      stopped: 'case-ease',
       noticed: 'before: bearings',
     },
     {
@@ -29,6 +31,7 @@ export const M10_MISTAKES: Mistakes = {
       does: bench => bench.does('lowers-off', { counts: { 'locking-pins out': 1 } }),
       says: /1 of 2 came off: Locking pins/,
       means: /may lie in the machine/,
+      stopped: 'pins-in',
       noticed: 'before: bearings',
     },
     {
@@ -37,6 +40,7 @@ export const M10_MISTAKES: Mistakes = {
       does: bench => bench.reads({ 'nozzles nozzle 3': 'nothing' }).does('prove-nozzles'),
       says: /Nozzles: Out/,
       means: /quarter of the mesh runs dry/,
+      stopped: 'uppers-on',
       noticed: AT_ONCE,
     },
     {
@@ -45,6 +49,7 @@ export const M10_MISTAKES: Mistakes = {
       does: bench => bench.does('blue-off', { lubricants: { 'journals and linings': 'oil' } }),
       says: /Journals and linings: oil, and dry is wanted/,
       means: /shuts the oil hole/,
+      stopped: 'blue-off',
       noticed: AT_ONCE,
     },
     {
@@ -56,6 +61,7 @@ export const M10_MISTAKES: Mistakes = {
           .does('blue-read'),
       says: /Contact by blue, slow shaft, output side, lower half: Out/,
       means: /carries on a few spots/,
+      stopped: 'blue-off',
       noticed: AT_ONCE,
     },
     {
@@ -64,6 +70,7 @@ export const M10_MISTAKES: Mistakes = {
       does: bench => bench.reads({ 'pin-height output side': 7.4 }).does('pins-in'),
       says: /Locking pins above their seats: Out/,
       means: /stands on the pin and the shaft lies skew/,
+      stopped: 'lowers-in',
       noticed: AT_ONCE,
     },
     {
@@ -72,6 +79,7 @@ export const M10_MISTAKES: Mistakes = {
       does: bench => bench.does('lowers-in', swapped('half@fi-lower', 'half@fo-lower')),
       says: /fast shaft, input side, lower half is in the place of .*fast shaft, output side, lower half/,
       means: /scraped to its own journal/,
+      stopped: 'gears-in',
       noticed: 'before: bearings',
     },
     {
@@ -80,6 +88,7 @@ export const M10_MISTAKES: Mistakes = {
       does: bench => bench.does('lowers-in', { hands: { 'half@si-lower': 'half@si-upper' } }),
       says: /slow shaft, input side, upper half is in the hand for .*slow shaft, input side, lower half/,
       means: /scraped to its own journal/,
+      stopped: 'lowers-in',
       noticed: AT_ONCE,
     },
     {
@@ -88,6 +97,7 @@ export const M10_MISTAKES: Mistakes = {
       does: bench => bench.does('lowers-in', { mates: { 'end-so-lower': { say: 'the output side' } } }),
       says: /Which way round, slow shaft, output side, lower half: the output side\. Not met/,
       means: /oil pocket is shut/,
+      stopped: 'gears-in',
       noticed: AT_ONCE,
     },
     {
@@ -96,6 +106,7 @@ export const M10_MISTAKES: Mistakes = {
       does: bench => bench.does('gears-in', { mates: { mesh: { label: '7 / 32–33' } } }),
       says: /Pinion to wheel: reads “7 \/ 32–33”\. Not met/,
       means: /pit and sing/,
+      stopped: 'uppers-on',
       noticed: AT_ONCE,
     },
     {
@@ -105,6 +116,7 @@ export const M10_MISTAKES: Mistakes = {
       does: bench => bench.does('thrust-in', { mates: { 'thrust-face': { say: 'the case' } } }),
       says: /Thrust ring the right side out: the case\. Not met/,
       means: /without oil/,
+      stopped: 'thrust-pull',
       noticed: AT_ONCE,
     },
     {
@@ -113,6 +125,7 @@ export const M10_MISTAKES: Mistakes = {
       does: bench => bench.does('fit-halves', swapped('half@si-upper', 'half@so-upper')),
       says: /slow shaft, input side, upper half is on trial in the place of/,
       means: /scraped to its own journal/,
+      stopped: 'fit-cover',
       noticed: 'before: bearings',
     },
     {
@@ -121,6 +134,7 @@ export const M10_MISTAKES: Mistakes = {
       does: bench => bench.reads({ 'pinch-fo input end, shim, left': 0.43 }).does('fit-read'),
       says: /Pinch by wire, fast shaft, output side/,
       means: /shims differ/,
+      stopped: 'fit-read',
       noticed: AT_ONCE,
     },
     {
@@ -129,6 +143,7 @@ export const M10_MISTAKES: Mistakes = {
       does: bench => bench.reads({ 'pinch-si output end, wire, flattened': 0.6 }).does('fit-read'),
       says: /Pinch by wire, slow shaft, input side/,
       means: /flatten/,
+      stopped: 'fit-read',
       noticed: AT_ONCE,
     },
     {
@@ -137,19 +152,16 @@ export const M10_MISTAKES: Mistakes = {
       does: bench => bench.reads({ 'strips-fi middle': 2.4 }).does('fit-read'),
       says: /Clearance by strips, fast shaft, input side/,
       means: /strip/,
+      stopped: 'fit-read',
       noticed: AT_ONCE,
     },
     {
       what: 'Too little pinch is mended on the half, not on the cover',
       at: 'fit-read',
-      does: bench =>
-        bench
-          .reads({ 'pinch-so output end, wire, flattened': 0.43 })
-          .does('fit-read')
-          .does('fit-clear')
-          .tries('round.begun', { loop: 'fit-up', changed: ['a half was scraped'] }),
+      does: bench => bench.reads({ 'pinch-so output end, wire, flattened': 0.43 }).does('fit-read').does('fit-clear'),
       says: /Pinch/,
       means: /dress the cover, never the half/,
+      stopped: 'uppers-on',
       noticed: AT_ONCE,
     },
     {
@@ -158,6 +170,7 @@ export const M10_MISTAKES: Mistakes = {
       does: bench => bench.does('fit-clear', { counts: { 'strips out': 11 } }),
       says: /Gauging strips: 12 went in, 11 came out/,
       means: /still in: find it/,
+      stopped: 'fit-clear',
       noticed: AT_ONCE,
     },
     {
@@ -166,6 +179,7 @@ export const M10_MISTAKES: Mistakes = {
       does: bench => bench.reads({ 'turn-open': 'heavy, alike all round' }).does('turn-first'),
       says: /Turned by hand, halves drawn up: Out/,
       means: /half is turned round/,
+      stopped: 'cover-on',
       noticed: AT_ONCE,
     },
     {
@@ -174,6 +188,7 @@ export const M10_MISTAKES: Mistakes = {
       does: bench => bench.does('cover-on', { lubricants: { 'joint face': 'dry' } }),
       says: /Joint face: dry, and joint compound is wanted/,
       means: /weeps at every bearing/,
+      stopped: 'cover-on',
       noticed: AT_ONCE,
     },
     {
@@ -182,6 +197,7 @@ export const M10_MISTAKES: Mistakes = {
       does: bench => bench.tries('part.refitted', { part: 'pump-gasket', step: 'pump-on' }),
       says: /First: Measure the float again/,
       means: /shoulders burn/,
+      stopped: 'pump-on',
       noticed: AT_ONCE,
     },
     {
@@ -190,6 +206,7 @@ export const M10_MISTAKES: Mistakes = {
       does: bench => bench.reads({ 'float-slow asLeft': 0.22 }).does('float-shut'),
       says: /Float, cover off and on: Out/,
       means: /pushes a bearing along/,
+      stopped: 'pump-on',
       noticed: AT_ONCE,
     },
     {
@@ -198,6 +215,7 @@ export const M10_MISTAKES: Mistakes = {
       does: bench => bench.does('pump-on', { mates: { 'pump-pattern': { say: 'it is thicker or thinner' } } }),
       says: /New pump gasket on the old one: it is thicker or thinner\. Not met/,
       means: /holds the tongue back/,
+      stopped: 'pump-pull',
       noticed: AT_ONCE,
     },
     {
@@ -206,6 +224,7 @@ export const M10_MISTAKES: Mistakes = {
       does: bench => bench.does('lines-on', swapped('oil-line@feed', 'oil-line@spray')),
       says: /Oil line, feed to the bearings is in the place of Oil line, feed to the sprays/,
       means: /run dry at the first start/,
+      stopped: 'oil-in',
       noticed: 'before: hand-back',
     },
   ],

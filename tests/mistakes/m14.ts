@@ -12,6 +12,7 @@ export const M14_MISTAKES: Mistakes = {
       does: bench => bench.tries('part.lifted', { parts: ['spacer', 'spacer-bolts'], step: 'spacer-off' }),
       says: /First: Measure end float as found/,
       means: /End float/,
+      stopped: 'spacer-off',
       noticed: AT_ONCE,
     },
     {
@@ -20,6 +21,7 @@ export const M14_MISTAKES: Mistakes = {
       does: bench => bench.does('face-off', { counts: { 'springs out': 7 } }),
       says: /7 of 8 came off: Seal springs/,
       means: /may lie in the machine/,
+      stopped: 'face-wet',
       noticed: 'before: cover',
     },
     {
@@ -28,6 +30,7 @@ export const M14_MISTAKES: Mistakes = {
       does: bench => bench.reads({ runout: 0.09 }).does('measure-runout'),
       says: /Shaft run-out, middle: Out/,
       means: /open and close once a turn/,
+      stopped: 'rotor-in',
       noticed: AT_ONCE,
     },
     {
@@ -36,6 +39,7 @@ export const M14_MISTAKES: Mistakes = {
       does: bench => bench.reads({ 'seal-faces': 'fine cracks from the bore' }).does('look-seal'),
       says: /Seal faces: Out/,
       means: /find out why before new ones go in/,
+      stopped: 'face-wet',
       noticed: AT_ONCE,
     },
     {
@@ -44,6 +48,7 @@ export const M14_MISTAKES: Mistakes = {
       does: bench => bench.does('plate-on', { lubricants: { 'seat O-ring': 'water' } }),
       says: /Seat O-ring: water, and dry is wanted/,
       means: /seat turns with the shaft/,
+      stopped: 'plate-on',
       noticed: AT_ONCE,
     },
     {
@@ -52,6 +57,7 @@ export const M14_MISTAKES: Mistakes = {
       does: bench => bench.does('face-wet', { lubricants: { face: 'light oil' } }),
       says: /Face: light oil, and dry is wanted/,
       means: /blisters/,
+      stopped: 'face-wet',
       noticed: AT_ONCE,
     },
     {
@@ -60,6 +66,7 @@ export const M14_MISTAKES: Mistakes = {
       does: bench => bench.does('caps-on', swapped('bearing-cap@nde', 'bearing-cap@de')),
       says: /Bearing cap, drive end is in the place of Bearing cap, non-drive end/,
       means: /bored with its own housing/,
+      stopped: 'cap-pull-nde',
       noticed: 'before: cover',
     },
     {
@@ -68,14 +75,16 @@ export const M14_MISTAKES: Mistakes = {
       does: bench => bench.does('caps-on', { mates: { 'cap-de': { deg: 180 } } }),
       says: /Cap to housing, drive end: stands at 6:00\. Not met/,
       means: /pinches the bearing/,
+      stopped: 'cap-pull-nde',
       noticed: AT_ONCE,
     },
     {
       what: 'A lip seal looks the wrong way',
-      at: 'rotor-in',
-      does: bench => bench.does('rotor-in', { mates: { 'lip-de': { say: 'the impeller' } } }),
+      at: 'bearings-on',
+      does: bench => bench.does('bearings-on', { mates: { 'lip-de': { say: 'the impeller' } } }),
       says: /Lip of the seal, drive end: the impeller\. Not met/,
       means: /Oil walks out/,
+      stopped: 'rotor-in',
       noticed: AT_ONCE,
     },
     {
@@ -84,6 +93,7 @@ export const M14_MISTAKES: Mistakes = {
       does: bench => bench.does('rotor-in', { mates: { vanes: { say: 'forward, with the turn' } } }),
       says: /Impeller vanes trail: forward, with the turn\. Not met/,
       means: /pumps a third/,
+      stopped: 'caps-on',
       noticed: AT_ONCE,
     },
     {
@@ -92,6 +102,7 @@ export const M14_MISTAKES: Mistakes = {
       does: bench => bench.does('clamp-pull', { mates: { 'line-lower': { mm: 43, text: '43' } } }),
       says: /Seal line, lower joint face: stands at 43\.00 mm\. Not met/,
       means: /leak/,
+      stopped: 'turn-1',
       noticed: AT_ONCE,
     },
     {
@@ -100,6 +111,7 @@ export const M14_MISTAKES: Mistakes = {
       does: bench => bench.does('gasket-on', { mates: { 'gasket-pattern': { say: 'the flush port or the bore' } } }),
       says: /New gasket on the old one: the flush port or the bore\. Not met/,
       means: /starves the seal/,
+      stopped: 'top-on',
       noticed: AT_ONCE,
     },
     {
@@ -108,6 +120,7 @@ export const M14_MISTAKES: Mistakes = {
       does: bench => bench.does('studs-out', { counts: { 'guide-studs out': 1 } }),
       says: /Guide studs in the case joint: 2 went in, 1 came out/,
       means: /still in: find it/,
+      stopped: 'studs-out',
       noticed: AT_ONCE,
     },
     {
@@ -116,6 +129,7 @@ export const M14_MISTAKES: Mistakes = {
       does: bench => bench.tries('bolt.pulled', { joint: 'case-joint', pass: 1, bolt: 1, torqueNm: 93, text: '93' }),
       says: /Case joint, 12 × M20: pass 1 of 3/,
       means: /turn of .*weeps at its middle/,
+      stopped: 'case-pull',
       noticed: 'before: hand-back',
     },
   ],

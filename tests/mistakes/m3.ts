@@ -16,6 +16,7 @@ export const M3_MISTAKES: Mistakes = {
       does: bench => bench.does('second-on', { mates: { 'second-opposite': { deg: 0 } } }),
       says: /Stamp of the second disc: stands at 12:00. Not met/,
       means: /the casing will not draw up/,
+      stopped: 'top-on',
       noticed: AT_ONCE,
     },
     {
@@ -25,6 +26,7 @@ export const M3_MISTAKES: Mistakes = {
       does: bench => bench.does('second-on', { mates: { 'face-second': { say: 'nothing stamped' } } }),
       says: /Stamp up, second disc: nothing stamped\. Not met/,
       means: /binds once a turn/,
+      stopped: 'top-on',
       noticed: AT_ONCE,
     },
     {
@@ -34,6 +36,7 @@ export const M3_MISTAKES: Mistakes = {
       does: bench => bench.does('first-on', { hands: { 'disc@first': 'disc@second' } }),
       says: /Cycloidal disc, second in is in the hand for Cycloidal disc, first in/,
       means: /no longer share the load/,
+      stopped: 'first-on',
       noticed: AT_ONCE,
     },
     {
@@ -42,6 +45,7 @@ export const M3_MISTAKES: Mistakes = {
       does: bench => bench.does('first-on', { mates: { 'first-top': { deg: 120 } } }),
       says: /Stamp of the first disc: stands at 4:00\. Not met/,
       means: /fast side will not close/,
+      stopped: 'cam-on',
       noticed: AT_ONCE,
     },
     {
@@ -50,6 +54,7 @@ export const M3_MISTAKES: Mistakes = {
       does: bench => bench.does('ring-on', { mates: { 'ring-top': { deg: 90 } } }),
       says: /Number of the ring housing: stands at 3:00\. Not met/,
       means: /no disc goes in without force/,
+      stopped: 'pins-in',
       noticed: AT_ONCE,
     },
     {
@@ -58,6 +63,7 @@ export const M3_MISTAKES: Mistakes = {
       does: bench => bench.does('weight-on', { mates: { 'weight-opposite': { deg: 0 } } }),
       says: /Notch of the counterweight: stands at 12:00\. Not met/,
       means: /whole drive shakes/,
+      stopped: 'top-on',
       noticed: AT_ONCE,
     },
     {
@@ -69,6 +75,7 @@ export const M3_MISTAKES: Mistakes = {
       },
       says: /First: Counterweight onto the cam end/,
       means: /shakes itself loose/,
+      stopped: 'top-on',
       noticed: AT_ONCE,
     },
     {
@@ -77,6 +84,7 @@ export const M3_MISTAKES: Mistakes = {
       does: bench => bench.reads({ 'ring-turn build': 'one drags' }).does('pins-in'),
       says: /Ring pins and rollers turned by hand: Out/,
       means: /cuts the lobes/,
+      stopped: 'first-on',
       noticed: AT_ONCE,
     },
     {
@@ -85,6 +93,7 @@ export const M3_MISTAKES: Mistakes = {
       does: bench => bench.does('pins-in', { counts: { 'ring-rollers in': 11 } }),
       says: /11 of 12 went back: Ring rollers/,
       means: /left over on the bench/,
+      stopped: 'first-on',
       noticed: 'before: cover',
     },
     {
@@ -93,6 +102,7 @@ export const M3_MISTAKES: Mistakes = {
       does: bench => bench.does('cap-on', { mates: { 'lip-over': { say: 'a fold in one place' } } }),
       says: /Lip of the end cap seal: a fold in one place\. Not met/,
       means: /pours the oil out/,
+      stopped: 'cap-pull',
       noticed: AT_ONCE,
     },
     {
@@ -104,6 +114,7 @@ export const M3_MISTAKES: Mistakes = {
           .tries('bolt.pulled', { joint: 'cap-joint', pass: 1, bolt: 2, torqueNm: 11, text: '11' }),
       says: /End cap, 6 × M8/,
       means: /it was the turn of 4.*fold the lip/,
+      stopped: 'cap-pull',
       noticed: 'before: cover',
     },
     {
@@ -112,6 +123,7 @@ export const M3_MISTAKES: Mistakes = {
       does: bench => bench.does('join', { mates: { 'gasket-bare': { say: 'sealant in a line' } } }),
       says: /Gasket faces of the ring housing: sealant in a line\. Not met/,
       means: /shreds block the rollers/,
+      stopped: 'bolts-in',
       noticed: AT_ONCE,
     },
     {
@@ -121,6 +133,7 @@ export const M3_MISTAKES: Mistakes = {
       does: bench => bench.reads({ greased: 'bare metal between some' }).does('grease-in'),
       says: /Grease in the ring housing: Out/,
       means: /run dry/,
+      stopped: 'join',
       noticed: AT_ONCE,
     },
     {
@@ -130,6 +143,7 @@ export const M3_MISTAKES: Mistakes = {
       does: bench => bench.does('pins-in', { lubricants: { 'ring pins': 'oil' } }),
       says: /Ring pins: oil, and grease is wanted/,
       means: /seize/,
+      stopped: 'pins-in',
       noticed: AT_ONCE,
     },
     {
@@ -141,6 +155,7 @@ export const M3_MISTAKES: Mistakes = {
       },
       says: /Gap at the joint, closed by hand: Out/,
       means: /Do not draw it up with the bolts: a disc is out of phase/,
+      stopped: 'bolts-in',
       noticed: AT_ONCE,
     },
     {
@@ -150,6 +165,7 @@ export const M3_MISTAKES: Mistakes = {
         bench.does('top-on', { mates: { 'clip-seated': { say: 'it does not turn, one end stands out' } } }),
       says: /Retaining ring of the cam end: it does not turn, one end stands out\. Not met/,
       means: /walks into the drive pins/,
+      stopped: 'join',
       noticed: AT_ONCE,
     },
     {
@@ -158,6 +174,7 @@ export const M3_MISTAKES: Mistakes = {
       does: bench => bench.reads({ 'stand-out': 3.4 }).does('casing-on'),
       says: /Bearing stands out of the casing: Out/,
       means: /pinches the inner bearing/,
+      stopped: 'collar-on',
       noticed: AT_ONCE,
     },
   ],

@@ -14,6 +14,7 @@ export const M8_MISTAKES: Mistakes = {
       does: bench => bench.tries('step.done', { step: 'isolate' }),
       says: /First: Read the motor/,
       means: /what it drew tells which blades it wants/,
+      stopped: 'isolate',
       noticed: AT_ONCE,
     },
     {
@@ -22,6 +23,7 @@ export const M8_MISTAKES: Mistakes = {
       does: bench => bench.reads({ 'pins-far build pin 2': 1.9 }).does('pins-set'),
       says: /Drive pins of the primary, far end: Out/,
       means: /slips over it and spins/,
+      stopped: 'spring-on-far',
       noticed: AT_ONCE,
     },
     {
@@ -30,6 +32,7 @@ export const M8_MISTAKES: Mistakes = {
       does: bench => bench.reads({ 'pins-driven build pin 1': 2.9 }).does('pins-set'),
       says: /Drive pins of the primary, driven end: Out/,
       means: /jams the ring/,
+      stopped: 'spring-on-driven',
       noticed: AT_ONCE,
     },
     {
@@ -38,6 +41,7 @@ export const M8_MISTAKES: Mistakes = {
       does: bench => bench.reads({ 'pins-seen build far end': 'one missing' }).does('pins-set'),
       says: /Drive pins: Out/,
       means: /drives alone and shears/,
+      stopped: 'shaft-in',
       noticed: AT_ONCE,
     },
     {
@@ -46,6 +50,7 @@ export const M8_MISTAKES: Mistakes = {
       does: bench => bench.reads({ 'springs-primary far end': 11.2 }).does('measure-springs'),
       says: /Wave springs of the primary: Out/,
       means: /./,
+      stopped: 'spring-on-driven',
       noticed: AT_ONCE,
     },
     {
@@ -54,6 +59,7 @@ export const M8_MISTAKES: Mistakes = {
       does: bench => bench.reads({ 'nut-thread': 'it binds on the way' }).does('try-nut'),
       says: /Lock nut run in by hand: Out/,
       means: /seizes and the shaft is lost/,
+      stopped: 'shaft-in',
       noticed: AT_ONCE,
     },
     {
@@ -62,6 +68,7 @@ export const M8_MISTAKES: Mistakes = {
       does: bench => bench.reads({ 'width-b build place 3': 45.2 }).does('sharpen'),
       says: /Width of the blades, row B: Out/,
       means: /wedges between shaft and wall/,
+      stopped: 'blades-on-b',
       noticed: AT_ONCE,
     },
     {
@@ -71,6 +78,7 @@ export const M8_MISTAKES: Mistakes = {
       does: bench => bench.reads({ 'land-a build place 2': 1.2 }).does('sharpen'),
       says: /Wear land of the blades, row A: Out/,
       means: /rides on its heel/,
+      stopped: 'blades-on-a',
       noticed: AT_ONCE,
     },
     {
@@ -82,6 +90,7 @@ export const M8_MISTAKES: Mistakes = {
         }),
       says: /Primary seal body, far end is in the hand for Primary seal body, driven end/,
       means: /presses its spring solid/,
+      stopped: 'primary-ready-driven',
       noticed: AT_ONCE,
     },
     {
@@ -90,6 +99,7 @@ export const M8_MISTAKES: Mistakes = {
       does: bench => bench.does('primary-on-driven', { lubricants: { 'inner and outer ring, driven end': 'dry' } }),
       says: /Inner and outer ring, driven end: dry, and food grease is wanted/,
       means: /holds the face back/,
+      stopped: 'primary-on-driven',
       noticed: AT_ONCE,
     },
     {
@@ -100,6 +110,7 @@ export const M8_MISTAKES: Mistakes = {
         bench.does('secondary-insert-on-far', { lubricants: { 'grip ring of the secondary, far end': 'food grease' } }),
       says: /Grip ring of the secondary, far end: food grease, and dry is wanted/,
       means: /wet it slips and the insert spins/,
+      stopped: 'secondary-insert-on-far',
       noticed: AT_ONCE,
     },
     {
@@ -109,6 +120,7 @@ export const M8_MISTAKES: Mistakes = {
       does: bench => bench.does('secondary-insert-on-driven', { mates: { 'grip-driven': { say: 'slips round' } } }),
       says: /Insert of the secondary grips, driven end: slips round\. Not met/,
       means: /cuts its ring/,
+      stopped: 'secondary-on-driven',
       noticed: AT_ONCE,
     },
     {
@@ -118,6 +130,7 @@ export const M8_MISTAKES: Mistakes = {
       does: bench => bench.does('insert-on-driven', { mates: { 'insert-home-driven': { say: 'on one side' } } }),
       says: /Insert home in its body, driven end: on one side\. Not met/,
       means: /wears a wedge/,
+      stopped: 'primary-on-driven',
       noticed: AT_ONCE,
     },
     {
@@ -127,6 +140,7 @@ export const M8_MISTAKES: Mistakes = {
       does: bench => bench.does('spring-on-far', { hands: { 'spring@far': 'spring@far-2' } }),
       says: /Wave spring, secondary, far end is in the hand for Wave spring, primary, far end/,
       means: /lets its face lag or burns it/,
+      stopped: 'spring-on-far',
       noticed: AT_ONCE,
     },
     {
@@ -135,6 +149,7 @@ export const M8_MISTAKES: Mistakes = {
       does: bench => bench.does('spring-on-driven', { mates: { 'spring-pin-driven': { say: 'inside the pin' } } }),
       says: /Open end of the spring, driven end: inside the pin\. Not met/,
       means: /holds the face open/,
+      stopped: 'primary-on-driven',
       noticed: AT_ONCE,
     },
     {
@@ -143,6 +158,7 @@ export const M8_MISTAKES: Mistakes = {
       does: bench => bench.does('primary-on-far', { mates: { 'keeper-home-far': { say: 'there is none' } } }),
       says: /Keeper ring in its groove, far end: there is none\. Not met/,
       means: /walks off its pins/,
+      stopped: 'shaft-in',
       noticed: AT_ONCE,
     },
     {
@@ -151,6 +167,7 @@ export const M8_MISTAKES: Mistakes = {
       does: bench => bench.reads({ 'knock-far primary': 'no knock, it turns round' }).does('felt-far'),
       says: /Knock of the drive, far end: Out/,
       means: /face stands still/,
+      stopped: 'shaft-in',
       noticed: AT_ONCE,
     },
     {
@@ -159,6 +176,7 @@ export const M8_MISTAKES: Mistakes = {
       does: bench => bench.reads({ 'push-driven primary': 'does not go in' }).does('felt-driven'),
       says: /Free travel of the spring, driven end: Out/,
       means: /behind the pin, or a pin is too high/,
+      stopped: 'shaft-in',
       noticed: AT_ONCE,
     },
     {
@@ -167,6 +185,7 @@ export const M8_MISTAKES: Mistakes = {
       does: bench => bench.does('blades-on-b', swapped('blade@b1', 'blade@b3')),
       says: /Blade, row B, place 1 is in the place of Blade, row B, place 3/,
       means: /rides on one corner/,
+      stopped: 'shaft-in',
       noticed: 'before: tube',
     },
     {
@@ -175,6 +194,7 @@ export const M8_MISTAKES: Mistakes = {
       does: bench => bench.does('blades-on-c', { mates: { 'bevel-c': { say: 'one of them the other way' } } }),
       says: /Bevel of the blades, row C: one of them the other way\. Not met/,
       means: /planes instead of scraping/,
+      stopped: 'shaft-in',
       noticed: AT_ONCE,
     },
     {
@@ -183,6 +203,7 @@ export const M8_MISTAKES: Mistakes = {
       does: bench => bench.does('nose-on', { lubricants: { 'thread of the nose': 'anti-seize' } }),
       says: /Thread of the nose: anti-seize, and thread locker is wanted/,
       means: /drops into the drive/,
+      stopped: 'nose-on',
       noticed: AT_ONCE,
     },
     {
@@ -191,6 +212,7 @@ export const M8_MISTAKES: Mistakes = {
       does: bench => bench.does('head-driven-on', { hands: { 'head@driven': 'head@far' } }),
       says: /Head, far end is in the hand for Head, driven end/,
       means: /seat bore is of another depth/,
+      stopped: 'head-driven-on',
       noticed: AT_ONCE,
     },
   ],

@@ -70,6 +70,7 @@ export const owes = {
     by: { item: words(80) },
     words: (_, { item }) => `Still in: ${item}`,
     never: () => 'take it out, and count it',
+    holdsStart: true,
   }),
 }
 export const sources = [stillIn]

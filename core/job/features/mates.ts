@@ -88,6 +88,7 @@ const notMet: Source = ({ plan, state }) =>
     // While its own step is in hand it is asked there; afterwards it holds up the cover.
     const own = isOpen && !answer ? at.find(step => !state.steps.has(step)) : undefined
     const title = plan.parts.get(part)!.name
+    const moved = [mate.a, mate.b].filter(ref => partState(state, ref).where === 'fitted')
     return [
       {
         id: { kind: isOpen ? 'mate' : 'wrong way', mate: mate.id },
@@ -97,6 +98,7 @@ const notMet: Source = ({ plan, state }) =>
           : `${title}: ${mate.title[0]!.toLowerCase()}${mate.title.slice(1)} not met`,
         why: mate.ifWrong,
         step: own ?? beforeCover(plan, at[0]),
+        ...(isOpen ? {} : { wrong: { of: moved, at: at[0], isIn: true, before: mate.before } }),
         settle: own ? { to: 'step', step: own } : { to: 'mate', mate: mate.id },
       },
     ]
@@ -112,11 +114,13 @@ export const owes = {
     by: { mate: id },
     words: (plan, { mate }) => `How it stands: ${mateName(plan, mate)}`,
     withItsStep: true,
+    holdsStart: true,
   }),
   'wrong way': owedKind({
     by: { mate: id },
     words: (plan, { mate }) => `Not met: ${mateName(plan, mate)}`,
     basis: ({ state }, { mate }) => [state.mates.get(mate)].flatMap(one => one ?? []),
+    holdsStart: true,
   }),
 }
 export const sources = [notMet]

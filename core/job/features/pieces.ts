@@ -72,7 +72,8 @@ const notAll: Source = ({ plan, state }) =>
   [...plan.parts.values()].flatMap(({ ref, part, name }): Owing[] => {
     const { where } = partState(state, ref)
     if (where === 'on' || !part.quantity) return []
-    const step = beforeCover(plan, plan.fittedBy.get(ref)?.id)
+    const by = { out: plan.removedBy.get(ref)?.id, in: plan.fittedBy.get(ref)?.id }
+    const step = beforeCover(plan, by.in)
     return WAYS.flatMap((way): Owing[] => {
       const n = state.counts.get(countKey(ref, way))?.n
       if (n === undefined || n === part.quantity) return []
@@ -88,6 +89,7 @@ const notAll: Source = ({ plan, state }) =>
               : 'One left over on the bench, or lost: count again'
             : 'More than the machine has: one belongs somewhere else',
           step,
+          wrong: { of: [ref], at: by[way], isIn: true },
           settle: { to: 'part', part: ref },
         },
       ]
@@ -124,8 +126,9 @@ export const owes = {
     by: { part: id, way: choice(WAYS) },
     words: (plan, { part, way }) =>
       `Pieces ${way === 'out' ? 'that came off' : 'that went back'}: ${partName(plan, part)}`,
+    holdsStart: true,
   }),
-  debt: owedKind({ by: { debt: id }, words: (plan, { debt }) => itemName(plan, debt) }),
+  debt: owedKind({ by: { debt: id }, words: (plan, { debt }) => itemName(plan, debt), holdsStart: true }),
 }
 export const sources = [notAll, leftBehind]
 export const sections = {

@@ -9,12 +9,14 @@ import { by, figures, section, text, type RecordScene } from '../ledger/section.
 import { hadSeen, settled, type Contested } from '../ledger/seen.ts'
 import { choice, id, list, optional, words, type Shaped } from '../ledger/shape.ts'
 import { stamped, type JobState } from '../ledger/state.ts'
+import { partState } from '../ledger/part.ts'
 import { checkName, MOMENT_WORDS } from '../ledger/words.ts'
 import { cellNamed, readCell, unitOf, type Cell, type CellRead } from '../measuring/cells.ts'
 import { isHistory, newestOf, standing, type CheckResult } from '../measuring/results.ts'
 import { showLimits, showTyped, showValue } from '../measuring/show.ts'
 import { wayOf } from '../measuring/way.ts'
 import { keyOf } from '../owed/id.ts'
+import type { Thing } from '../owed/stops.ts'
 import { beforeCover, type Owing, type Source } from '../owed/owing.ts'
 import { notReadable, notTaken } from './sense.ts'
 
@@ -172,8 +174,16 @@ function outAt({ check, places }: CheckResult): string {
   return `${check.title} is out${where ? `: ${where}` : ''}`
 }
 
+/** What a check that is out is about: the parts of the places that are, where it is judged place by place. */
+function wrongAt(plan: Plan, state: JobState, { check, places }: CheckResult, at: string): Thing {
+  const out = [...places.values()].filter(one => one.judgement.verdict === 'Out').flatMap(one => one.cell.of)
+  const of = out.length ? out : check.of
+  const isIn = of.some(ref => partState(state, ref).where !== 'off')
+  return { of, at, isIn, check: check.id, before: check.before }
+}
+
 /** The reading that stands, where it is out. What was found before a part was renewed is history and owes nothing. */
-const outs: Source = ({ plan, results }) =>
+const outs: Source = ({ plan, state, results }) =>
   plan.sheet.checks.flatMap((check): Owing[] => {
     const last = standing(results, check)
     if (!last?.owed || last.judgement.verdict !== 'Out') return []
@@ -188,6 +198,7 @@ const outs: Source = ({ plan, results }) =>
         what: outAt(last),
         why: last.consequence ?? `Held against ${check.source}`,
         step: beforeCover(plan, at.step),
+        ...(last.moment === 'asFound' ? {} : { wrong: wrongAt(plan, state, last, at.step) }),
         settle: { to: 'reading', check: check.id, moment: last.moment },
         who: 'lead',
       },
@@ -217,6 +228,7 @@ export const owes = {
     by: { check: id, moment: choice(MOMENTS) },
     words: (plan, { check, moment }) => `${checkName(plan, check)} out, ${MOMENT_WORDS[moment]}`,
     basis: ({ results }, { check, moment }) => [...(results.get(readingKey(check, moment))?.stamps ?? [])],
+    holdsStart: true,
   }),
 }
 export const sources = [missing, outs]

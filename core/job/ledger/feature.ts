@@ -18,6 +18,8 @@ export interface OwedKindOf<F extends Fields> {
   withItsStep?: true
   /** Due only once its step can be reached; the rest from the start. */
   onceReached?: true
+  /** Something wrong, missing, loose or left in: the machine is not started over it. */
+  holdsStart?: true
 }
 export const owedKind = <const F extends Fields>(kind: OwedKindOf<F>): OwedKindOf<F> => kind
 

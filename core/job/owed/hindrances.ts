@@ -1,6 +1,7 @@
 import type { Plan, Step } from '../../sheet/index.ts'
 import { reasonsAt } from './gate.ts'
 import { keyOf } from './id.ts'
+import { heldAtStart } from './starts.ts'
 import type { Obligation, Settle } from './owing.ts'
 import { unmetNeeds } from '../parts/needs.ts'
 import { firstWords } from '../ledger/words.ts'
@@ -29,7 +30,8 @@ export function isCautionRead(state: JobState, step: string, caution: number, re
 
 /**
  * What stands between now and a step: steps before it, cautions unread, evidence owed,
- * decisions and new parts missing, a joint not torqued, and for the step that shuts the case everything the gate names.
+ * decisions and new parts missing, a joint not torqued, what is wrong with what it would build on, tighten or load, and for
+ * the step that shuts the case everything the gate names, for one that starts the machine everything wrong with it.
  * Empty when the step may be done.
  */
 export function hindrances(
@@ -55,8 +57,9 @@ export function hindrances(
   const destroyed = owed.filter(o => destroys.has(o.key))
   // What waits for the parts this step fits is settled before it; a tag or bag does not hold up the hand that fits, and
   // how parts stand is said with the step itself.
-  const own = owed.filter(o => o.step === step.id && !o.withItsStep)
+  const own = owed.filter(o => (o.step === step.id && !o.withItsStep) || o.stops.has(step.id))
   const gate = step.closes ? reasonsAt(plan, owed, step.id) : []
-  const from = [...new Map([...destroyed, ...own, ...gate].map(o => [o.key, o])).values()]
+  const start = heldAtStart(plan, owed, step)
+  const from = [...new Map([...destroyed, ...own, ...gate, ...start].map(o => [o.key, o])).values()]
   return [...needs, ...cautions, ...from.map((o): Hindrance => ({ text: o.what, settle: o.settle }))]
 }

@@ -4,6 +4,7 @@ import type { Shaped } from '../ledger/shape.ts'
 import type { CheckResult } from '../measuring/results.ts'
 import type { JobState } from '../ledger/state.ts'
 import type { OwedId, OwedKind } from './id.ts'
+import type { Thing } from './stops.ts'
 
 /** Where on the screen something is worked at, and what that is turned to. */
 export type Settle = { [K in keyof Pads]: { to: K } & Shaped<Pads[K]> }[keyof Pads]
@@ -19,6 +20,10 @@ export interface Obligation {
   why: string
   /** The step that waits for it; null when only the hand-back does. */
   step: string | null
+  /** Steps that cannot be done while it is so: those that would cover, load or build on what is wrong. */
+  stops: ReadonlySet<string>
+  /** The step at which it came to be wrong, where something is; else null. */
+  wrongAt: string | null
   /** What it keeps from being shut, the first gate it lies behind; `hand-back` where none does. */
   blocks: string
   settle: Settle
@@ -28,6 +33,8 @@ export interface Obligation {
   withItsStep: boolean
   /** Due only once its step can be reached. */
   onceReached: boolean
+  /** The machine is not started over it. */
+  holdsStart: boolean
   who: 'fitter' | Signer
 }
 
@@ -38,8 +45,14 @@ export interface Scene {
 }
 
 /** An obligation as its source says it. */
-export type Owing = Omit<Obligation, 'key' | 'kind' | 'blocks' | 'perishable' | 'withItsStep' | 'onceReached' | 'who'> &
-  Partial<Pick<Obligation, 'perishable' | 'who'>>
+export type Owing = Omit<
+  Obligation,
+  'key' | 'kind' | 'blocks' | 'stops' | 'wrongAt' | 'perishable' | 'withItsStep' | 'onceReached' | 'holdsStart' | 'who'
+> &
+  Partial<Pick<Obligation, 'perishable' | 'who'>> & {
+    /** What is wrong, where something is: it stops what would be done on it. */
+    wrong?: Thing
+  }
 
 /** One source of debts: everything of its sort that is owed in a state. */
 export type Source = (scene: Scene) => Owing[]

@@ -38,6 +38,7 @@ export const RULES: Rule[] = [
       ...(step.destroys ?? [])
         .filter(({ check, moment }) => !checks.get(check)?.at.some(at => at.moment === moment))
         .map(({ check, moment }) => `step ${step.id} destroys an unknown reading ${check} ${moment}`),
+      ...(step.mends ?? []).filter(id => !checks.has(id)).map(id => `step ${step.id} mends an unknown check ${id}`),
       ...(step.joint && !joints.has(step.joint.id) ? [`step ${step.id} works an unknown joint ${step.joint.id}`] : []),
       ...(step.leaves ?? [])
         .filter(debt => !steps.has(debt.until))
@@ -46,12 +47,14 @@ export const RULES: Rule[] = [
     ...sheet.mates.flatMap(mate => [
       ...[mate.a, mate.b].filter(ref => !parts.has(ref)).map(ref => `mate ${mate.id} names an unknown part ${ref}`),
       ...(mate.asked && !steps.has(mate.asked) ? [`mate ${mate.id} is asked at an unknown step ${mate.asked}`] : []),
+      ...(mate.before && !steps.has(mate.before) ? [`mate ${mate.id} stops an unknown step ${mate.before}`] : []),
     ]),
     ...sheet.checks.flatMap(check => [
       ...check.at
         .filter(({ step }) => !steps.has(step))
         .map(({ step }) => `check ${check.id} is taken at an unknown step ${step}`),
       ...check.of.filter(ref => !parts.has(ref)).map(ref => `check ${check.id} is of an unknown part ${ref}`),
+      ...(check.before && !steps.has(check.before) ? [`check ${check.id} stops an unknown step ${check.before}`] : []),
       ...(check.between
         ? [check.between.outer, check.between.inner]
             .filter(id => !checks.has(id))

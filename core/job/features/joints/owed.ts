@@ -95,12 +95,17 @@ export const owes = {
     by: { joint: id },
     words: (plan, { joint }) => `Joint not drawn up: ${jointName(plan, joint)}`,
     onceReached: true,
+    holdsStart: true,
   }),
   slackening: owedKind({
     by: { joint: id },
     words: (plan, { joint }) => `Not eased bolt by bolt: ${jointName(plan, joint)}`,
     onceReached: true,
   }),
-  locking: owedKind({ by: { joint: id }, words: (plan, { joint }) => `Not locked: ${jointName(plan, joint)}` }),
+  locking: owedKind({
+    by: { joint: id },
+    words: (plan, { joint }) => `Not locked: ${jointName(plan, joint)}`,
+    holdsStart: true,
+  }),
 }
 export const sources = [joints, slackenings, lockings]

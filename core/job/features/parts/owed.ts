@@ -89,6 +89,7 @@ const wrongPlaces: Source = ({ plan, state }) =>
         what: `${name} is ${trial ? 'on trial ' : ''}in the place of ${plan.parts.get(place)?.name}`,
         why: part.ifSwapped ?? 'Parts go back to the place they came from',
         step: trial ? nextOfTrial(plan, state, ref) : beforeCover(plan, plan.fittedBy.get(ref)?.id),
+        ...(trial ? {} : { wrong: { of: [place], at: plan.fittedBy.get(place)?.id, isIn: true } }),
         settle: { to: 'part', part: ref },
       },
     ]
@@ -137,10 +138,11 @@ export const owes = {
   'return': owedKind(about('Not back')),
   'wrong place': owedKind({
     ...about('In another place'),
+    holdsStart: true,
     basis: ({ state }, { part }) =>
       [partState(state, part).fitted ?? partState(state, part).trial].flatMap(one => one ?? []),
   }),
   'stray': owedKind(about('Off, and no step to fit it')),
-  'trial': owedKind({ ...about('On for a trial'), never: () => 'take it off' }),
+  'trial': owedKind({ ...about('On for a trial'), never: () => 'take it off', holdsStart: true }),
 }
 export const sources = [partsOff, wrongPlaces, strays, trials]

@@ -1,0 +1,124 @@
+import { describe, expect, it } from 'vitest'
+import { refusal } from '../../../tests/pump.ts'
+import { librarySheet, worker } from '../../../tests/sheets.ts'
+import { WALKS } from '../../../tests/walks/index.ts'
+import type { Technician } from '../../../demo/technician.ts'
+import { hindrances, viewJob, type Payloads } from '../index.ts'
+import { examineSheet } from '../../sheet/examination/index.ts'
+import { SUMS_BY_NAME } from '../../sums/index.ts'
+
+const PUMP = 'm14-axially-split-pump'
+const GEAR = 'm10-gear-unit'
+const BLADES = 'm8-scraped-surface-exchanger'
+
+/** A machine in good order, but for what is read otherwise. */
+const machine = (name: string, otherwise: Record<string, number | string> = {}) =>
+  worker(librarySheet(name), { ...WALKS.find(one => one.sheet === name)!.figures({}), ...otherwise })
+
+const hinderedAt = (one: Technician, step: string) => {
+  const { plan, folded } = one
+  return hindrances(plan, folded.state, viewJob(plan, folded.state).owed, plan.steps.get(step)!)
+    .filter(({ settle }) => settle.to !== 'step' && settle.to !== 'caution')
+    .map(({ text }) => text)
+}
+const TURNED = 'Bearing cap, drive end: cap to housing, drive end not met'
+
+describe('what is wrong stops what would be done on it', () => {
+  /** The pump with the cap of the drive end turned round. */
+  function capTurned() {
+    const one = machine(PUMP)
+    one.workUntil('caps-on')
+    one.doStep(one.plan.steps.get('caps-on')!, { mates: { 'cap-de': { deg: 180 } } })
+    return one
+  }
+  const answer = (deg: number): Payloads['mate.answered'] => ({ mate: 'cap-de', deg })
+
+  it('its screws, the turning of the rotor and the cover, and nothing that only comes later', () => {
+    const one = capTurned()
+    for (const step of ['cap-pull-de', 'turn-1', 'top-on', 'run']) expect(hinderedAt(one, step), step).toContain(TURNED)
+    for (const step of ['set-seal', 'clamp-on', 'clamp-pull', 'gasket-on', 'hub-on', 'left-lift'])
+      expect(hinderedAt(one, step), step).not.toContain(TURNED)
+    expect(refusal(one, 'step.done', { step: 'cap-pull-nde' })).toMatchObject({
+      code: 'step.hindered',
+      values: { what: TURNED },
+    })
+  })
+  it('until it is put right', () => {
+    const one = capTurned()
+    one.act('mate.answered', answer(0))
+    for (const { id } of one.plan.sheet.steps) expect(hinderedAt(one, id), id).not.toContain(TURNED)
+  })
+  it('or a lead lets it pass as it is, and no longer once it is said anew', () => {
+    const one = capTurned()
+    one.concede({ kind: 'wrong way', mate: 'cap-de' }, 'Bored for both')
+    expect(hinderedAt(one, 'cap-pull-de')).not.toContain(TURNED)
+    one.act('mate.answered', answer(170))
+    expect(hinderedAt(one, 'cap-pull-de')).toContain(TURNED)
+  })
+  it('of several places only what is of that place', () => {
+    const one = machine(BLADES, { 'width-b build place 3': 45.2 })
+    one.workUntil('sharpen')
+    one.doStep(one.plan.steps.get('sharpen')!)
+    const out = 'Width of the blades, row B is out: place 3'
+    expect(hinderedAt(one, 'blades-on-b')).toContain(out)
+    for (const row of ['a', 'c']) expect(hinderedAt(one, `blades-on-${row}`), row).not.toContain(out)
+    expect(hinderedAt(one, 'shaft-in')).toContain(out)
+  })
+  it('a piece that did not come off: what fits it, and what is lifted or turned over it', () => {
+    const one = machine(PUMP)
+    one.workUntil('face-off')
+    one.doStep(one.plan.steps.get('face-off')!, { counts: { 'springs out': 7 } })
+    const lost = '7 of 8 came off: Seal springs'
+    for (const step of ['face-wet', 'rotor-in', 'turn-1', 'top-on']) expect(hinderedAt(one, step), step).toContain(lost)
+    for (const step of ['bush-off', 'sleeve-off', 'bearings-off'])
+      expect(hinderedAt(one, step), step).not.toContain(lost)
+    one.act('pieces.counted', { part: 'springs', way: 'out', n: 8 })
+    expect(hinderedAt(one, 'face-wet')).not.toContain(lost)
+  })
+  it('the step that the sheet names, where nothing else tells', () => {
+    const one = machine(BLADES, { 'pins-far build pin 2': 1.9 })
+    one.workUntil('pins-set')
+    one.doStep(one.plan.steps.get('pins-set')!)
+    const low = 'Drive pins of the primary, far end is out: pin 2'
+    expect(hinderedAt(one, 'spring-on-far')).toContain(low)
+    expect(hinderedAt(one, 'spring-on-driven')).not.toContain(low)
+  })
+})
+
+describe('the machine is not started', () => {
+  it('over a joint that weeps; it is over what is read as it runs', () => {
+    const one = machine(PUMP, { 'test-pressure': 0.4, 'warm-de': 90 })
+    one.workUntil('run')
+    const wrong = () => hinderedAt(one, 'run').filter(text => / is out| not met/.test(text))
+    expect(wrong()).toEqual(['Pressure held for 10 minutes is out'])
+    one.concede({ kind: 'out', check: 'test-pressure', moment: 'asLeft' }, 'The gauge was at fault')
+    expect(wrong()).toEqual([])
+    one.doStep(one.plan.steps.get('run')!)
+    expect(viewJob(one.plan, one.folded.state).owed.map(({ what }) => what)).toContain(
+      'Bearing temperature, drive end is out',
+    )
+  })
+  it('with two oil lines crossed', () => {
+    const one = machine(GEAR)
+    one.workUntil('lines-on')
+    const [feed, sprays] = one.plan.steps.get('lines-on')!.fits!.filter(ref => ref.startsWith('oil-line@'))
+    one.doStep(one.plan.steps.get('lines-on')!, {
+      hands: { [feed!]: sprays!, [sprays!]: feed! },
+      swapped: [feed!, sprays!],
+    })
+    for (const step of ['oil-in', 'run-light', 'run-load'])
+      expect(hinderedAt(one, step).join(), step).toContain('is in the place of')
+  })
+})
+
+describe('a sheet', () => {
+  it.each<[string, (sheet: ReturnType<typeof librarySheet>) => void, RegExp]>([
+    ['that stops a step it does not have', one => (one.mates[0]!.before = 'nowhere'), /stops an unknown step nowhere/],
+    ['whose check does', one => (one.checks[0]!.before = 'nowhere'), /check .* stops an unknown step nowhere/],
+    ['that mends what it does not check', one => (one.steps[0]!.mends = ['nothing']), /mends an unknown check nothing/],
+  ])('%s is refused', (_, change, words) => {
+    const sheet = structuredClone(librarySheet(PUMP))
+    change(sheet)
+    expect(examineSheet(sheet, SUMS_BY_NAME).join('\n')).toMatch(words)
+  })
+})
