@@ -52,7 +52,6 @@ async function overhaul(
   )
   worker.open(machine.tag, one.complaint)
   worker.workUntil(one.until, one.slips)
-  if (one.trouble) worker.act('trouble.met', one.trouble)
   if (!one.until) worker.sign('yes', one.cause)
   const id = clock.id()
   await db.insert(job).values({

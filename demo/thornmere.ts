@@ -37,8 +37,6 @@ export interface Overhaul {
   cause?: string
   /** Said otherwise than it should be, by step. */
   slips?: Record<string, Said>
-  /** What is wrong at the step it has come to. */
-  trouble?: { step: string; sign: string }
 }
 
 export interface DemoMachine {

@@ -5,7 +5,7 @@ import { asksOf, type Asks } from './parts/confirm.ts'
 import { isLoose, tightens } from './parts/joints.ts'
 import { unmetNeeds } from './parts/needs.ts'
 
-/** Settled at another step, on the card itself, or where parts and gate are: never the next thing at this step. */
+/** Settled at another step, on the card itself, or where parts and gate are: never the next thing at this step, but where something is wrong. */
 const ELSEWHERE: readonly Hindrance['settle']['to'][] = ['step', 'caution', 'part', 'mate', 'stray', 'items', 'ledger']
 
 /** Whether a step asks something that is said on the pad as it is confirmed. */
@@ -26,8 +26,9 @@ export function wantedAt(
 ): Settle[] {
   const { joint, station, fits = [], removes = [], trial } = step
   const isReached = !unmetNeeds(plan, state, step).length
-  const first = hindered.flatMap(({ settle }) =>
-    isReached && !ELSEWHERE.includes(settle.to) ? [settle as Settle] : [],
+  // What is wrong is put right before anything else is worked at.
+  const first = hindered.flatMap(({ settle, wrong }) =>
+    isReached && (wrong || !ELSEWHERE.includes(settle.to)) ? [settle as Settle] : [],
   )
   const isEasing = joint?.act === 'slacken' && plan.joints.get(joint.id)!.slacken && !removes.length
   const work: (Settle | false | undefined)[] = [

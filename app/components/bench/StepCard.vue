@@ -174,9 +174,11 @@ defineExpose({ confirm })
           </div>
           <p v-if="step.tools?.length" class="soft">Tools: {{ step.tools.join(', ') }}</p>
           <ul v-if="before.length" class="before" aria-label="Before this step">
-            <li v-for="one in before.slice(0, 6)" :key="one.text">
-              <VerdictMark verdict="Open" :word="false" />
-              <span>{{ one.text }}</span>
+            <li v-for="one in before.slice(0, 6)" :key="one.text" :class="{ wrong: one.wrong }">
+              <VerdictMark :verdict="one.wrong ? 'Out' : 'Open'" :word="false" />
+              <span
+                >{{ one.text }}<small v-if="one.wrong">{{ asSentence(one.wrong) }}</small></span
+              >
               <el-button size="small" @click="bench.settle(one.settle)">Go</el-button>
             </li>
             <li v-if="before.length > 6">
@@ -247,6 +249,15 @@ defineExpose({ confirm })
 </template>
 
 <style scoped>
+.wrong {
+  font-weight: 600;
+}
+.wrong small {
+  display: block;
+  font-weight: 400;
+  font-size: 15px;
+  color: var(--out);
+}
 .step {
   padding: 10px 16px 4px;
   display: flex;

@@ -80,6 +80,12 @@ export function stepHindrances(
   )
 }
 
+/** What is wrong and must be put right before anything is worked at a step. */
+export function wrongBefore({ plan, state, owed }: AtHand, id: string): Refusal[] {
+  const step = plan.steps.get(id)!
+  return hindrances(plan, state, owed, step).flatMap(({ text, wrong }) => (wrong ? [hindered(step, text)] : []))
+}
+
 /** What keeps a step out of reach: the steps before it that are not settled. */
 export function outOfReach({ plan, state }: Pick<AtHand, 'plan' | 'state'>, id: string): Refusal[] {
   const step = plan.steps.get(id)!

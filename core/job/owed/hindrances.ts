@@ -11,6 +11,8 @@ import { cautionKey, type JobState } from '../ledger/state.ts'
 export interface Hindrance {
   text: string
   settle: Settle | { to: 'caution'; step: string; caution: number }
+  /** What comes of it, where something is wrong that must be put right first. */
+  wrong?: string
 }
 
 /** Who is about to do a step, and when: a caution is read by whoever does it, once a shift. */
@@ -32,7 +34,7 @@ export function isCautionRead(state: JobState, step: string, caution: number, re
  * What stands between now and a step: steps before it, cautions unread, evidence owed,
  * decisions and new parts missing, a joint not torqued, what is wrong with what it would build on, tighten or load, and for
  * the step that shuts the case everything the gate names, for one that starts the machine everything wrong with it.
- * Empty when the step may be done.
+ * What is wrong stands first. Empty when the step may be done.
  */
 export function hindrances(
   plan: Plan,
@@ -61,5 +63,11 @@ export function hindrances(
   const gate = step.closes ? reasonsAt(plan, owed, step.id) : []
   const start = heldAtStart(plan, owed, step)
   const from = [...new Map([...destroyed, ...own, ...gate, ...start].map(o => [o.key, o])).values()]
-  return [...needs, ...cautions, ...from.map((o): Hindrance => ({ text: o.what, settle: o.settle }))]
+  const isWrong = (o: Obligation) => o.wrongAt !== null
+  const said = (o: Obligation): Hindrance => ({
+    text: o.what,
+    settle: o.settle,
+    ...(isWrong(o) ? { wrong: o.why } : {}),
+  })
+  return [...from.filter(isWrong).map(said), ...needs, ...cautions, ...from.filter(o => !isWrong(o)).map(said)]
 }

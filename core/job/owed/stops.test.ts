@@ -3,7 +3,7 @@ import { refusal } from '../../../tests/pump.ts'
 import { librarySheet, worker } from '../../../tests/sheets.ts'
 import { WALKS } from '../../../tests/walks/index.ts'
 import type { Technician } from '../../../demo/technician.ts'
-import { hindrances, viewJob, type Payloads } from '../index.ts'
+import { hindrances, viewJob, wantedAt, type Payloads } from '../index.ts'
 import { examineSheet } from '../../sheet/examination/index.ts'
 import { SUMS_BY_NAME } from '../../sums/index.ts'
 
@@ -42,6 +42,17 @@ describe('what is wrong stops what would be done on it', () => {
       code: 'step.hindered',
       values: { what: TURNED },
     })
+  })
+  it('its bolts are not pulled over it, and the pad is turned to what is wrong', () => {
+    const one = capTurned()
+    const bolt = { joint: 'cap-joint-nde', pass: 1, bolt: 1, torqueNm: 35, text: '35' }
+    expect(refusal(one, 'bolt.pulled', bolt)).toMatchObject({ code: 'step.hindered', values: { what: TURNED } })
+    const { plan, folded } = one
+    const step = plan.steps.get('cap-pull-nde')!
+    const { owed, results } = viewJob(plan, folded.state)
+    const hindered = hindrances(plan, folded.state, owed, step)
+    expect(hindered[0]).toMatchObject({ text: TURNED, wrong: expect.stringMatching(/pinches the bearing/) })
+    expect(wantedAt({ plan, state: folded.state, results }, step, hindered)[0]).toEqual({ to: 'mate', mate: 'cap-de' })
   })
   it('until it is put right', () => {
     const one = capTurned()

@@ -8,7 +8,7 @@ import { choice, id, optional, words, type Shaped } from '../../ledger/shape.ts'
 import { stamped } from '../../ledger/state.ts'
 import { jointName } from '../../ledger/words.ts'
 import { NO_JOINT, ordersOf, pullText, tightens } from '../../parts/joints.ts'
-import { outOfReach, unknown } from '../sense.ts'
+import { outOfReach, unknown, wrongBefore } from '../sense.ts'
 import { noSuchBolt } from './eased.ts'
 
 const refusals = refusalsAbout('bolt.pulled', {
@@ -87,7 +87,7 @@ export const boltPulled: ActKind<BoltPulled> = {
   },
   live: (at, { payload }) => {
     const step = at.plan.sheet.steps.find(one => tightens(one) && one.joint.id === payload.joint)
-    return step ? outOfReach(at, step.id) : []
+    return step ? [...wrongBefore(at, step.id), ...outOfReach(at, step.id)] : []
   },
   apply: (state, entry, plan) => {
     const { joint: name, pass, bolt, torqueNm, deg, felt, how = 'read', order } = entry.payload
