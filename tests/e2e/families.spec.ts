@@ -200,6 +200,9 @@ test('reducer: a disc in line stops what would bury it, is put right, and nothin
     .getByRole('list', { name: 'Before this step' })
     .getByRole('listitem')
     .filter({ hasText: 'stamp of the second disc not met' })
+  // Not folded away either, and with what comes of it.
+  await expect(page.getByRole('region', { name: 'Owed' })).toContainText('wrong, until it is put right')
+  await expect(stop).toContainText('nothing balances the cam')
   await stop.getByRole('button').click()
   // Blind: the dial is empty, and says nothing of where it ought to stand.
   await expect(pad(page)).not.toContainText('6:00')

@@ -2,7 +2,7 @@
 import { STATION_WORDS, unmetNeeds, type Obligation, type Settle } from '~~/core/job'
 import { STATIONS, type Step } from '~~/core/sheet'
 
-/** What is owed: before this step, what would be lost, what can be done now; the rest by station. */
+/** What is owed: what is wrong, before this step, what would be lost, what can be done now; the rest by station. */
 const job = useJob()
 const props = defineProps<{ owed: Obligation[]; step: Step | null }>()
 defineEmits<{ settle: [to: Settle] }>()
@@ -14,10 +14,19 @@ const isReached = (one: Obligation) => {
 const mine = computed(() => props.owed.filter(one => one.kind !== 'step' && one.kind !== 'joint'))
 /** What can be settled now, or would be lost; the rest lies folded by station. */
 const groups = computed(() => {
-  const here = mine.value.filter(one => props.step && one.step === props.step.id)
-  const lost = mine.value.filter(one => one.perishable && !here.includes(one))
-  const now = mine.value.filter(one => !here.includes(one) && !lost.includes(one) && isReached(one))
+  const left = new Set(mine.value)
+  const take = (is: (one: Obligation) => boolean) => {
+    const list = [...left].filter(is)
+    list.forEach(one => left.delete(one))
+    return list
+  }
+  // What is wrong is never folded away.
+  const wrong = take(one => one.wrongAt !== null)
+  const here = take(one => props.step !== null && one.step === props.step.id)
+  const lost = take(one => one.perishable)
+  const now = take(isReached)
   return [
+    { title: 'wrong, until it is put right', list: wrong },
     { title: 'before this step', list: here },
     { title: 'gone if it is forgotten', list: lost },
     { title: 'can be done now', list: now },

@@ -1,6 +1,6 @@
 import type { Plan, PartPlace } from '../../sheet/index.ts'
 import { partState, type PartState } from '../ledger/part.ts'
-import type { JobState } from '../ledger/state.ts'
+import { countKey, type JobState } from '../ledger/state.ts'
 
 export interface TrayItem extends PartPlace {
   now: PartState
@@ -12,8 +12,23 @@ export interface Tray {
   off: TrayItem[]
   bags: number
   sentOut: number
-  /** Lifted, less refitted, less off and known of: anything left over is lost. */
+  /** Parts that are off and not known of, and pieces that were counted short: each may lie in the machine. */
   notAccountedFor: number
+}
+
+/** Pieces fewer than came off, went back or were put in for the time being, as they were last counted. */
+function piecesShort({ parts, sheet }: Plan, state: JobState): number {
+  const n = (what: string, way: 'out' | 'in') => state.counts.get(countKey(what, way))?.n
+  const short = (wanted: number, counted: number | undefined) => Math.max(0, wanted - (counted ?? wanted))
+  const ofParts = [...parts.values()].map(({ ref, part }) => {
+    const { where } = partState(state, ref)
+    if (where === 'on' || !part.quantity) return 0
+    // What did not come off and what did not go back may be the same piece.
+    return Math.max(short(part.quantity, n(ref, 'out')), where === 'fitted' ? short(part.quantity, n(ref, 'in')) : 0)
+  })
+  const items = sheet.steps.flatMap(step => step.leaves ?? []).filter(debt => debt.pieces)
+  const ofItems = items.map(({ id, pieces }) => short(n(id, 'in') ?? pieces!, n(id, 'out')))
+  return [...ofParts, ...ofItems].reduce((sum, one) => sum + one, 0)
 }
 
 /** Reconciles the parts ledger by place. A part off is known of once it is bagged, tagged, laid out by rule, or given up for a new one. */
@@ -28,6 +43,6 @@ export function trayOf(plan: Plan, state: JobState): Tray {
     off,
     bags: new Set(off.flatMap(one => (one.now.kept?.as === 'bag' ? one.now.kept.label : []))).size,
     sentOut: off.filter(one => one.now.decision?.choice === 'send out' && !one.now.returned).length,
-    notAccountedFor: off.filter(one => !known(one)).length,
+    notAccountedFor: off.filter(one => !known(one)).length + piecesShort(plan, state),
   }
 }
