@@ -22,6 +22,11 @@ type Answer = Omit<MateAnswer, 'mate'>
 const props = defineProps<{ mate: Mate; given?: Answer }>()
 const emit = defineEmits<{ give: [answer: Answer | undefined] }>()
 const job = useJob()
+/** It was seen to stand wrong: that it cannot be seen is no way past. */
+const stoodWrong = computed(() => {
+  const before = job.state.mates.get(props.mate.id)
+  return before !== undefined && !before.notYet && !standsMet(job.state, props.mate, before)
+})
 const { fieldUnit } = useDisplay()
 const made = computed(() => job.state.marks.get(props.mate.id))
 const mark = computed(() => markOf(job.state, props.mate))
@@ -142,8 +147,10 @@ function again() {
         <el-button v-if="kind === 'aligned'" type="primary" data-test="stands" @click="stand"
           >It stands there</el-button
         >
-        <el-button v-if="!given?.notYet" size="small" @click="choose(NOT_YET)">Not to be seen yet</el-button>
-        <span v-else class="soft">Not to be seen yet: it stays owed before the cover.</span>
+        <el-button v-if="!given?.notYet && !stoodWrong" size="small" @click="choose(NOT_YET)"
+          >Not to be seen yet</el-button
+        >
+        <span v-else-if="given?.notYet" class="soft">Not to be seen yet: it stays owed before the cover.</span>
       </div>
     </template>
     <p v-if="why" class="why" role="alert">{{ why }}</p>

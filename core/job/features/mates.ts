@@ -21,6 +21,8 @@ const refusals = refusalsAbout('mate', {
   oneThing: ({ mate }: { mate: string }) => `${mate}: say one thing, where it stands or what is seen.`,
   choose: ({ mate }: { mate: string }) => `${mate}: choose one of what may be seen.`,
   markLost: ({ mate }: { mate: string }) => `${mate}: the mark was lost. Write how it was set without it.`,
+  stoodWrong: ({ mate }: { mate: string }) =>
+    `${mate}: it was seen to stand wrong. Put it right, then say how it stands now.`,
   where: ({ mate }: { mate: string }) => `${mate}: set on the dial where the mark stands now.`,
 })
 
@@ -47,7 +49,11 @@ const answered: ActKind<MateAnswer> = {
     const { deg, mm, label, say, notYet } = payload
     if ([deg, mm, label, say, notYet].filter(one => one !== undefined).length !== 1)
       return refusals.oneThing({ mate: title })
-    if (notYet) return null
+    if (notYet) {
+      const before = state.mates.get(mate.id)
+      const stoodWrong = before && !before.notYet && !standsMet(state, mate, before)
+      return stoodWrong ? refusals.stoodWrong({ mate: title }) : null
+    }
     if (rule.kind === 'seen') return rule.choices.some(one => one.say === say) ? null : refusals.choose({ mate: title })
     if (!markOf(state, mate)) return say ? null : refusals.markLost({ mate: title })
     if (rule.kind === 'distance') return typedMm(mate, payload)

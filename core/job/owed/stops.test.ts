@@ -59,6 +59,12 @@ describe('what is wrong stops what would be done on it', () => {
     one.act('mate.answered', answer(0))
     for (const { id } of one.plan.sheet.steps) expect(hinderedAt(one, id), id).not.toContain(TURNED)
   })
+  it('and is not passed by saying that it cannot be seen', () => {
+    const one = capTurned()
+    expect(refusal(one, 'mate.answered', { mate: 'cap-de', notYet: true })).toMatchObject({ code: 'mate.stoodWrong' })
+    one.act('mate.answered', answer(0))
+    expect(refusal(one, 'mate.answered', { mate: 'cap-de', notYet: true })).toBeNull()
+  })
   it('or a lead lets it pass as it is, and no longer once it is said anew', () => {
     const one = capTurned()
     one.concede({ kind: 'wrong way', mate: 'cap-de' }, 'Bored for both')
