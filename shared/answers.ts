@@ -82,7 +82,7 @@ export interface MachineAnswer {
   /** When the hours were last read, and by whom; by nobody where that was in the shell. Null: never since it was put in the yard. */
   hoursRead: { at: string; by: string | null } | null
   sheet: SheetName
-  /** How each check stands now, base unit; `cell` is the key of the place that stands for it where some of it was renewed since, else empty. */
+  /** How each check stands now, the worst first, base unit; `cell` is the key of the place that stands for it where some of it was renewed since, else empty. */
   standing: { checkId: string; cell: string; value: number; verdict: Verdict; share: number | null }[]
   /** What each check came to as a whole, oldest first. */
   readings: {

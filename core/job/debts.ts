@@ -9,8 +9,6 @@ import { keyOf, type OwedId, type OwedKind } from './owed/id.ts'
 import type { Obligation } from './owed/owing.ts'
 import { stopsOf } from './owed/stops.ts'
 
-const NOTHING: ReadonlySet<string> = new Set()
-
 const features = Object.values(FEATURES) as Feature[]
 const SOURCES = features.flatMap(({ sources = [] }) => sources)
 const KINDS = new Map(
@@ -64,8 +62,7 @@ export function obligations(
         perishable: false,
         who: 'fitter',
         ...owing,
-        stops: wrong ? stopsOf(plan, wrong) : NOTHING,
-        wrongAt: wrong?.at ?? null,
+        wrong: wrong ? { at: wrong.at ?? null, stops: stopsOf(plan, wrong) } : null,
         withItsStep,
         onceReached,
         holdsStart,

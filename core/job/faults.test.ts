@@ -17,7 +17,6 @@ import {
   timeOf,
   viewJob,
   standingReadings,
-  worstCheck,
   type AnyEntry,
   type EntryKind,
   type OwedId,
@@ -369,7 +368,7 @@ describe('an out that was renewed', () => {
     expect(view().gate.open).toBe(true)
     const { readings } = projectJob(plan, state())
     expect(readings.find(one => one.checkId === 'impeller-eye' && one.moment === 'inspect')!.stands).toBe(false)
-    expect(worstCheck(standingReadings(readings, () => 'this job'))!.verdict).not.toBe('Out')
+    expect(standingReadings(readings, () => 'this job')[0]!.verdict).not.toBe('Out')
     expect(recordOf(plan, worker.folded.entries, new Map()).readings.filter(one => one.history).length).toBe(4)
   })
   it('renewed again, the first new one is history too, and the second is measured', () => {

@@ -53,6 +53,7 @@ export {
   missedBy,
   readLabel,
   standsMet,
+  standsWrong,
 } from './parts/mates.ts'
 export {
   asksOf,
@@ -110,7 +111,7 @@ export type { CellRead } from './measuring/cells.ts'
 export { roundOf, roundsOf, shortOf, type RoundGoal } from './parts/rounds.ts'
 export { causesOf, signMet, signsOf, type Cause, type Worked } from './parts/troubles.ts'
 export { isSameGround, projectJob, type Projection } from './record/projection.ts'
-export { standingReadings, worstCheck, type KnownReading } from './record/stands.ts'
+export { standingReadings, type KnownReading } from './record/stands.ts'
 export { recordOf, entryWords, type JobRecord } from './record/record.ts'
 export { recordParts, recordTables, type RecordTable } from './record/record-tables.ts'
 export { MOMENT_WORDS, STATION_WORDS, checkName, kitWords, newFrom, partName } from './ledger/words.ts'

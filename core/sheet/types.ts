@@ -469,7 +469,7 @@ export interface Step {
   closes?: boolean | string
   /** What this step does to all that is in by then: nothing wrong may be among it. */
   loads?: Load
-  /** It starts the machine, or its motor alone: the machine is not started over anything that is wrong. */
+  /** It starts the machine, which is not started over anything that is wrong. */
   starts?: Start
   /** Checks that this step puts right: being out of one of them never stops it. */
   mends?: string[]
@@ -482,7 +482,7 @@ export interface Step {
 export const LOADS = ['turns', 'lifts', 'jacks'] as const
 export type Load = (typeof LOADS)[number]
 
-export const STARTS = ['machine', 'motor alone'] as const
+export const STARTS = ['machine'] as const
 export type Start = (typeof STARTS)[number]
 
 export const SIGNERS = ['lead', 'certified', 'competent'] as const

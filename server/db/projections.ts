@@ -1,5 +1,5 @@
 import { and, desc, eq, inArray, isNotNull, isNull, sql } from 'drizzle-orm'
-import { standingReadings, worstCheck, type JobState, type Projection } from '../../core/job/index.ts'
+import { standingReadings, type JobState, type Projection } from '../../core/job/index.ts'
 import type { Database, Transaction } from './client.ts'
 import { equipmentState, fittedPart, job, reading, stockMovement } from './schema.ts'
 
@@ -111,7 +111,7 @@ const isStanding = ({ signedAt, cancelledAt }: Row, state: JobState, before: Pro
   )
 }
 
-/** How every check of a machine stands, over all its jobs. */
+/** How every check of a machine stands, over all its jobs, the worst first. */
 export async function machineStanding(db: Database | Transaction, tag: string) {
   const newest = await db
     .selectDistinctOn([reading.checkId, reading.cell])
@@ -146,7 +146,7 @@ export async function writeEquipmentState(
       .limit(1),
     machineStanding(tx, tag),
   ])
-  const worst = worstCheck(standing)
+  const [worst] = standing
   const written = {
     openJobId: open?.id ?? null,
     openJobNumber: open?.number ?? null,

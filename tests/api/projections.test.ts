@@ -4,7 +4,7 @@ import { eq } from 'drizzle-orm'
 import { v7 as uuid } from 'uuid'
 import { wornFindings, type Wear } from '../../demo/findings.ts'
 import { Technician } from '../../demo/technician.ts'
-import { atOf, emptyFold, extend, planIn, projectJob, standingReadings, worstCheck } from '../../core/job/index.ts'
+import { atOf, emptyFold, extend, planIn, projectJob, standingReadings } from '../../core/job/index.ts'
 import type { SignedInPerson } from '../../shared/answers.ts'
 import { append, type Arrival } from '../../server/db/append.ts'
 import { database, disconnect, ledgerDatabase } from '../../server/db/client.ts'
@@ -94,7 +94,7 @@ async function wanted(tag: string) {
     }),
   )
   const readings = folded.flatMap(({ row, projected }) => projected.readings.map(one => ({ ...one, job: row.id })))
-  const worst = worstCheck(standingReadings(readings, one => one.job))
+  const worst = standingReadings(readings, one => one.job)[0] ?? null
   const signed = folded.filter(({ state }) => state.signed).at(-1)
   const open = folded.filter(({ state }) => !state.signed && !state.cancelled).at(-1)
   return {

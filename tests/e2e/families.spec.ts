@@ -212,6 +212,11 @@ test('reducer: a disc in line stops what would bury it, is put right, and nothin
   await doStep(page)
 
   await jobAt(page, 'R-118', 'join')
+  await page.locator('[data-test=trouble]').click()
+  await pad(page).locator('[data-test=sign]').filter({ hasText: 'It will not close by hand' }).click()
+  await expect(pad(page)).toContainText('The second disc is not half a turn from the first')
+  await expect(before(page)).toContainText('It will not close by hand')
+  await pad(page).locator('[data-test=it-was]').first().click()
   await doStep(page, { 'Gap at the joint, closed by hand': ['0.04'] })
   await expect(page.locator('[data-step=bolts-in]')).toBeVisible()
 })

@@ -116,7 +116,7 @@ export class Bench {
     const isStopped = ({ id }: Step) =>
       this.refused.size
         ? this.refused.has(id)
-        : own.some(one => (one.step === id && !one.withItsStep) || one.stops.has(id))
+        : own.some(one => (one.step === id && !one.withItsStep) || one.wrong?.stops.has(id))
     return this.plan.sheet.steps.filter(isStopped).map(step => step.id)
   }
 

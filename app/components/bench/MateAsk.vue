@@ -8,6 +8,7 @@ import {
   readLabel,
   sentenceOf,
   standsMet,
+  standsWrong,
   type MateAnswer,
 } from '~~/core/job'
 import { withinTurn } from '~~/core/marks'
@@ -23,10 +24,7 @@ const props = defineProps<{ mate: Mate; given?: Answer }>()
 const emit = defineEmits<{ give: [answer: Answer | undefined] }>()
 const job = useJob()
 /** It was seen to stand wrong: that it cannot be seen is no way past. */
-const stoodWrong = computed(() => {
-  const before = job.state.mates.get(props.mate.id)
-  return before !== undefined && !before.notYet && !standsMet(job.state, props.mate, before)
-})
+const stoodWrong = computed(() => standsWrong(job.state, props.mate))
 const { fieldUnit } = useDisplay()
 const made = computed(() => job.state.marks.get(props.mate.id))
 const mark = computed(() => markOf(job.state, props.mate))

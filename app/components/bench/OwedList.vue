@@ -21,7 +21,7 @@ const groups = computed(() => {
     return list
   }
   // What is wrong is never folded away.
-  const wrong = take(one => one.wrongAt !== null)
+  const wrong = take(one => one.wrong !== null)
   const here = take(one => props.step !== null && one.step === props.step.id)
   const lost = take(one => one.perishable)
   const now = take(isReached)

@@ -44,13 +44,11 @@ function read(now: MachineAnswer) {
 const plan = computed(() => found.value && sheet.value && planFor(sheet.value, found.value.equipment.variants))
 /** How every check stands, worst first. */
 const standing = computed(() =>
-  (found.value?.standing ?? [])
-    .flatMap(one => {
-      const check = plan.value?.checks.get(one.checkId)
-      const { place: station, column: plane } = one.cell ? atOf(one.cell) : {}
-      return check ? [{ ...one, check, place: placeName({ station, plane: check.planes && plane }) }] : []
-    })
-    .sort((a, b) => (b.verdict === 'Out' ? 2 : (b.share ?? 0)) - (a.verdict === 'Out' ? 2 : (a.share ?? 0))),
+  (found.value?.standing ?? []).flatMap(one => {
+    const check = plan.value?.checks.get(one.checkId)
+    const { place: station, column: plane } = one.cell ? atOf(one.cell) : {}
+    return check ? [{ ...one, check, place: placeName({ station, plane: check.planes && plane }) }] : []
+  }),
 )
 /** A check over the overhauls, oldest first. */
 const over = (id: string) =>

@@ -9,7 +9,7 @@ import { flag, id, lying, optional, words, type Shaped } from '../ledger/shape.t
 import { stamped, type Stamp } from '../ledger/state.ts'
 import { mateName } from '../ledger/words.ts'
 import { beforeCover, type Owing, type Source } from '../owed/owing.ts'
-import { answerText, canBeSeen, markOf, mateMet, readLabel, standsMet, typedMm } from '../parts/mates.ts'
+import { answerText, canBeSeen, markOf, mateMet, readLabel, standsMet, standsWrong, typedMm } from '../parts/mates.ts'
 import { outOfReach, unknown } from './sense.ts'
 
 /** How two parts that must meet are seen to stand. Whether that meets is worked out, not claimed. */
@@ -49,11 +49,7 @@ const answered: ActKind<MateAnswer> = {
     const { deg, mm, label, say, notYet } = payload
     if ([deg, mm, label, say, notYet].filter(one => one !== undefined).length !== 1)
       return refusals.oneThing({ mate: title })
-    if (notYet) {
-      const before = state.mates.get(mate.id)
-      const stoodWrong = before && !before.notYet && !standsMet(state, mate, before)
-      return stoodWrong ? refusals.stoodWrong({ mate: title }) : null
-    }
+    if (notYet) return standsWrong(state, mate) ? refusals.stoodWrong({ mate: title }) : null
     if (rule.kind === 'seen') return rule.choices.some(one => one.say === say) ? null : refusals.choose({ mate: title })
     if (!markOf(state, mate)) return say ? null : refusals.markLost({ mate: title })
     if (rule.kind === 'distance') return typedMm(mate, payload)
@@ -104,7 +100,8 @@ const notMet: Source = ({ plan, state }) =>
           : `${title}: ${mate.title[0]!.toLowerCase()}${mate.title.slice(1)} not met`,
         why: mate.ifWrong,
         step: own ?? beforeCover(plan, at[0]),
-        ...(isOpen ? {} : { wrong: { of: moved, at: at[0], isIn: true, before: mate.before } }),
+        // What was said is taken back, or was never said with its step: nobody builds on that either.
+        ...(own || answer?.notYet ? {} : { wrong: { of: moved, at: at[0], isIn: true, before: mate.before } }),
         settle: own ? { to: 'step', step: own } : { to: 'mate', mate: mate.id },
       },
     ]

@@ -59,15 +59,14 @@ export function hindrances(
   const destroyed = owed.filter(o => destroys.has(o.key))
   // What waits for the parts this step fits is settled before it; a tag or bag does not hold up the hand that fits, and
   // how parts stand is said with the step itself.
-  const own = owed.filter(o => (o.step === step.id && !o.withItsStep) || o.stops.has(step.id))
+  const own = owed.filter(o => (o.step === step.id && !o.withItsStep) || o.wrong?.stops.has(step.id))
   const gate = step.closes ? reasonsAt(plan, owed, step.id) : []
   const start = heldAtStart(plan, owed, step)
   const from = [...new Map([...destroyed, ...own, ...gate, ...start].map(o => [o.key, o])).values()]
-  const isWrong = (o: Obligation) => o.wrongAt !== null
   const said = (o: Obligation): Hindrance => ({
     text: o.what,
     settle: o.settle,
-    ...(isWrong(o) ? { wrong: o.why } : {}),
+    ...(o.wrong ? { wrong: o.why } : {}),
   })
-  return [...from.filter(isWrong).map(said), ...needs, ...cautions, ...from.filter(o => !isWrong(o)).map(said)]
+  return [...from.filter(o => o.wrong).map(said), ...needs, ...cautions, ...from.filter(o => !o.wrong).map(said)]
 }

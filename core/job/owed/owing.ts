@@ -20,10 +20,8 @@ export interface Obligation {
   why: string
   /** The step that waits for it; null when only the hand-back does. */
   step: string | null
-  /** Steps that cannot be done while it is so: those that would cover, load or build on what is wrong. */
-  stops: ReadonlySet<string>
-  /** The step at which it came to be wrong, where something is; else null. */
-  wrongAt: string | null
+  /** Where something is wrong: the step it came to be so at, and those that cannot be done while it is. Else null. */
+  wrong: { at: string | null; stops: ReadonlySet<string> } | null
   /** What it keeps from being shut, the first gate it lies behind; `hand-back` where none does. */
   blocks: string
   settle: Settle
@@ -47,7 +45,7 @@ export interface Scene {
 /** An obligation as its source says it. */
 export type Owing = Omit<
   Obligation,
-  'key' | 'kind' | 'blocks' | 'stops' | 'wrongAt' | 'perishable' | 'withItsStep' | 'onceReached' | 'holdsStart' | 'who'
+  'key' | 'kind' | 'blocks' | 'wrong' | 'perishable' | 'withItsStep' | 'onceReached' | 'holdsStart' | 'who'
 > &
   Partial<Pick<Obligation, 'perishable' | 'who'>> & {
     /** What is wrong, where something is: it stops what would be done on it. */

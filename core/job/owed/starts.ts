@@ -6,7 +6,7 @@ import type { Obligation } from './owing.ts'
  * for the start itself, or for a later step, does not: it is read, or put there, once it has run.
  */
 export function heldAtStart(plan: Plan, owed: readonly Obligation[], step: Step): Obligation[] {
-  if (step.starts !== 'machine') return []
+  if (!step.starts) return []
   const isLater = (at: string | null) => at !== null && (at === step.id || stepsBefore(plan.steps, at).has(step.id))
-  return owed.filter(one => one.holdsStart && !isLater(one.step) && !isLater(one.wrongAt))
+  return owed.filter(one => one.holdsStart && !isLater(one.step) && !isLater(one.wrong?.at ?? null))
 }

@@ -65,6 +65,18 @@ describe('what is wrong stops what would be done on it', () => {
     one.act('mate.answered', answer(0))
     expect(refusal(one, 'mate.answered', { mate: 'cap-de', notYet: true })).toBeNull()
   })
+  it('nor by taking the answer back: what nobody has said is not built on', () => {
+    const one = capTurned()
+    const said = one.folded.entries.find(
+      ({ kind, payload }) => kind === 'mate.answered' && (payload as { mate: string }).mate === 'cap-de',
+    )!
+    one.act('entry.corrected', { target: said.id, why: 'slip' })
+    const open = 'How it stands: Cap to housing, drive end'
+    expect(hinderedAt(one, 'cap-pull-de')).toContain(open)
+    expect(hinderedAt(one, 'set-seal')).not.toContain(open)
+    one.act('mate.answered', answer(0))
+    expect(hinderedAt(one, 'cap-pull-de')).not.toContain(open)
+  })
   it('or a lead lets it pass as it is, and no longer once it is said anew', () => {
     const one = capTurned()
     one.concede({ kind: 'wrong way', mate: 'cap-de' }, 'Bored for both')

@@ -75,6 +75,12 @@ export function standsMet(state: Marked, mate: Mate, answer: MateAnswer): boolea
   return marks.length ? marks.every(mark => mateMet(mate, mark, answer)) : mateMet(mate, undefined, answer)
 }
 
+/** Whether two parts were seen to stand otherwise than they must, as it was last said. */
+export function standsWrong(state: Pick<JobState, 'marks' | 'mates'>, mate: Mate): boolean {
+  const said = state.mates.get(mate.id)
+  return said !== undefined && !said.notYet && !standsMet(state, mate, said)
+}
+
 /** Whether the marks of a mate say different things: parts that stand by the one do not stand by the other. */
 export function marksDiffer(state: Marked, mate: Mate): boolean {
   const { rule } = mate

@@ -11,7 +11,6 @@ import {
   showLimits,
   showValue,
   standingReadings,
-  worstCheck,
   type AnyEntry,
   type JobRecord,
 } from '../index.ts'
@@ -187,9 +186,9 @@ describe('the worst check', () => {
   })
   it('is the one that has used most, by its newest reading', () => {
     const three = [one('a', 'Holds', 0.3, '1'), one('b', 'Thin', 0.9, '1'), one('b', 'Holds', 0.1, '2')]
-    expect(worstCheck(standingReadings(three, each => each.takenAt))!.checkId).toBe('a')
-    expect(worstCheck([one('a', 'Thin', 0.99, '1'), one('b', 'Out', null, '1')])!.checkId).toBe('b')
-    expect(worstCheck([])).toBeNull()
+    expect(standingReadings(three, each => each.takenAt)[0]!.checkId).toBe('a')
+    expect(standingReadings([one('a', 'Thin', 0.99, '1'), one('b', 'Out', null, '1')], () => 1)[0]!.checkId).toBe('b')
+    expect(standingReadings([], () => 1)).toEqual([])
   })
   it('is never one of parts that are gone: a later job that read it and renewed them speaks for it', () => {
     const of = (job: string, cell: string, stands: boolean, takenAt: string, share = 0.5) => ({

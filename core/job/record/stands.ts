@@ -19,7 +19,7 @@ const worseFirst = (a: KnownReading, b: KnownReading) =>
   used(b) - used(a) || isAsked(a) - isAsked(b) || a.checkId.localeCompare(b.checkId)
 
 /**
- * How each check stands on a machine: as the last job found it that read it whole. Where a part of it was renewed since, the
+ * How each check stands on a machine, the one that has used most of its allowance first: as the last job found it that read it whole. Where a part of it was renewed since, the
  * worst of the places that were not stands for it; where all were, nothing is known of what is in there now.
  * @param readings in any order; older ones may be left out
  * @param jobOf tells the jobs apart
@@ -28,7 +28,7 @@ export function standingReadings<R extends KnownReading>(readings: readonly R[],
   const later = (a: R | undefined, b: R) => (!a || b.takenAt >= a.takenAt ? b : a)
   const last = new Map<string, R>()
   for (const one of readings) if (!one.cell) last.set(one.checkId, later(last.get(one.checkId), one))
-  return [...last.values()].flatMap(whole => {
+  const standing = [...last.values()].flatMap(whole => {
     if (whole.stands) return [whole]
     const cells = new Map<string, R>()
     for (const one of readings)
@@ -39,8 +39,5 @@ export function standingReadings<R extends KnownReading>(readings: readonly R[],
       .sort(worseFirst)
       .slice(0, 1)
   })
+  return standing.sort(worseFirst)
 }
-
-/** The check that has used most of its allowance; null when none is measured. */
-export const worstCheck = <R extends KnownReading>(standing: readonly R[]): R | null =>
-  standing.toSorted(worseFirst)[0] ?? null

@@ -86,8 +86,10 @@ export const boltPulled: ActKind<BoltPulled> = {
     return SAYS[wanted.by](joint, wanted, payload)
   },
   live: (at, { payload }) => {
-    const step = at.plan.sheet.steps.find(one => tightens(one) && one.joint.id === payload.joint)
-    return step ? [...wrongBefore(at, step.id), ...outOfReach(at, step.id)] : []
+    // A joint that is drawn up for a trial, or nipped first, has several steps: what is wrong is looked for at the one at hand.
+    const steps = at.plan.sheet.steps.filter(one => tightens(one) && one.joint.id === payload.joint)
+    const now = steps.find(one => !at.state.steps.has(one.id))
+    return [...(now ? wrongBefore(at, now.id) : []), ...(steps[0] ? outOfReach(at, steps[0].id) : [])]
   },
   apply: (state, entry, plan) => {
     const { joint: name, pass, bolt, torqueNm, deg, felt, how = 'read', order } = entry.payload
