@@ -103,7 +103,9 @@ function allNamed(value: Json, families: ReadonlyMap<string, string[]>, named: {
   if (Array.isArray(value))
     return value.flatMap((one): Json[] => {
       const all = allIn(one)
-      const known = all === undefined || named.left < 0 ? undefined : families.get(all)
+      const family = all === undefined || named.left < 0 ? undefined : families.get(all)
+      // One that is itself called so would be written out for ever.
+      const known = family?.some(isAll) ? undefined : family
       named.left -= known?.length ?? 0
       // An element with several of them is gone through once for each.
       return known

@@ -195,6 +195,12 @@ const changeAt = (sheet: Anything, path: (string | number)[], value: unknown) =>
   else at[path.at(-1)!] = value
 }
 
+it('a place that is called like all of them is a fault, and is not written out for ever', () => {
+  const sheet = structuredClone(read('tests/sheets/four-bearing-fit-up.yaml'))
+  changeAt(sheet, ['lists', 'brg', 1, 'id'], '{*}')
+  expect(faults(sheet)).not.toEqual([])
+})
+
 describe.each(['library/m14-axially-split-pump.yaml', 'tests/sheets/four-bearing-fit-up.yaml'])(
   'whatever is put anywhere in %s',
   path => {
