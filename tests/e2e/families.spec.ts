@@ -201,7 +201,7 @@ test('reducer: a disc in line stops what would bury it, is put right, and nothin
     .getByRole('listitem')
     .filter({ hasText: 'stamp of the second disc not met' })
   // Not folded away either, and with what comes of it.
-  await expect(page.getByRole('region', { name: 'Owed' })).toContainText('wrong, until it is put right')
+  await expect(page.getByRole('region', { name: 'Owed' })).toContainText('stops what comes next')
   await expect(stop).toContainText('nothing balances the cam')
   await stop.getByRole('button').click()
   // Blind: the dial is empty, and says nothing of where it ought to stand.

@@ -20,13 +20,13 @@ const groups = computed(() => {
     list.forEach(one => left.delete(one))
     return list
   }
-  // What is wrong is never folded away.
+  // What stops the work is never folded away.
   const wrong = take(one => one.wrong !== null)
   const here = take(one => props.step !== null && one.step === props.step.id)
   const lost = take(one => one.perishable)
   const now = take(isReached)
   return [
-    { title: 'wrong, until it is put right', list: wrong },
+    { title: 'stops what comes next', list: wrong },
     { title: 'before this step', list: here },
     { title: 'gone if it is forgotten', list: lost },
     { title: 'can be done now', list: now },
