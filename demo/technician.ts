@@ -139,6 +139,7 @@ export class Technician {
   /** Everything that comes before a step is confirmed: cautions, marks, decisions, readings, bolts, signatures. */
   prepare(step: Step): void {
     this.clock.between?.()
+    this.readyAgain(step)
     step.cautions?.forEach((_, caution) => this.act('caution.read', { step: step.id, caution }))
     // What one pad settles may open another: a sum asks for more, a choice brings checks with it.
     const worked = new Set<string>()
@@ -238,12 +239,23 @@ export class Technician {
   }
 
   decideAll(): void {
-    for (const { ref, part } of this.plan.parts.values()) {
-      const now = partState(this.folded.state, ref)
-      if (now.where !== 'off') continue
-      const choice = part.renewal === 'always' ? 'renew' : this.findings.choice(ref)
-      if (part.renewal !== 'always') this.act('part.decided', { parts: [ref], choice })
-      if (choice === 'renew') this.act('part.renewed', { part: ref, from: newFrom(part) })
+    for (const ref of this.plan.parts.keys()) if (partState(this.folded.state, ref).where === 'off') this.decide(ref)
+  }
+
+  private decide(ref: Ref): void {
+    const { part } = this.plan.parts.get(ref)!
+    const choice = part.renewal === 'always' ? 'renew' : this.findings.choice(ref)
+    if (part.renewal !== 'always') this.act('part.decided', { parts: [ref], choice })
+    if (choice === 'renew') this.act('part.renewed', { part: ref, from: newFrom(part) })
+  }
+
+  /** What came off again since it was decided is decided again, where it was harmed or is always new. */
+  private readyAgain({ station, fits = [] }: Step): void {
+    if (station === 'strip') return
+    for (const ref of fits) {
+      const { where, decision, renewed } = partState(this.folded.state, ref)
+      const isReady = this.plan.parts.get(ref)!.part.renewal === 'always' ? renewed : decision
+      if (where === 'off' && !isReady) this.decide(ref)
     }
   }
 

@@ -6,7 +6,9 @@ import { actOf } from './kinds.ts'
 import { refusalsAbout, sentenceOf, together, type Refusal } from '../refusal.ts'
 import { rolesWords } from './ledger/roles.ts'
 import { hadSeen } from './ledger/seen.ts'
+import { stepsAbout } from './parts/about.ts'
 import { unmetNeeds } from './parts/needs.ts'
+import { coveredBy } from './parts/over.ts'
 import type { JobState } from './ledger/state.ts'
 import { planIn } from './switching.ts'
 
@@ -20,6 +22,8 @@ const refusals = refusalsAbout('entry', {
   opening: () => 'The opening of a job cannot be taken back. Cancel the job instead.',
   stands: () => 'That stands as it is. Write an addendum instead.',
   takeBack: () => 'That cannot be put otherwise. Take it back, and do it again.',
+  covered: ({ over }: { over: string }) =>
+    `“${over}” was done over it since. A lead corrects it now, or the step is taken up again.`,
   ground: ({ why }: { why: string }) => `A later act depends on it (${why}) Take that back first.`,
   doneAfter: ({ step }: { step: string }) => `“${step}” was done after it.`,
 })
@@ -99,7 +103,7 @@ export function refusalOf(plan: Plan, folded: Folded, entry: AnyEntry): Refusal 
  * corrects by the role of whoever corrects, and nothing later may lose its ground.
  */
 function correctionRefusal(plan: Plan, folded: Folded, entry: Entry<'entry.corrected'>): Refusal | null {
-  const own = claimRefusal(folded.entries, standingIn(folded.entries), entry)
+  const own = claimRefusal(folded.entries, standingIn(folded.entries), entry) ?? coveredRefusal(plan, folded, entry)
   if (own) return own
   const { replacement } = entry.payload
   const corrected = [...folded.entries, entry as AnyEntry]
@@ -135,6 +139,24 @@ function claimRefusal(
   return replacement && allowed === 'take back' ? refusals.takeBack() : null
 }
 
+/** Entries that say how something stands, went in or reads: where that is covered, putting them otherwise is a lead's. */
+const ANSWERS: readonly AnyEntry['kind'][] = [
+  'mate.answered',
+  'pieces.counted',
+  'lubricant.applied',
+  'joint.locked',
+  'reading.taken',
+]
+
+/** Why what was said of something that lies under other work by now is not put otherwise by a fitter: it cannot be seen any more. */
+function coveredRefusal(opened: Plan, { entries, state }: Folded, by: Entry<'entry.corrected'>): Refusal | null {
+  const root = by.role === 'lead' ? undefined : rootOf(entries, by.payload.target)
+  if (!root || !ANSWERS.includes(root.kind)) return null
+  const plan = planIn(opened, state)
+  const over = coveredBy(plan, state, stepsAbout(plan, root.payload))
+  return over && refusals.covered({ over: over.title })
+}
+
 /**
  * Corrections that come together, judged together: the ledger is read once with all of them in it, and each replacement is
  * judged in the past it reaches back to. Null where one of them may not be, or bears on another of them.
@@ -142,7 +164,11 @@ function claimRefusal(
 function correctedTogether(plan: Plan, folded: Folded, run: readonly Entry<'entry.corrected'>[]): Folded | null {
   const standing = new Set(standingIn(folded.entries))
   for (const one of run) {
-    if (ownRefusal(plan, folded.state, one as AnyEntry) || claimRefusal(folded.entries, standing, one)) return null
+    const refused =
+      ownRefusal(plan, folded.state, one as AnyEntry) ??
+      claimRefusal(folded.entries, standing, one) ??
+      coveredRefusal(plan, folded, one)
+    if (refused) return null
     standing.delete(one.payload.target)
   }
   const entries = [...folded.entries, ...(run as readonly AnyEntry[])]

@@ -1,5 +1,6 @@
 import type { Plan } from '../sheet/index.ts'
 import { obligations } from './debts.ts'
+import { undoneBy } from './features/reopenings.ts'
 import { actOf, emptyState } from './kinds.ts'
 import type { AtHand } from './ledger/act.ts'
 import { effectiveEntries } from './ledger/corrections.ts'
@@ -16,7 +17,7 @@ const refusals = refusalsAbout('ledger', {
 export function senseOf(plan: Plan, state: JobState, entry: AnyEntry): Refusal | null {
   if (isClosed(state) && entry.kind !== 'addendum.written')
     return refusals.closed({ how: state.signed ? 'signed' : 'cancelled' })
-  return actOf(entry)!.sense(plan, state, entry)
+  return undoneBy(plan, state, entry) ?? actOf(entry)!.sense(plan, state, entry)
 }
 
 /** A job as an act finds it; what is owed is worked out once, when it is asked for. */

@@ -441,6 +441,8 @@ export interface Step {
   text?: string
   /** Steps that come before; `loop fit-up` for a loop that has come out good. */
   needs?: string[]
+  /** Steps that what it puts on lies over: all of them, where the orders of taking off and of building up do not tell. */
+  over?: string[]
   /** Loops that must have come out good; said by `needs`. */
   after?: string[]
   removes?: Ref[]

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import {
   basisOf,
+  canBeReopened,
   competenceFor,
   confirmationOf,
   holdStands,
@@ -13,6 +14,7 @@ import {
   STATION_WORDS,
   type Competence,
   type Role,
+  type Settle,
 } from '~~/core/job'
 import type { Hold, Step } from '~~/core/sheet'
 import type { SignedInPerson } from '~~/shared/answers'
@@ -54,6 +56,13 @@ const cautions = computed(() =>
 )
 const before = computed(() => bench.hindered.filter(one => one.settle.to !== 'caution'))
 const done = computed(() => (bench.isDone ? job.state.steps.get(step.value!.id)! : null))
+/** Where a step that is done and went wrong is begun again; null where it is taken back in the ledger, if at all. */
+const again = computed((): Settle | null => {
+  const one = step.value
+  if (!one || !done.value || done.value.skipped || job.isClosed || !canBeReopened(job.plan, one)) return null
+  const round = job.plan.loopOf.get(one.id)
+  return round ? { to: 'round', loop: round.id } : { to: 'reopen', step: one.id }
+})
 const hold = computed(() => (step.value?.hold ? holdStands(job.plan, job.state, step.value) : null))
 /** A press meant for what stood here before does nothing: another step, or another caution. */
 const resting = useRest(() => [step.value?.id, bench.isDone, ...cautions.value.map(one => one.read)].join())
@@ -156,6 +165,9 @@ defineExpose({ confirm })
           {{ done.skipped ? `Left out: ${done.skipped}` : 'Done' }} by {{ job.names.get(done.by) }},
           {{ siteTime(done.at) }}
           <el-button size="small" @click="bench.choose(null)">To the next step <kbd>n</kbd></el-button>
+          <el-button v-if="again" size="small" data-test="again" @click="bench.look(again)">{{
+            again.to === 'round' ? 'Another round' : 'Take it up again'
+          }}</el-button>
         </p>
         <template v-else>
           <div v-for="caution in cautions" :key="caution.i" class="caution" :class="{ read: caution.read }">

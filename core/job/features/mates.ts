@@ -7,8 +7,10 @@ import { by, section, text } from '../ledger/section.ts'
 import { settled, type Contested } from '../ledger/seen.ts'
 import { flag, id, lying, optional, words, type Shaped } from '../ledger/shape.ts'
 import { stamped, type Stamp } from '../ledger/state.ts'
-import { mateName } from '../ledger/words.ts'
+import { mateName, stepName } from '../ledger/words.ts'
 import { beforeCover, type Owing, type Source } from '../owed/owing.ts'
+import { stepsAbout } from '../parts/about.ts'
+import { coveredBy } from '../parts/over.ts'
 import { answerText, canBeSeen, markOf, mateMet, readLabel, standsMet, standsWrong, typedMm } from '../parts/mates.ts'
 import { outOfReach, unknown } from './sense.ts'
 
@@ -23,6 +25,8 @@ const refusals = refusalsAbout('mate', {
   markLost: ({ mate }: { mate: string }) => `${mate}: the mark was lost. Write how it was set without it.`,
   stoodWrong: ({ mate }: { mate: string }) =>
     `${mate}: it was seen to stand wrong. Put it right, then say how it stands now.`,
+  covered: ({ mate, over, step }: { mate: string; over: string; step: string }) =>
+    `${mate}: “${over}” was done over it since it was said. Take “${step}” up again, or have a lead correct what was said.`,
   where: ({ mate }: { mate: string }) => `${mate}: set on the dial where the mark stands now.`,
 })
 
@@ -57,8 +61,16 @@ const answered: ActKind<MateAnswer> = {
     return deg === undefined ? refusals.where({ mate: title }) : null
   },
   live: (at, { payload }) => {
-    const { asked } = at.plan.mates.get(payload.mate)!
-    return asked && !payload.notYet ? outOfReach(at, asked) : []
+    const { plan, state } = at
+    const { title, asked } = plan.mates.get(payload.mate)!
+    const said = state.mates.get(payload.mate)
+    const steps = stepsAbout(plan, { mate: payload.mate })
+    // Said again is no way out once something lies over it.
+    const over = said && !said.notYet ? coveredBy(plan, state, steps) : null
+    return [
+      ...(over ? [refusals.covered({ mate: title, over: over.title, step: stepName(plan, steps[0]!) })] : []),
+      ...(asked && !payload.notYet ? outOfReach(at, asked) : []),
+    ]
   },
   apply: (state, entry, plan) => {
     const mate = plan.mates.get(entry.payload.mate)!

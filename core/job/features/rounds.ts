@@ -5,20 +5,13 @@ import { refusalsAbout } from '../../refusal.ts'
 import { HANDS } from '../ledger/roles.ts'
 import { by, section, text } from '../ledger/section.ts'
 import { id, list, why, words, type Shaped } from '../ledger/shape.ts'
-import { countKey, lubricantKey, stampOf, stamped } from '../ledger/state.ts'
+import { stampOf, stamped } from '../ledger/state.ts'
 import { checkName, loopName, partName } from '../ledger/words.ts'
 import { showValue } from '../measuring/show.ts'
 import type { Owing, Source } from '../owed/owing.ts'
-import {
-  momentsIn,
-  onTrial,
-  roundsOf,
-  shortOf,
-  voidReadings,
-  type Round,
-  type RoundGoal,
-  type Voided,
-} from '../parts/rounds.ts'
+import { momentsIn, onTrial, roundsOf, shortOf, voidInLoop, type Round, type RoundGoal } from '../parts/rounds.ts'
+import { unsettle } from '../parts/unsettle.ts'
+import type { Voided } from '../parts/voided.ts'
 import { unknown } from './sense.ts'
 
 /** Steps gone through in rounds, until what they aim at has come out good. */
@@ -66,13 +59,8 @@ const begun: ActKind<Shaped<typeof beginning>> = {
     const loop = plan.loops.get(entry.payload.loop)!
     const { changed } = entry.payload
     const voids = loop.changes.filter(one => changed.includes(one.say)).flatMap(one => one.voids)
-    voidReadings(state, plan, loop, voids, changed.join('; '), stampOf(entry, state))
-    for (const step of loop.steps) {
-      state.steps.delete(step)
-      for (const { on } of plan.steps.get(step)?.lubricants ?? []) state.lubricants.delete(lubricantKey(step, on))
-      for (const { id: item } of plan.steps.get(step)?.leaves ?? [])
-        for (const way of ['in', 'out'] as const) state.counts.delete(countKey(item, way))
-    }
+    voidInLoop(state, plan, loop, voids, changed.join('; '), stampOf(entry, state))
+    for (const step of loop.steps) unsettle(state, plan.steps.get(step)!)
     state.rounds.set(loop.id, [...(state.rounds.get(loop.id) ?? []), stamped(entry, state, entry.payload)])
   },
   words: (plan, { loop, changed }) => `Another round of ${loopName(plan, loop)}. Changed: ${changed.join('; ')}`,
@@ -98,7 +86,7 @@ const voided: ActKind<Shaped<typeof voiding>> = {
   },
   apply: (state, entry, plan) => {
     const { loop, checks, cause } = entry.payload
-    voidReadings(state, plan, plan.loops.get(loop)!, checks, cause, stampOf(entry, state))
+    voidInLoop(state, plan, plan.loops.get(loop)!, checks, cause, stampOf(entry, state))
   },
   words: (plan, { loop, checks, cause }) =>
     `Void in ${loopName(plan, loop)}: ${checks.map(check => checkName(plan, check)).join(', ')}. ${cause}`,

@@ -2,7 +2,7 @@ import { isLoose, tightens } from './joints.ts'
 import type { Plan, Step } from '../../sheet/index.ts'
 import { partState } from '../ledger/part.ts'
 import { refusalsAbout, type Refusal } from '../../refusal.ts'
-import { readingKey, type JobState, type Stamp } from '../ledger/state.ts'
+import { countKey, lubricantKey, readingKey, type JobState, type Stamp } from '../ledger/state.ts'
 import { entriesOf, isSame } from '../ledger/same.ts'
 import { isWanted } from './wanted.ts'
 
@@ -19,14 +19,27 @@ const refusals = refusalsAbout('hold', {
 const coversOf = (plan: Plan, step: Step): Step[] =>
   (step.hold?.covers ?? [step.id]).flatMap(id => plan.steps.get(id) ?? [])
 
-/** Readings taken at a step, parts moved, bolts pulled, and at a deciding step every decision. */
+/** How parts stand that meet at a step: what is asked there, or what it fits. */
+const matesAt = (plan: Plan, { id, fits = [] }: Step) =>
+  plan.sheet.mates.filter(({ a, b, asked }) => (asked ? asked === id : fits.includes(a) || fits.includes(b)))
+
+const drawnUp = ({ joints }: JobState, id: string): Stamp[] => {
+  const { passes = [], locked } = joints.get(id) ?? {}
+  return [...passes.flat(), ...(locked ? [locked] : [])]
+}
+
+/** Readings taken at a step, parts moved and how they were seen to stand, pieces counted, bolts pulled, and at a deciding step every decision. */
 const workAt = (plan: Plan, state: JobState, step: Step): Stamp[] => [
   ...(plan.checksAt.get(step.id) ?? []).flatMap(({ check, moment }) => [
     ...(state.readings.get(readingKey(check.id, moment))?.values() ?? []),
   ]),
   ...(step.removes ?? []).flatMap(ref => partState(state, ref).lifted ?? []),
+  ...(step.removes ?? []).flatMap(ref => state.counts.get(countKey(ref, 'out')) ?? []),
   ...(step.fits ?? []).flatMap(ref => partState(state, ref).fitted ?? []),
-  ...(tightens(step) ? (state.joints.get(step.joint.id)?.passes.flat() ?? []) : []),
+  ...(step.fits ?? []).flatMap(ref => state.counts.get(countKey(ref, 'in')) ?? []),
+  ...(step.lubricants ?? []).flatMap(({ on }) => state.lubricants.get(lubricantKey(step.id, on)) ?? []),
+  ...matesAt(plan, step).flatMap(mate => state.mates.get(mate.id) ?? []),
+  ...(tightens(step) ? drawnUp(state, step.joint.id) : []),
   ...(step.station === 'decide' ? [...state.parts.values()].flatMap(now => now.decision ?? []) : []),
 ]
 

@@ -1,24 +1,12 @@
 import type { Loop, Moment, Plan } from '../../sheet/index.ts'
-import { checkResults, newestOf, type CheckResult } from '../measuring/results.ts'
+import { newestOf, type CheckResult } from '../measuring/results.ts'
 import type { Payloads } from '../ledger/entry.ts'
 import { partState } from '../ledger/part.ts'
-import type { Contested } from '../ledger/seen.ts'
 import { readingKey, type Draft, type JobState, type Stamp } from '../ledger/state.ts'
-import type { CellRead } from '../measuring/cells.ts'
+import { resultOfVoided, voidReadings } from './voided.ts'
 
 /** A round begun again: what was changed for it. The first round is never begun. */
 export type Round = Stamp & Payloads['round.begun']
-
-/** Readings that were void by a change, or spoiled: kept, shown, and nothing rests on them. */
-export interface Voided extends Stamp {
-  loop: string
-  /** The round they were read in, from 1. */
-  round: number
-  check: string
-  moment: Moment
-  cause: string
-  cells: ReadonlyMap<string, Contested<CellRead>>
-}
 
 /** The round a loop is in, from 1. */
 export const roundOf = ({ rounds }: JobState, loop: string): number => (rounds.get(loop)?.length ?? 0) + 1
@@ -43,23 +31,19 @@ export const onTrial = (plan: Plan, state: JobState): string[] =>
   [...plan.parts.keys()].filter(ref => partState(state, ref).trial)
 
 /** Takes readings of a loop out of force, in place: they stay on the record with their cause. */
-export function voidReadings(
+export const voidInLoop = (
   state: Draft,
   plan: Plan,
   loop: Loop,
   checks: readonly string[],
   cause: string,
   stamp: Stamp,
-): void {
-  for (const check of new Set(checks))
-    for (const moment of momentsIn(plan, loop, check)) {
-      const key = readingKey(check, moment)
-      const cells = state.readings.get(key)
-      if (!cells?.size) continue
-      state.voided.push({ ...stamp, loop: loop.id, round: roundOf(state, loop.id), check, moment, cause, cells })
-      state.readings.delete(key)
-    }
-}
+): void =>
+  voidReadings(
+    state,
+    [...new Set(checks)].flatMap(check => momentsIn(plan, loop, check).map(moment => ({ check, moment }))),
+    { ...stamp, loop: loop.id, round: roundOf(state, loop.id), cause },
+  )
 
 /** What one round of a loop read of one check: as it stands, or void with its cause. */
 export interface RoundGoal {
@@ -76,13 +60,6 @@ export interface RoundView {
   goals: Map<string, RoundGoal>
 }
 
-/** A reading that is void, worked out as it stood when it was read. */
-function resultOfVoided(plan: Plan, state: JobState, { check, moment, cells }: Voided): CheckResult {
-  const key = readingKey(check, moment)
-  const then: JobState = { ...state, readings: new Map([...state.readings, [key, cells]]) }
-  return checkResults(plan, then).get(key)!
-}
-
 /** The rounds of a loop, from the first: what was changed between them, what each read, which readings are void and why. */
 export function roundsOf(
   plan: Plan,
@@ -93,7 +70,7 @@ export function roundsOf(
   const begun = state.rounds.get(loop.id) ?? []
   const rounds = [null, ...begun].map((one, i): RoundView => ({ n: i + 1, begun: one, goals: new Map() }))
   for (const one of state.voided.filter(past => past.loop === loop.id))
-    rounds[one.round - 1]!.goals.set(readingKey(one.check, one.moment), {
+    rounds[one.round! - 1]!.goals.set(readingKey(one.check, one.moment), {
       result: resultOfVoided(plan, state, one),
       void: one.cause,
     })

@@ -38,6 +38,9 @@ export const RULES: Rule[] = [
       ...(step.destroys ?? [])
         .filter(({ check, moment }) => !checks.get(check)?.at.some(at => at.moment === moment))
         .map(({ check, moment }) => `step ${step.id} destroys an unknown reading ${check} ${moment}`),
+      ...(step.over ?? [])
+        .filter(id => !stepsBefore(steps, step.id).has(id))
+        .map(id => `step ${step.id} lies over ${id}, which does not come before it`),
       ...(step.mends ?? []).filter(id => !checks.has(id)).map(id => `step ${step.id} mends an unknown check ${id}`),
       ...(step.joint && !joints.has(step.joint.id) ? [`step ${step.id} works an unknown joint ${step.joint.id}`] : []),
       ...(step.leaves ?? [])

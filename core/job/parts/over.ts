@@ -1,0 +1,150 @@
+import { readingKey, stepsBefore, type Plan, type Ref, type Step } from '../../sheet/index.ts'
+import { partState } from '../ledger/part.ts'
+import type { JobState } from '../ledger/state.ts'
+import { handledAt, heldBy, restingOn } from './handled.ts'
+
+/** What was done after a step, and whether it has to come off before that can be taken up again. */
+export interface Later {
+  step: Step
+  /** It lies over the step, or over what does: proposed to come off. */
+  over: boolean
+}
+
+/** Stations from which on a step is taken up again; what was done before them is taken back. */
+const PUT_TOGETHER: readonly Step['station'][] = ['build', 'prove']
+
+/** Something is put on, drawn up or smeared on at it: only hands undo it. */
+const isPhysical = ({ fits, joint, lubricants }: Step) =>
+  Boolean(fits?.length || lubricants?.length || (joint && joint.act !== 'slacken'))
+
+/** Whether a step is taken up again, where it went wrong: then it stays on the record that it was done. Others are taken back. */
+export const canBeReopened = ({ checksAt }: Plan, step: Step): boolean =>
+  PUT_TOGETHER.includes(step.station) && (isPhysical(step) || Boolean(checksAt.get(step.id)?.length))
+
+/** Whether one part came off before another could: then it lies over it. */
+const cameOffBefore = ({ removedBy, steps }: Plan, upper: Ref, lower: Ref): boolean => {
+  const [first, then] = [removedBy.get(upper), removedBy.get(lower)]
+  return first !== undefined && then !== undefined && stepsBefore(steps, then.id).has(first.id)
+}
+
+/**
+ * Whether what one step put on lies right over what another did: as the sheet says; else what is built up later and came off
+ * earlier, what holds it, and what rests on it.
+ */
+function liesOver(plan: Plan, later: Step, step: Step): boolean {
+  if (later === step || !isPhysical(later)) return false
+  if (later.over) return later.over.includes(step.id)
+  if (!stepsBefore(plan.steps, later.id).has(step.id)) return false
+  const under = handledAt(plan, step, false)
+  const resting = restingOn(plan, step.fits ?? [])
+  const held = later.joint ? heldBy(plan, later, false) : []
+  return (
+    held.some(ref => step.fits?.includes(ref)) ||
+    (later.fits ?? []).some(ref => resting.has(ref) || under.some(lower => cameOffBefore(plan, ref, lower)))
+  )
+}
+
+const KNOWN = new WeakMap<Plan, Map<string, ReadonlySet<string>>>()
+
+/** The steps that lie over one, those that lie over these included. */
+export function stepsOver(plan: Plan, id: string): ReadonlySet<string> {
+  const known = KNOWN.get(plan) ?? new Map<string, ReadonlySet<string>>()
+  KNOWN.set(plan, known)
+  const made = known.get(id)
+  if (made) return made
+  const over = new Set([id])
+  for (const each of over)
+    for (const later of plan.sheet.steps)
+      if (!over.has(later.id) && PUT_TOGETHER.includes(later.station) && liesOver(plan, later, plan.steps.get(each)!))
+        over.add(later.id)
+  over.delete(id)
+  known.set(id, over)
+  return over
+}
+
+/** When something was last done at a step, whether it is confirmed or only begun; null where nothing was, or it was left out. */
+function doneAt(state: JobState, { id, fits = [], trial, joint }: Step): number | null {
+  const settled = state.steps.get(id)
+  if (settled) return settled.skipped === undefined ? settled.n : null
+  const drawn = joint && joint.act !== 'slacken' ? (state.joints.get(joint.id)?.passes.flat() ?? []) : []
+  const all = [
+    ...fits.flatMap(ref => partState(state, ref).fitted ?? []),
+    ...(trial?.on ?? []).flatMap(ref => partState(state, ref).trial ?? []),
+    ...drawn,
+  ]
+  return all.length ? Math.max(...all.map(one => one.n)) : null
+}
+
+/** What was put on, drawn up or smeared on after a step, the newest first: each is said to come off with it, or to stay on. */
+export function laterThan(plan: Plan, state: JobState, id: string): Later[] {
+  const over = stepsOver(plan, id)
+  return plan.sheet.steps
+    .filter(
+      step =>
+        PUT_TOGETHER.includes(step.station) &&
+        isPhysical(step) &&
+        !plan.loopOf.has(step.id) &&
+        (over.has(step.id) || stepsBefore(plan.steps, step.id).has(id)),
+    )
+    .flatMap(step => {
+      const n = doneAt(state, step)
+      return n === null ? [] : [{ step, n }]
+    })
+    .sort((a, b) => b.n - a.n)
+    .map(({ step }) => ({ step, over: over.has(step.id) }))
+}
+
+const hasRead = ({ checksAt }: Plan, state: JobState, { id }: Step) =>
+  (checksAt.get(id) ?? []).some(({ check, moment }) => state.readings.has(readingKey(check.id, moment)))
+
+/**
+ * All that is undone with a step that is taken up again: what comes off with it, and what was turned, read, tried and run
+ * on it since. What stays on, and what was read of that alone, is left as it is.
+ * @param off what was said to come off; what was said of nothing goes as it is proposed
+ * @param on what was said to stay on
+ */
+export function undoneWith(
+  plan: Plan,
+  state: JobState,
+  id: string,
+  { off = [], on = [] }: { off?: readonly string[]; on?: readonly string[] } = {},
+): Step[] {
+  const said = new Map([...off.map(one => [one, true] as const), ...on.map(one => [one, false] as const)])
+  const later = laterThan(plan, state, id)
+  const undone = new Set([id, ...later.filter(one => said.get(one.step.id) ?? one.over).map(one => one.step.id)])
+  const stays = new Set(later.map(one => one.step.id).filter(one => !undone.has(one)))
+  const isAfter = (step: Step) =>
+    step.starts || step.loads === 'turns'
+      ? [...undone].some(one => stepsBefore(plan.steps, step.id).has(one))
+      : step.needs?.some(need => undone.has(need))
+  const drawnUp = (step: Step) => (step.joint && step.joint.act !== 'slacken' ? step.joint.id : null)
+  const isUndone = (step: Step) => undone.has(step.id)
+  for (let size = 0; size !== undone.size;) {
+    size = undone.size
+    const all = plan.sheet.steps.filter(isUndone)
+    const loops = new Set(all.flatMap(step => plan.loopOf.get(step.id) ?? []))
+    const joints = new Set(all.flatMap(step => drawnUp(step) ?? []))
+    for (const step of plan.sheet.steps)
+      if (
+        // A trial is gone through as a whole, and a joint that is loose is loose from its first pass.
+        loops.has(plan.loopOf.get(step.id)!) ||
+        joints.has(drawnUp(step)!) ||
+        (!stays.has(step.id) && PUT_TOGETHER.includes(step.station) && isAfter(step))
+      )
+        undone.add(step.id)
+  }
+  return plan.sheet.steps.filter(
+    step => isUndone(step) && (state.steps.has(step.id) || doneAt(state, step) !== null || hasRead(plan, state, step)),
+  )
+}
+
+/** The newest step that was done over any of these; null while all of them can still be got at. */
+export function coveredBy(plan: Plan, state: JobState, steps: readonly string[]): Step | null {
+  const over = new Set(steps.flatMap(id => [...stepsOver(plan, id)]))
+  const done = [...over].flatMap(id => {
+    const step = plan.steps.get(id)!
+    const n = doneAt(state, step)
+    return n === null ? [] : [{ step, n }]
+  })
+  return done.sort((a, b) => b.n - a.n)[0]?.step ?? null
+}
