@@ -58,8 +58,11 @@ function createBench(job: Job) {
     choose((steps.find(one => !job.state.steps.has(one.id)) ?? steps[0])?.id ?? null)
   }
 
-  // The step on the card once done hands it to the next one; one that was chosen stays while another step is done.
-  watch(isDone, now => now && chosenStep.value === step.value?.id && choose(null))
+  // The step on the card once done hands it to the next one. One that was done when it was chosen stays: it is looked at again.
+  watch(
+    () => [step.value?.id, isDone.value] as const,
+    ([id, done], [before, wasDone]) => id === before && done && !wasDone && chosenStep.value === id && choose(null),
+  )
 
   return reactive({
     step,

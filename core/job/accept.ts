@@ -6,9 +6,8 @@ import { actOf } from './kinds.ts'
 import { refusalsAbout, sentenceOf, together, type Refusal } from '../refusal.ts'
 import { rolesWords } from './ledger/roles.ts'
 import { hadSeen } from './ledger/seen.ts'
-import { stepsAbout } from './parts/about.ts'
 import { unmetNeeds } from './parts/needs.ts'
-import { coveredBy } from './parts/over.ts'
+import { coveredAt } from './parts/over.ts'
 import type { JobState } from './ledger/state.ts'
 import { planIn } from './switching.ts'
 
@@ -153,8 +152,8 @@ function coveredRefusal(opened: Plan, { entries, state }: Folded, by: Entry<'ent
   const root = by.role === 'lead' ? undefined : rootOf(entries, by.payload.target)
   if (!root || !ANSWERS.includes(root.kind)) return null
   const plan = planIn(opened, state)
-  const over = coveredBy(plan, state, stepsAbout(plan, root.payload))
-  return over && refusals.covered({ over: over.title })
+  const covered = coveredAt(plan, state, root.payload)
+  return covered && refusals.covered({ over: covered.over.title })
 }
 
 /**

@@ -92,8 +92,9 @@ export { shoppingOf, type Wanted } from './parts/shopping.ts'
 export { standingOf, type Standing } from './record/standing.ts'
 export { axisOf, consequencesOf, planIn, proposalOf } from './switching.ts'
 export { leftOut } from './features/choices.ts'
+export { doorOf, type Door } from './features/remedies.ts'
 export { prospectOf, type Prospect } from './features/reopenings.ts'
-export { canBeReopened } from './parts/over.ts'
+export { canBeReopened, coveredAt } from './parts/over.ts'
 export { viewJob, type JobView, type StationView } from './view.ts'
 export {
   CHOICES,

@@ -367,6 +367,8 @@ export interface Check {
   life?: boolean
   /** A short word on how it is taken. */
   how?: string
+  /** What puts it right where it is, without taking anything apart: then it is measured again. */
+  remedies?: Words[]
   /** Read on the running machine, before it is made safe. */
   running?: boolean
   /** The step that it must stop at the latest when it is out, where that cannot be worked out. */

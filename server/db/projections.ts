@@ -22,7 +22,7 @@ export function changesOf<T extends object>(
   return { put, gone: [...known.keys()] }
 }
 
-const readingKey = (one: Projection['readings'][number]) => `${one.checkId} ${one.moment} ${one.cell}`
+const readingKey = (one: Projection['readings'][number]) => `${one.checkId} ${one.moment} ${one.nth} ${one.cell}`
 
 /**
  * Writes what changed of what the fleet asks of one job; all of it where it is not known what the tables hold. To be awaited
@@ -54,7 +54,10 @@ export function writeProjections(
             .where(
               and(
                 eq(reading.jobId, row.id),
-                inArray(sql`${reading.checkId} || ' ' || ${reading.moment} || ' ' || ${reading.cell}`, readings.gone),
+                inArray(
+                  sql`${reading.checkId} || ' ' || ${reading.moment} || ' ' || ${reading.nth} || ' ' || ${reading.cell}`,
+                  readings.gone,
+                ),
               ),
             ),
         ]
@@ -65,7 +68,7 @@ export function writeProjections(
             .insert(reading)
             .values(readings.put.map(one => ({ ...one, ...mine })))
             .onConflictDoUpdate({
-              target: [reading.jobId, reading.checkId, reading.cell, reading.moment],
+              target: [reading.jobId, reading.checkId, reading.cell, reading.moment, reading.nth],
               set: {
                 value: excluded('value'),
                 least: excluded('least'),

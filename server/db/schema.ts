@@ -10,6 +10,7 @@ import {
   pgSequence,
   pgTable,
   primaryKey,
+  smallint,
   serial,
   text,
   timestamp,
@@ -234,6 +235,8 @@ export const reading = pgTable(
     /** The key of the cell it was read in; empty for what the check came to as a whole. */
     cell: text().notNull().default(''),
     moment: text().notNull(),
+    /** 0 for what stands; from 1 what was out and was put right since, the oldest first. */
+    nth: smallint().notNull().default(0),
     value: doublePrecision().notNull(),
     least: doublePrecision().notNull(),
     greatest: doublePrecision().notNull(),
@@ -244,7 +247,7 @@ export const reading = pgTable(
     takenAt: moment().notNull(),
   },
   table => [
-    primaryKey({ columns: [table.jobId, table.checkId, table.cell, table.moment] }),
+    primaryKey({ columns: [table.jobId, table.checkId, table.cell, table.moment, table.nth] }),
     index().on(table.equipmentTag, table.checkId),
   ],
 )

@@ -76,6 +76,12 @@ function keep() {
         <p v-if="choiceOf(one)" class="says">
           <VerdictMark :verdict="choiceOf(one)!.verdict" /> {{ choiceOf(one)!.means }}
         </p>
+        <OutDoor
+          v-if="one.kept !== null && choiceOf(one)?.verdict === 'Out'"
+          :check="one.check.id"
+          :moment="one.moment"
+          :place="one.cell.place"
+        />
       </li>
     </ul>
     <el-button

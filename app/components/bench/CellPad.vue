@@ -53,6 +53,12 @@ const big = computed(() => {
     return cell.value ? shown(own.value, cell.value, value.value).figure : show(value.value, own.value).figure
   return entered.value && !isOpen.value ? sayCell(own.value, cell.value!, entered.value, reduced.value) : '–'
 })
+/** The place at hand, where it is one of several that are judged by themselves and is out; else all of them are put right. */
+const outHere = computed(() =>
+  result.value.places.size > 1 && result.value.places.get(cell.value?.key ?? '')?.judgement.verdict === 'Out'
+    ? cell.value!.place
+    : undefined,
+)
 /** What the sum comes to with what is typed, and the figure that decides it. */
 const answer = computed(() => {
   const worked = isOpen.value ? draft.value?.result.worked : result.value.worked
@@ -128,7 +134,7 @@ onMounted(() => field.value?.focus())
           >, <b>{{ cell.name }}</b></template
         >. {{ own.instrument }}
       </p>
-      <p v-if="own.how" class="soft how">{{ own.how }}</p>
+      <p v-if="own.how && !isWhole" class="soft how">{{ own.how }}</p>
       <p v-if="fixed.length" class="soft fixed">{{ fixed.join('; ') }}.</p>
       <CellField
         v-if="isOpen && cell"
@@ -191,6 +197,14 @@ onMounted(() => field.value?.focus())
         v-model="tries.text.value"
         :sign="minus"
         :replace="tries.why.value !== null || doubt !== null"
+      />
+      <!-- Where the keys were: what is out stands beside the way on. -->
+      <OutDoor
+        v-else-if="isWhole && !correcting && judged.verdict === 'Out'"
+        class="way-on"
+        :check="own.id"
+        :moment="moment"
+        :place="outHere"
       />
     </template>
     <CellPlaces v-if="cells.length > 1" :result="result" :cell="cell" :moving="moving" @choose="one.choose" />
@@ -293,6 +307,10 @@ onMounted(() => field.value?.focus())
 .hint {
   font: 600 19px var(--heads);
   color: var(--brass-ink);
+}
+.way-on {
+  width: 236px;
+  align-self: start;
 }
 .fixed,
 .verdict {

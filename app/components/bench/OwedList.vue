@@ -62,7 +62,8 @@ const BAD: readonly Obligation['kind'][] = [
             <el-button class="opens" @click="$emit('settle', one.settle)">
               <VerdictMark :verdict="BAD.includes(one.kind) ? 'Out' : 'Open'" :word="false" />
               <span
-                >{{ one.what }}<small class="soft">{{ one.kind === 'out' ? 'Decide, or ask a lead' : one.why }}</small>
+                >{{ one.what
+                }}<small class="soft">{{ one.kind === 'out' ? 'Put it right, or ask a lead' : one.why }}</small>
               </span>
             </el-button>
           </li>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import {
   allSaid,
+  canBeReopened,
   countKey,
   markText,
   newFrom,
@@ -43,6 +44,11 @@ const where = computed(() => {
   const on = offWith(job.plan, job.state, props.part)
   const said = whereIs(one.value.part, now.value, on === null ? undefined : partName(job.plan, on))
   return `${said[0]!.toUpperCase()}${said.slice(1)}${now.value.where === 'off' ? `; came off as number ${now.value.order}` : ''}`
+})
+/** The step that fitted it, where that can be taken up again. */
+const again = computed(() => {
+  const step = now.value.where === 'fitted' ? job.plan.fittedBy.get(props.part) : undefined
+  return step && !job.isClosed && job.state.steps.has(step.id) && canBeReopened(job.plan, step) ? step : null
 })
 const isAway = computed(
   () => !now.value.returned && (now.value.decision?.choice === 'send out' || now.value.decision?.choice === 'rework'),
@@ -173,6 +179,9 @@ const recount = (way: 'out' | 'in', n: number | null | undefined) => {
       @click="takeNew"
     >
       Take a new one
+    </el-button>
+    <el-button v-if="again" data-test="take-up-again" @click="bench.look({ to: 'reopen', step: again.id })">
+      Take up again: {{ again.title }}
     </el-button>
     <ul v-if="checks.length" class="rows">
       <li v-for="result in checks" :key="result.check.id + result.moment">

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { prospectOf } from '~~/core/job'
+import type { Step } from '~~/core/sheet'
 
 /** A step taken up again: what is wrong with it, what comes off to get at it, and what is done and read anew. */
 const props = defineProps<{ step: string }>()
@@ -7,6 +8,8 @@ const job = useJob()
 const bench = useBench()
 const session = useSessionStore()
 const title = computed(() => job.plan.steps.get(props.step)!.title)
+const WORDS = { put: { off: 'Comes off', on: 'Stays on' }, drawn: { off: 'Slackened', on: 'Stays tight' } }
+const isPut = ({ fits, joint }: Step) => Boolean(fits?.length) || !joint
 /** What was said against what is proposed, by step. */
 const said = ref<Record<string, 'off' | 'on'>>({})
 const harmed = ref<string[]>([])
@@ -65,8 +68,9 @@ function reopen() {
                 :aria-label="one.step.title"
                 @change="said[one.step.id] = $event as 'off' | 'on'"
               >
-                <el-radio-button value="off">{{ one.step.fits?.length ? 'Comes off' : 'Undone' }}</el-radio-button>
-                <el-radio-button value="on">{{ one.step.fits?.length ? 'Stays on' : 'Stays' }}</el-radio-button>
+                <el-radio-button v-for="word in ['off', 'on'] as const" :key="word" :value="word">{{
+                  WORDS[isPut(one.step) ? 'put' : 'drawn'][word]
+                }}</el-radio-button>
               </el-radio-group>
             </li>
           </ul>

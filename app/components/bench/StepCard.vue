@@ -154,7 +154,14 @@ defineExpose({ confirm })
     <template v-if="step">
       <div class="body" tabindex="0" role="group" :aria-label="step.title">
         <div class="no">
-          <p class="figures soft">{{ number }}</p>
+          <el-button
+            text
+            class="figures steps"
+            data-test="steps"
+            @click="bench.look({ to: 'steps', station: step.station })"
+          >
+            {{ number }} ›
+          </el-button>
           <el-button v-if="loop" size="small" data-test="rounds" @click="bench.look({ to: 'round', loop: loop.id })">
             Round {{ roundOf(job.state, loop.id) }}
           </el-button>
@@ -286,6 +293,12 @@ defineExpose({ confirm })
 }
 h2 {
   font-size: 28px;
+}
+.steps {
+  color: var(--soft);
+  margin-left: -8px;
+  padding: 0 8px;
+  min-height: 36px;
 }
 .no {
   font-size: 15px;

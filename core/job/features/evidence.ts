@@ -7,6 +7,7 @@ import { choice, id, optional, why, type Shaped } from '../ledger/shape.ts'
 import { stamped, type JobState, type Stamp } from '../ledger/state.ts'
 import { checkResults } from '../measuring/results.ts'
 import { keyOf, type OwedId } from '../owed/id.ts'
+import { isUnproved } from '../parts/voided.ts'
 import { owes as marks } from './marks.ts'
 import { owes as readings } from './readings.ts'
 import { unknown } from './sense.ts'
@@ -18,6 +19,7 @@ const refusals = refusalsAbout('evidence', {
   there: ({ what }: { what: string }) => `${what}: that is there. Correct it instead, with the reason.`,
   mayNot: ({ what }: { what: string }) =>
     `${what} may not be given up: this machine's sheet does not allow it. Take it, or ask a lead for a concession.`,
+  unproved: ({ what }: { what: string }) => `${what}: it was out, and is put right. Measure it again.`,
   leadOnly: ({ what }: { what: string }) => `${what} is given up by a lead only. Ask one to do it.`,
 })
 
@@ -55,6 +57,7 @@ const given: ActKind<Lost> = {
     const what = lostWords(plan, lost)
     const isThere = lost.kind === 'mark' ? state.marks.has(lost.mate) : isWorkedOut(plan, state, lost)
     if (isThere) return refusals.there({ what })
+    if (lost.kind === 'reading' && isUnproved(state, lost.check, lost.moment)) return refusals.unproved({ what })
     if (!known.lost) return refusals.mayNot({ what })
     return known.lost === 'lead' && role !== 'lead' ? refusals.leadOnly({ what }) : null
   },

@@ -14,6 +14,7 @@ import * as notes from './notes.ts'
 import * as parts from './parts/index.ts'
 import * as pieces from './pieces.ts'
 import * as readings from './readings.ts'
+import * as remedies from './remedies.ts'
 import * as reopenings from './reopenings.ts'
 import * as rounds from './rounds.ts'
 import * as steps from './steps.ts'
@@ -39,6 +40,7 @@ export const FEATURES = {
   evidence,
   lubricants,
   cautions,
+  remedies,
   reopenings,
   corrections,
   late,

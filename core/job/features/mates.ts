@@ -7,10 +7,9 @@ import { by, section, text } from '../ledger/section.ts'
 import { settled, type Contested } from '../ledger/seen.ts'
 import { flag, id, lying, optional, words, type Shaped } from '../ledger/shape.ts'
 import { stamped, type Stamp } from '../ledger/state.ts'
-import { mateName, stepName } from '../ledger/words.ts'
+import { mateName } from '../ledger/words.ts'
 import { beforeCover, type Owing, type Source } from '../owed/owing.ts'
-import { stepsAbout } from '../parts/about.ts'
-import { coveredBy } from '../parts/over.ts'
+import { coveredAt } from '../parts/over.ts'
 import { answerText, canBeSeen, markOf, mateMet, readLabel, standsMet, standsWrong, typedMm } from '../parts/mates.ts'
 import { outOfReach, unknown } from './sense.ts'
 
@@ -64,11 +63,10 @@ const answered: ActKind<MateAnswer> = {
     const { plan, state } = at
     const { title, asked } = plan.mates.get(payload.mate)!
     const said = state.mates.get(payload.mate)
-    const steps = stepsAbout(plan, { mate: payload.mate })
     // Said again is no way out once something lies over it.
-    const over = said && !said.notYet ? coveredBy(plan, state, steps) : null
+    const covered = said && !said.notYet ? coveredAt(plan, state, { mate: payload.mate }) : null
     return [
-      ...(over ? [refusals.covered({ mate: title, over: over.title, step: stepName(plan, steps[0]!) })] : []),
+      ...(covered ? [refusals.covered({ mate: title, over: covered.over.title, step: covered.step.title })] : []),
       ...(asked && !payload.notYet ? outOfReach(at, asked) : []),
     ]
   },

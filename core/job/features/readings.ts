@@ -16,6 +16,7 @@ import { isHistory, newestOf, standing, type CheckResult } from '../measuring/re
 import { showLimits, showTyped, showValue } from '../measuring/show.ts'
 import { wayOf } from '../measuring/way.ts'
 import { keyOf } from '../owed/id.ts'
+import { isUnproved } from '../parts/voided.ts'
 import type { Thing } from '../owed/stops.ts'
 import { beforeCover, type Owing, type Source } from '../owed/owing.ts'
 import { notReadable, notTaken } from './sense.ts'
@@ -142,11 +143,20 @@ const missing: Source = ({ plan, state, results }) =>
       if (!result.owed || result.complete || isDerived(result) || state.evidenceLost.has(keyOf(of))) return []
       const destroyer = plan.destroyedBy.get(readingKey(check.id, moment))
       const left = result.missing.length
+      // Put right and not measured again is as wrong as it was.
+      const isWrong = isUnproved(state, check.id, moment)
       return [
         {
           id: of,
           station: plan.steps.get(stepId)!.station,
-          what: left > 1 ? `${check.title}, ${left} readings` : left ? check.title : `${check.title}: ${result.again}`,
+          ...(isWrong ? { wrong: wrongAt(plan, state, result, stepId) } : {}),
+          what: isWrong
+            ? `${check.title}: put right, not measured again`
+            : left > 1
+              ? `${check.title}, ${left} readings`
+              : left
+                ? check.title
+                : `${check.title}: ${result.again}`,
           why: !left
             ? `${result.rivals.length ? 'Take it again' : 'Measure again and correct it'}, or a lead lets it pass`
             : destroyer

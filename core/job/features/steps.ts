@@ -5,7 +5,7 @@ import { partState } from '../ledger/part.ts'
 import { refusalsAbout } from '../../refusal.ts'
 import { HANDS } from '../ledger/roles.ts'
 import { by, section, text } from '../ledger/section.ts'
-import { id, optional, why, words, type Shaped } from '../ledger/shape.ts'
+import { choice, id, optional, why, words, type Shaped } from '../ledger/shape.ts'
 import { stamped, type Stamp } from '../ledger/state.ts'
 import { STATION_WORDS, stepName } from '../ledger/words.ts'
 import type { Owing, Source } from '../owed/owing.ts'
@@ -152,4 +152,4 @@ export const sections = {
     ],
   }),
 }
-export const pads = { step: { step: id }, say: {}, gate: {}, ledger: {} } as const
+export const pads = { step: { step: id }, steps: { station: choice(STATIONS) }, say: {}, gate: {}, ledger: {} } as const

@@ -1,6 +1,7 @@
 import { readingKey, stepsBefore, type Plan, type Ref, type Step } from '../../sheet/index.ts'
 import { partState } from '../ledger/part.ts'
 import type { JobState } from '../ledger/state.ts'
+import { stepsAbout } from './about.ts'
 import { handledAt, heldBy, restingOn } from './handled.ts'
 
 /** What was done after a step, and whether it has to come off before that can be taken up again. */
@@ -138,13 +139,23 @@ export function undoneWith(
   )
 }
 
-/** The newest step that was done over any of these; null while all of them can still be got at. */
-export function coveredBy(plan: Plan, state: JobState, steps: readonly string[]): Step | null {
-  const over = new Set(steps.flatMap(id => [...stepsOver(plan, id)]))
+/** What lies over something by now, and the step to take up again to get at it. */
+export interface Covered {
+  over: Step
+  step: Step
+}
+
+/** What was done last over what an act or something owed is about; null while it can still be got at. */
+export function coveredAt(plan: Plan, state: JobState, about: object): Covered | null {
+  const steps = stepsAbout(plan, about).flatMap(id => plan.steps.get(id) ?? [])
+  const over = new Set(steps.flatMap(({ id }) => [...stepsOver(plan, id)]))
   const done = [...over].flatMap(id => {
     const step = plan.steps.get(id)!
     const n = doneAt(state, step)
     return n === null ? [] : [{ step, n }]
   })
-  return done.sort((a, b) => b.n - a.n)[0]?.step ?? null
+  const newest = done.sort((a, b) => b.n - a.n)[0]?.step
+  // Of the steps it hangs on, the last one is where it came to be so.
+  const last = steps.sort((a, b) => plan.stepNumber.get(b.id)! - plan.stepNumber.get(a.id)!)[0]
+  return newest && last ? { over: newest, step: last } : null
 }

@@ -12,27 +12,43 @@ export interface Voided extends Stamp {
   check: string
   moment: Moment
   cause: string
+  /** Put right where it was and measured again: as it was, it is told to the fleet. */
+  isRemedied?: true
   cells: ReadonlyMap<string, Contested<CellRead>>
 }
 
-/** Takes readings out of force, in place: they stay on the record with their cause. */
+/** Takes readings out of force, in place, all of a check or some of its cells: they stay on the record with their cause. */
 export function voidReadings(
   state: Draft,
-  of: readonly { check: string; moment: Moment }[],
+  of: readonly { check: string; moment: Moment; keys?: readonly string[] }[],
   why: Omit<Voided, 'check' | 'moment' | 'cells'>,
 ): void {
-  for (const { check, moment } of of) {
+  for (const { check, moment, keys } of of) {
     const key = readingKey(check, moment)
-    const cells = state.readings.get(key)
-    if (!cells?.size) continue
+    const all = state.readings.get(key) ?? NOTHING
+    const isGone = (cell: string) => keys === undefined || keys.includes(cell)
+    const cells = new Map([...all].filter(([cell]) => isGone(cell)))
+    if (!cells.size) continue
     state.voided.push({ ...why, check, moment, cells })
-    state.readings.delete(key)
+    if (cells.size === all.size) state.readings.delete(key)
+    else state.readings.set(key, new Map([...all].filter(([cell]) => !isGone(cell))))
   }
 }
+const NOTHING: Voided['cells'] = new Map()
 
-/** A reading that is void, worked out as it stood when it was read. */
+/** Whether something that was out was put right and has not been measured again. */
+export const isUnproved = ({ voided, readings }: JobState, check: string, moment: Moment): boolean =>
+  voided.some(
+    one =>
+      one.isRemedied &&
+      one.check === check &&
+      one.moment === moment &&
+      [...one.cells.keys()].some(cell => !readings.get(readingKey(check, moment))?.has(cell)),
+  )
+
+/** A reading that is void, worked out as it stood when it was read: with what else of it was not put right then. */
 export function resultOfVoided(plan: Plan, state: JobState, { check, moment, cells }: Voided): CheckResult {
   const key = readingKey(check, moment)
-  const then: JobState = { ...state, readings: new Map([...state.readings, [key, cells]]) }
-  return checkResults(plan, then).get(key)!
+  const was = new Map([...(state.readings.get(key) ?? NOTHING), ...cells])
+  return checkResults(plan, { ...state, readings: new Map([...state.readings, [key, was]]) }).get(key)!
 }

@@ -1,7 +1,8 @@
-import type { Moment, Plan, Ref } from '../../sheet/index.ts'
+import { readingKey, type Moment, type Plan, type Ref } from '../../sheet/index.ts'
 import type { Verdict } from '../../verdict.ts'
 import { cellFigures, checkResults, newestOf, type CheckResult } from '../measuring/index.ts'
 import { timeOf } from '../ledger/entry.ts'
+import { resultOfVoided } from '../parts/voided.ts'
 import { differsIn, type JobState } from '../ledger/state.ts'
 
 /** What the fleet asks of one job, made from its ledger and nothing else. */
@@ -11,6 +12,8 @@ export interface Projection {
     /** The key of the cell it was read in; empty for what the check comes to as a whole. */
     cell: string
     moment: Moment
+    /** 0 for what stands; from 1 what was out and was put right since, the oldest first. */
+    nth: number
     value: number
     least: number
     greatest: number
@@ -27,7 +30,7 @@ export interface Projection {
 type Reading = Projection['readings'][number]
 
 /** What a check came to as a whole; nothing before it is complete. */
-function wholeReading(result: CheckResult, openedAt: string): Reading[] {
+function wholeReading(result: CheckResult, openedAt: string, nth = 0): Reading[] {
   if (result.value === null || !result.complete) return []
   const [least, greatest] = result.span ?? [result.value, result.value]
   return [
@@ -35,37 +38,56 @@ function wholeReading(result: CheckResult, openedAt: string): Reading[] {
       checkId: result.check.id,
       cell: '',
       moment: result.moment,
+      nth,
       value: result.value,
       least,
       greatest,
       verdict: result.judgement.verdict,
       share: result.judgement.share,
-      stands: !result.history,
+      stands: !result.history && nth === 0,
       takenAt: newestOf(result)?.at ?? openedAt,
     },
   ]
 }
 
 /** What was read in each of its cells, whether the others are in or not. */
-const cellReadings = (result: CheckResult): Reading[] =>
+const cellReadings = (result: CheckResult, nth = 0): Reading[] =>
   cellFigures(result).map(({ cell, value, judgement, history, takenAt }) => ({
     checkId: result.check.id,
     cell: cell.key,
     moment: result.moment,
+    nth,
     value,
     least: value,
     greatest: value,
     verdict: judgement.verdict,
     share: judgement.share,
-    stands: !history,
+    stands: !history && nth === 0,
     takenAt,
   }))
 
+/** What was out and was put right since, as it was. */
+function putRight(plan: Plan, state: JobState, openedAt: string): Reading[] {
+  const times = new Map<string, number>()
+  return state.voided.flatMap(one => {
+    if (!one.isRemedied || !plan.checks.has(one.check)) return []
+    const key = readingKey(one.check, one.moment)
+    const nth = (times.get(key) ?? 0) + 1
+    times.set(key, nth)
+    const was = resultOfVoided(plan, state, one)
+    return [...wholeReading(was, openedAt, nth), ...cellReadings(was, nth).filter(({ cell }) => one.cells.has(cell))]
+  })
+}
+
 export function projectJob(plan: Plan, state: JobState): Projection {
-  const readings = [...checkResults(plan, state).values()].flatMap(result => [
-    ...wholeReading(result, timeOf(state.opened!)),
-    ...cellReadings(result),
-  ])
+  const openedAt = timeOf(state.opened!)
+  const readings = [
+    ...[...checkResults(plan, state).values()].flatMap(result => [
+      ...wholeReading(result, openedAt),
+      ...cellReadings(result),
+    ]),
+    ...putRight(plan, state, openedAt),
+  ]
   const parts = [...state.parts]
   return {
     readings,
@@ -91,4 +113,4 @@ export function projectJob(plan: Plan, state: JobState): Projection {
 export const isSameGround = (before: JobState, after: JobState): boolean =>
   !differsIn(before, after).some(key => GROUND.has(key))
 
-const GROUND: ReadonlySet<keyof JobState> = new Set(['plan', 'opened', 'renewals', 'readings', 'parts'])
+const GROUND: ReadonlySet<keyof JobState> = new Set(['plan', 'opened', 'renewals', 'readings', 'voided', 'parts'])

@@ -1,0 +1,125 @@
+import { MOMENTS, readingKey, type Moment, type Plan } from '../../sheet/index.ts'
+import type { ActKind } from '../ledger/act.ts'
+import { refusalsAbout, type Refusal } from '../../refusal.ts'
+import { HANDS } from '../ledger/roles.ts'
+import { by, figures, section, text } from '../ledger/section.ts'
+import { choice, id, optional, words, type Shaped } from '../ledger/shape.ts'
+import { stampOf, type JobState } from '../ledger/state.ts'
+import { checkName } from '../ledger/words.ts'
+import { showValue } from '../measuring/show.ts'
+import { checkResults, type CheckResult } from '../measuring/results.ts'
+import { coveredAt } from '../parts/over.ts'
+import { resultOfVoided, voidReadings } from '../parts/voided.ts'
+import { notTaken } from './sense.ts'
+
+/** Something that was out, put right where it is and measured again: as it was and as it is both stand. */
+
+const refusals = refusalsAbout('remedy', {
+  notOut: ({ check }: { check: string }) => `${check} is not out now: there is nothing to put right.`,
+  asFound: ({ check }: { check: string }) =>
+    `${check}: what was found stays as it was found. What is put right is read again where the sheet asks for it.`,
+  workedOut: ({ check }: { check: string }) =>
+    `${check} is worked out from other readings. Put right what they were read of, and measure that again.`,
+  noSuchPlace: ({ check, place }: { check: string; place: string }) => `${check} was not read at “${place}”.`,
+  inRounds: ({ check, loop }: { check: string; loop: string }) =>
+    `${check} is read in rounds. Say what was changed, and begin another round of ${loop}.`,
+  covered: ({ check, over, step }: { check: string; over: string; step: string }) =>
+    `${check}: “${over}” was done over it since. Take “${step}” up again.`,
+})
+
+const shape = {
+  check: id,
+  moment: choice(MOMENTS),
+  /** The place that was put right, where it is judged place by place; every place that is out where it is left out. */
+  place: optional(id),
+  /** What was done about it. */
+  remedy: words(200),
+} as const
+type Remedy = Shaped<typeof shape>
+
+/** Where something that is out is put right: here, in another round, or once what lies over it is off again. Null where it is not. */
+export type Door = { to: 'remedy' } | { to: 'round'; loop: string } | { to: 'reopen'; step: string } | null
+
+/** The door past a check that is out at a moment. */
+export function doorOf(plan: Plan, state: JobState, { check, moment, judgement, worked, history }: CheckResult): Door {
+  const at = check.at.find(one => one.moment === moment)
+  if (judgement.verdict !== 'Out' || history || moment === 'asFound' || !at || !worked.cells.length) return null
+  const loop = plan.loopOf.get(at.step)
+  if (loop?.until.includes(check.id)) return { to: 'round', loop: loop.id }
+  const covered = coveredAt(plan, state, { check: check.id, moment })
+  return covered ? { to: 'reopen', step: covered.step.id } : { to: 'remedy' }
+}
+
+/** The cells that are read again: of the place that is named, else of every place that is out, else all. */
+function cellsOut({ worked, places, read }: CheckResult, place: string | undefined): string[] {
+  const out = [...places.values()].filter(one => one.judgement.verdict === 'Out').map(one => one.cell.place ?? '')
+  const named = place === undefined ? out : [place]
+  const all = worked.cells.filter(cell => read.has(cell.key))
+  return (named.length ? all.filter(cell => named.includes(cell.place ?? '')) : all).map(cell => cell.key)
+}
+
+function remedyRefusal(plan: Plan, state: JobState, { check: name, moment, place }: Remedy): Refusal | null {
+  const strange = notTaken(plan, { check: name, moment })
+  if (strange) return strange
+  const { title: check } = plan.checks.get(name)!
+  const result = checkResults(plan, state).get(readingKey(name, moment))!
+  if (moment === 'asFound') return refusals.asFound({ check })
+  if (result.judgement.verdict !== 'Out') return refusals.notOut({ check })
+  if (!result.worked.cells.length) return refusals.workedOut({ check })
+  if (place !== undefined && !result.worked.cells.some(cell => cell.place === place && result.read.has(cell.key)))
+    return refusals.noSuchPlace({ check, place })
+  const door = doorOf(plan, state, result)
+  return door?.to === 'round' ? refusals.inRounds({ check, loop: plan.loops.get(door.loop)!.title }) : null
+}
+
+const remedied: ActKind<Remedy> = {
+  shape,
+  by: HANDS,
+  corrected: 'take back',
+  sense: (plan, state, { payload }) => remedyRefusal(plan, state, payload),
+  live: ({ plan, state }, { payload: { check, moment } }) => {
+    const covered = coveredAt(plan, state, { check, moment })
+    return covered
+      ? [refusals.covered({ check: checkName(plan, check), over: covered.over.title, step: covered.step.title })]
+      : []
+  },
+  apply: (state, entry, plan) => {
+    const { check, moment, place, remedy } = entry.payload
+    const result = checkResults(plan, state as JobState).get(readingKey(check, moment))!
+    const keys = cellsOut(result, place)
+    voidReadings(state, [{ check, moment, keys }], { ...stampOf(entry, state), cause: remedy, isRemedied: true })
+  },
+  words: (plan, { check, place, remedy }) =>
+    `Put right: ${checkName(plan, check)}${place ? `, ${place}` : ''}. ${remedy}`,
+}
+
+export const acts = { 'check.remedied': remedied }
+export const sections = {
+  remedied: section({
+    title: 'Put right and measured again',
+    in: 'remarks',
+    rows: ({ plan, state, results, system, by: signed }) =>
+      state.voided.flatMap(one => {
+        if (!one.isRemedied || !plan.checks.has(one.check)) return []
+        const was = resultOfVoided(plan, state, one)
+        const is = results.get(readingKey(one.check, one.moment as Moment))!
+        const say = (result: CheckResult) => `${showValue(result.check, result, system)}, ${result.judgement.verdict}`
+        return [
+          {
+            title: was.check.title,
+            was: say(was),
+            remedy: one.cause,
+            is: is.complete ? say(is) : 'not measured again',
+            ...signed(one),
+          },
+        ]
+      }),
+    columns: [
+      { head: 'Check', width: 4, cell: row => text(row.title) },
+      { head: 'As it was', width: 4, cell: row => figures(row.was) },
+      { head: 'What was done', width: 5, cell: row => text(row.remedy) },
+      { head: 'As it is', width: 4, cell: row => figures(row.is) },
+      by(),
+    ],
+  }),
+}
