@@ -107,7 +107,16 @@ export {
   type PartState,
   type Severity,
 } from './ledger/part.ts'
-export { countKey, isClosed, readingKey, type JobState, type Stamp } from './ledger/state.ts'
+export {
+  accountedFor,
+  countKey,
+  countText,
+  isClosed,
+  readingKey,
+  type JobState,
+  type PieceCount,
+  type Stamp,
+} from './ledger/state.ts'
 export type { Mark } from './features/marks.ts'
 export type { MateAnswer } from './features/mates.ts'
 export type { CellRead } from './measuring/cells.ts'

@@ -9,7 +9,10 @@ import {
   keyOf,
   lacks,
   partUnder,
+  projectJob,
+  recordOf,
   refusalOf,
+  trayOf,
   viewJob,
   type EntryKind,
   type OwedId,
@@ -222,6 +225,30 @@ describe('pieces', () => {
     })
     worker.act('pieces.counted', { part: 'springs', way: 'out', n: 8 })
     expect(isOwed({ kind: 'pieces', part: 'springs', way: 'out' })).toBeUndefined()
+  })
+  it('one that was not there when the machine was opened is accounted for, and a new one goes in for it', () => {
+    worker.workUntil('face-off')
+    confirm('face-off', { counts: { 'springs out': 7 } })
+    expect(trayOf(worker.plan, state()).notAccountedFor).toBe(1)
+    const out = { part: 'springs', way: 'out', n: 7 } as const
+    expect(says('pieces.counted', { ...out, absent: 2 })).toMatchObject({ code: 'pieces.tooMany' })
+    expect(says('pieces.counted', { ...out, fromStock: 1 })).toMatchObject({ code: 'pieces.otherWay' })
+    expect(says('pieces.counted', { ...out, way: 'in', absent: 1 })).toMatchObject({ code: 'pieces.otherWay' })
+    worker.act('pieces.counted', { ...out, absent: 1 })
+    expect(trayOf(worker.plan, state()).notAccountedFor).toBe(0)
+    expect(isOwed({ kind: 'pieces', part: 'springs', way: 'out' })).toBeUndefined()
+    worker.workUntil('face-wet')
+    confirm('face-wet', { counts: { 'springs in': 7 } })
+    expect(isOwed({ kind: 'pieces', part: 'springs', way: 'in' })!.why).toMatch(/a new one from stock/)
+    worker.act('pieces.counted', { part: 'springs', way: 'in', n: 7, fromStock: 1 })
+    expect(isOwed({ kind: 'pieces', part: 'springs', way: 'in' })).toBeUndefined()
+    const taken = projectJob(worker.plan, state()).movements.filter(one => one.partRef === 'springs')
+    expect(taken.at(-1)).toMatchObject({ takenFrom: 'stock', quantity: 1 })
+    const counted = recordOf(worker.opened, worker.folded.entries, new Map()).counted
+    expect(counted.filter(row => row.what === 'Seal springs').map(row => row.n)).toEqual([
+      '7 and 1 not there',
+      '7 and 1 new from stock',
+    ])
   })
   it('one left over on the bench is named when the rest goes back', () => {
     worker.workUntil('caps-on')

@@ -4,7 +4,7 @@ import { eq } from 'drizzle-orm'
 import { v7 as uuid } from 'uuid'
 import { wornFindings, type Wear } from '../../demo/findings.ts'
 import { Technician } from '../../demo/technician.ts'
-import { atOf, emptyFold, extend, planIn, projectJob, standingReadings } from '../../core/job/index.ts'
+import { atOf, emptyFold, extend, planIn, projectJob, standingReadings, type Payloads } from '../../core/job/index.ts'
 import type { SignedInPerson } from '../../shared/answers.ts'
 import { append, type Arrival } from '../../server/db/append.ts'
 import { database, disconnect, ledgerDatabase } from '../../server/db/client.ts'
@@ -38,8 +38,8 @@ const ARRIVED: Arrival = { at: one => one.madeAt, signed: true }
 const at = () => new Date(Date.UTC(2026, 0, 1) + minute++ * 60_000).toISOString()
 
 /** Works a new job of the machine up to a step, or to its end, and sends what was done as it was done. */
-async function work(wear: Wear, until?: string, end?: (worker: Technician) => void): Promise<string> {
-  const opened = await openJob(ledgerDatabase(), TAG, 'Planned', fitter, at())
+async function work(wear: Wear, until?: string, end?: (worker: Technician) => void, tag = TAG): Promise<string> {
+  const opened = await openJob(ledgerDatabase(), tag, 'Planned', fitter, at())
   if (!opened.ok) throw new Error(sentenceOf(opened.refusal))
   const [row] = await database().select().from(job).where(eq(job.id, opened.id))
   const worker = new Technician(
@@ -166,6 +166,37 @@ it('a machine stands as its ledgers say: overhauled, opened again, given up, wor
   const now = await held(TAG)
   await rebuildProjections(database())
   expect(await held(TAG)).toEqual(now)
+})
+
+it('what was put right stands as it was and as it is, and a piece from stock is a movement', async () => {
+  const tag = 'P-911'
+  await pumpOfOwn(tag)
+  await work(
+    { general: 0.3 },
+    'clamp-pull',
+    one => {
+      const said = one.folded.entries.filter(entry => entry.kind === 'reading.taken').at(-1)!
+      const { check, moment } = said.payload as Payloads['reading.taken']
+      expect([check, moment]).toEqual(['seal-setting', 'build'])
+      const replacement = { ...(said.payload as Payloads['reading.taken']), tries: [['47'], ['47']] }
+      one.act('entry.corrected', { target: said.id, why: 'Read wrong', replacement })
+      one.act('check.remedied', { check, moment, remedy: 'Set to its line again' })
+      one.measure(one.plan.checks.get(check)!, moment)
+      one.act('pieces.counted', { part: 'springs', way: 'in', n: 7, fromStock: 1 })
+    },
+    tag,
+  )
+  await agree(tag)
+  const rows = await database().select().from(reading).where(eq(reading.equipmentTag, tag))
+  const told = rows.filter(one => one.checkId === 'seal-setting' && one.moment === 'build' && one.cell === '')
+  expect(told.map(one => [one.nth, one.verdict, one.stands]).sort()).toEqual([
+    [0, 'Holds', true],
+    [1, 'Out', false],
+  ])
+  const now = await held(tag)
+  expect(now.movements.filter(one => one.includes('"springs"'))).toHaveLength(1)
+  await rebuildProjections(database())
+  expect(await held(tag)).toEqual(now)
 })
 
 it('so does every machine of the fleet', async () => {

@@ -1,8 +1,10 @@
 <script setup lang="ts">
 import {
+  accountedFor,
   allSaid,
   canBeReopened,
   countKey,
+  countText,
   markText,
   newFrom,
   offWith,
@@ -14,6 +16,7 @@ import {
   MOMENT_WORDS,
   SEVERITIES,
   type Choice,
+  type PieceCount,
   type Severity,
   type Stamp,
 } from '~~/core/job'
@@ -104,7 +107,10 @@ const counts = computed(() =>
   one.value.part.quantity
     ? (['out', 'in'] as const)
         .filter(way => now.value.where === 'fitted' || (way === 'out' && now.value.where === 'off'))
-        .map(way => ({ way, n: job.state.counts.get(countKey(props.part, way))?.n }))
+        .map(way => {
+          const count = job.state.counts.get(countKey(props.part, way))
+          return { way, count, n: count?.n, short: count ? one.value.part.quantity! - accountedFor(count) : 0 }
+        })
     : [],
 )
 /** What of this part was decided or counted on two tablets that had not seen each other. */
@@ -115,15 +121,32 @@ const unseen = computed(() =>
       : [],
     ...counts.value.map(({ way }) => {
       const counted = job.state.counts.get(countKey(props.part, way))
-      return counted ? allSaid<Stamp & { n: number }>(counted).map(said => [said.by, `${said.n} ${way}`] as const) : []
+      return counted
+        ? allSaid<Stamp & PieceCount>(counted).map(said => [said.by, `${countText(said)} ${way}`] as const)
+        : []
     }),
   ]
     .filter(said => said.length > 1)
     .map(said => said.map(([by, words]) => ({ by, words }))),
 )
-const recount = (way: 'out' | 'in', n: number | null | undefined) => {
+const recount = (
+  way: 'out' | 'in',
+  n: number | null | undefined,
+  more: Pick<PieceCount, 'absent' | 'fromStock'> = {},
+) => {
   if (n !== null && n !== undefined)
-    why.value = job.act({ kind: 'pieces.counted', payload: { part: props.part, way, n } })
+    why.value = job.act({ kind: 'pieces.counted', payload: { part: props.part, way, n, ...more } })
+}
+const missing = ({ way, short }: (typeof counts.value)[number]) =>
+  way === 'in'
+    ? `${short} new from stock`
+    : short > 1
+      ? `The other ${short} were not there when we came`
+      : 'The other one was not there when we came'
+/** What is short is accounted for: it was never there, or a new one goes in for it. */
+const account = ({ way, count, short }: (typeof counts.value)[number]) => {
+  const { n, absent = 0, fromStock = 0 } = count!
+  recount(way, n, way === 'out' ? { absent: absent + short } : { fromStock: fromStock + short })
 }
 </script>
 
@@ -162,6 +185,10 @@ const recount = (way: 'out' | 'in', n: number | null | undefined) => {
         :aria-label="`Pieces, ${count.way}`"
         @change="n => recount(count.way, n)"
       />
+      <span v-if="count.count && accountedFor(count.count) !== count.n" class="soft">{{ countText(count.count) }}</span>
+      <el-button v-if="count.short > 0 && !job.isClosed" data-test="account" @click="account(count)">
+        {{ missing(count) }}
+      </el-button>
     </div>
     <el-radio-group
       v-if="now.where === 'off' && !isAlways"

@@ -7,16 +7,31 @@ import { HANDS } from '../ledger/roles.ts'
 import { by, figures, section, text } from '../ledger/section.ts'
 import { settled, type Contested } from '../ledger/seen.ts'
 import { choice, id, optional, type Shaped } from '../ledger/shape.ts'
-import { countKey, stamped, type JobState, type Stamp } from '../ledger/state.ts'
+import {
+  accountedFor,
+  countKey,
+  countText,
+  stamped,
+  type JobState,
+  type PieceCount,
+  type Stamp,
+} from '../ledger/state.ts'
 import { itemName, partName } from '../ledger/words.ts'
 import { beforeCover, type Owing, type Source } from '../owed/owing.ts'
 import { unknown } from './sense.ts'
 
-/** Pieces counted by hand: out of the machine, or into it. A newer count stands for the older one. */
+/**
+ * Pieces counted by hand: out of the machine, or into it. A newer count stands for the older one. A piece that is not found is
+ * accounted for where it was not there when the machine was opened, or where a new one goes in for it.
+ */
 
 const refusals = refusalsAbout('pieces', {
   oneThing: () => 'Say what is counted: a part, or an item.',
   onePiece: ({ part }: { part: string }) => `${part} is one piece; there is nothing to count.`,
+  otherWay: () =>
+    'Of a part, what comes out may have been missing when the machine was opened, and what goes in may be new from stock. Count it so.',
+  tooMany: ({ part, quantity, all }: { part: string; quantity: number; all: number }) =>
+    `${part}: that makes ${all}, and the machine has ${quantity}. Count again.`,
   when: ({ part, where }: { part: string; where: string }) => `${part}: count them when they are ${where}.`,
 })
 
@@ -26,45 +41,60 @@ const shape = {
   /** Something put in for the time being, as the sheet's steps leave it. */
   item: optional(id),
   way: choice(WAYS),
+  /** Found, or put back. */
   n: { is: 'number', whole: true, least: 0, most: 999 },
+  /** Of those that came out: not there when the machine was opened. */
+  absent: optional({ is: 'number', whole: true, least: 1, most: 999 }),
+  /** Of those that went in: new ones from stock for what is lost or was not there. */
+  fromStock: optional({ is: 'number', whole: true, least: 1, most: 999 }),
 } as const
+type Counted = Shaped<typeof shape>
 
 /** Pieces that a step of the sheet leaves in for the time being. */
 const piecesLeft = ({ sheet }: Plan, item: string): number =>
   sheet.steps.flatMap(step => step.leaves ?? []).find(debt => debt.id === item)?.pieces ?? 0
 
-const counted: ActKind<Shaped<typeof shape>> = {
+const counted: ActKind<Counted> = {
   shape,
   by: HANDS,
   corrected: 'replace',
-  sense: (plan, state, { payload: { part, item, way } }) => {
+  sense: (plan, state, { payload: { part, item, way, n, absent = 0, fromStock = 0 } }) => {
     if ((part === undefined) === (item === undefined)) return refusals.oneThing()
+    if ((absent && (way === 'in' || item !== undefined)) || (fromStock && (way === 'out' || item !== undefined)))
+      return refusals.otherWay()
     if (item !== undefined)
       return plan.sheet.steps.some(step => step.leaves?.some(debt => debt.id === item && debt.pieces))
         ? null
         : unknown('item to count', item)
     const one = plan.parts.get(part!)
     if (!one) return unknown('part', part!)
-    if (!one.part.quantity) return refusals.onePiece({ part: one.name })
+    const { quantity } = one.part
+    if (!quantity) return refusals.onePiece({ part: one.name })
+    if ((absent || fromStock) && n + absent + fromStock > quantity)
+      return refusals.tooMany({ part: one.name, quantity, all: n + absent + fromStock })
     return partState(state, part!).where === (way === 'out' ? 'off' : 'fitted') ||
       (way === 'out' && partState(state, part!).where === 'fitted')
       ? null
       : refusals.when({ part: one.name, where: way === 'out' ? 'off' : 'in' })
   },
   apply: (state, entry, plan) => {
-    const { part, item, way, n } = entry.payload
+    const { part, item, way, n, absent, fromStock } = entry.payload
     const key = countKey((part ?? item)!, way)
     // Of two counts the one that is further from what there should be is the worse.
     const wanted = part === undefined ? piecesLeft(plan, item!) : (plan.parts.get(part)!.part.quantity ?? 0)
-    const off = (one: { n: number }) => Math.abs(one.n - wanted)
-    const now = stamped(entry, state, { n })
+    const off = (one: PieceCount) => Math.abs(accountedFor(one) - wanted)
+    const now = stamped(entry, state, {
+      n,
+      ...(absent ? { absent } : {}),
+      ...(fromStock ? { fromStock } : {}),
+    })
     state.counts.set(
       key,
       settled(state.counts.get(key), now, entry, (one, other) => off(one) > off(other)),
     )
   },
-  words: (plan, { part, item, way, n }) =>
-    `Counted ${way}: ${n} × ${part !== undefined ? partName(plan, part) : itemName(plan, item!)}`,
+  words: (plan, { part, item, way, ...count }) =>
+    `Counted ${way}: ${countText(count)} × ${part !== undefined ? partName(plan, part) : itemName(plan, item!)}`,
 }
 
 /** Pieces that did not all come out, or did not all go back: one of them may lie in the machine. */
@@ -75,7 +105,8 @@ const notAll: Source = ({ plan, state }) =>
     const by = { out: plan.removedBy.get(ref)?.id, in: plan.fittedBy.get(ref)?.id }
     const step = beforeCover(plan, by.in)
     return WAYS.flatMap((way): Owing[] => {
-      const n = state.counts.get(countKey(ref, way))?.n
+      const count = state.counts.get(countKey(ref, way))
+      const n = count && accountedFor(count)
       if (n === undefined || n === part.quantity) return []
       const short = n < part.quantity!
       return [
@@ -85,8 +116,8 @@ const notAll: Source = ({ plan, state }) =>
           what: `${n} of ${part.quantity} ${way === 'out' ? 'came off' : 'went back'}: ${name}`,
           why: short
             ? way === 'out'
-              ? 'What is missing may lie in the machine: find it and count again'
-              : 'One left over on the bench, or lost: count again'
+              ? 'What is missing may lie in the machine: find it and count again, or say that it was not there'
+              : 'One left over on the bench, or lost: count again, or put in a new one from stock'
             : 'More than the machine has: one belongs somewhere else',
           step,
           wrong: { of: [ref], at: by[way], isIn: true },
@@ -118,7 +149,7 @@ const leftBehind: Source = ({ plan, state }) =>
 
 export const slice = () => ({
   /** Pieces counted, by what and which way. */
-  counts: new Map<string, Contested<Stamp & { n: number }>>(),
+  counts: new Map<string, Contested<Stamp & PieceCount>>(),
 })
 export const acts = { 'pieces.counted': counted }
 export const owes = {
@@ -140,8 +171,8 @@ export const sections = {
         const [what, way] = [key.slice(0, key.lastIndexOf(' ')), key.slice(key.lastIndexOf(' ') + 1)]
         const part = plan.parts.get(what)
         return {
-          ...{ what: part?.name ?? itemName(plan, what), way, n: one.n, of: part?.part.quantity ?? null },
-          unseen: unseen<Stamp & { n: number }>(one, each => String(each.n)),
+          ...{ what: part?.name ?? itemName(plan, what), way, n: countText(one), of: part?.part.quantity ?? null },
+          unseen: unseen<Stamp & PieceCount>(one, countText),
           ...signed(one),
         }
       }),
@@ -152,7 +183,7 @@ export const sections = {
         head: 'Pieces',
         width: 2,
         cell: row => ({
-          ...figures(row.of === null || row.of === row.n ? String(row.n) : `${row.n} of ${row.of}`),
+          ...figures(row.of === null || String(row.of) === row.n ? row.n : `${row.n} of ${row.of}`),
           small: row.unseen,
         }),
       },

@@ -7,7 +7,7 @@ import { HANDS } from '../ledger/roles.ts'
 import { by, section, text, type RecordScene } from '../ledger/section.ts'
 import { hadSeen } from '../ledger/seen.ts'
 import { id, list, optional, why, type Shaped } from '../ledger/shape.ts'
-import { countKey, stampOf, stamped, type Draft, type JobState, type Stamp } from '../ledger/state.ts'
+import { accountedFor, countKey, stampOf, stamped, type Draft, type JobState, type Stamp } from '../ledger/state.ts'
 import { partName, partNames, stepName } from '../ledger/words.ts'
 import { showValue } from '../measuring/show.ts'
 import { slackened } from '../parts/joints.ts'
@@ -191,9 +191,9 @@ function takeOff(plan: Plan, state: Draft, undone: readonly Step[], harmed: read
     }),
   )
   const counts = [...parts].flatMap(part => {
-    const n = state.counts.get(countKey(part, 'in'))?.n
+    const count = state.counts.get(countKey(part, 'in'))
     state.counts.delete(countKey(part, 'in'))
-    return n === undefined ? [] : [{ part, n }]
+    return count ? [{ part, n: accountedFor(count) }] : []
   })
   for (const ref of parts) {
     const isUsedUp = plan.parts.get(ref)!.part.renewal === 'always' || harmed.includes(ref)

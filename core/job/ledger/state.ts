@@ -56,6 +56,18 @@ export const branchState = (state: JobState): Draft =>
 
 /** What was counted, a part or an item put in for the time being, and whether out of the machine or into it. */
 export const countKey = (what: string, way: 'out' | 'in') => `${what} ${way}`
+/** Pieces counted: found or put back, not there when the machine was opened, put in new from stock. */
+export interface PieceCount {
+  n: number
+  absent?: number
+  fromStock?: number
+}
+/** Pieces of which it is known where they are. */
+export const accountedFor = ({ n, absent = 0, fromStock = 0 }: PieceCount): number => n + absent + fromStock
+export const countText = ({ n, absent, fromStock }: PieceCount): string =>
+  [String(n), ...(absent ? [`${absent} not there`] : []), ...(fromStock ? [`${fromStock} new from stock`] : [])].join(
+    ' and ',
+  )
 export const troubleKey = (step: string, sign: string) => `${step} ${sign}`
 export const lubricantKey = (step: string, on: string) => `${step} ${on}`
 export const cautionKey = (step: string, caution: number) => `${step} ${caution}`

@@ -1,6 +1,6 @@
 import type { Plan, PartPlace } from '../../sheet/index.ts'
 import { partState, type PartState } from '../ledger/part.ts'
-import { countKey, type JobState } from '../ledger/state.ts'
+import { accountedFor, countKey, type JobState } from '../ledger/state.ts'
 
 export interface TrayItem extends PartPlace {
   now: PartState
@@ -18,7 +18,10 @@ export interface Tray {
 
 /** Pieces fewer than came off, went back or were put in for the time being, as they were last counted. */
 function piecesShort({ parts, sheet }: Plan, state: JobState): number {
-  const n = (what: string, way: 'out' | 'in') => state.counts.get(countKey(what, way))?.n
+  const n = (what: string, way: 'out' | 'in') => {
+    const count = state.counts.get(countKey(what, way))
+    return count && accountedFor(count)
+  }
   const short = (wanted: number, counted: number | undefined) => Math.max(0, wanted - (counted ?? wanted))
   const ofParts = [...parts.values()].map(({ ref, part }) => {
     const { where } = partState(state, ref)

@@ -2,8 +2,9 @@ import { readingKey, type Moment, type Plan, type Ref } from '../../sheet/index.
 import type { Verdict } from '../../verdict.ts'
 import { cellFigures, checkResults, newestOf, type CheckResult } from '../measuring/index.ts'
 import { timeOf } from '../ledger/entry.ts'
+import { STOCK } from '../ledger/words.ts'
 import { resultOfVoided } from '../parts/voided.ts'
-import { differsIn, type JobState } from '../ledger/state.ts'
+import { countKey, differsIn, type JobState } from '../ledger/state.ts'
 
 /** What the fleet asks of one job, made from its ledger and nothing else. */
 export interface Projection {
@@ -96,13 +97,22 @@ export function projectJob(plan: Plan, state: JobState): Projection {
         ? [{ partRef, asNew: now.fitted.as === 'new', batch: now.renewed?.batch ?? null, fittedAt: now.fitted.at }]
         : [],
     ),
-    movements: state.renewals.map(({ entry, part, from, at }) => ({
-      entryId: entry,
-      partRef: part,
-      takenFrom: from,
-      quantity: plan.parts.get(part)?.part.quantity ?? 1,
-      movedAt: at,
-    })),
+    movements: [
+      ...state.renewals.map(({ entry, part, from, at }) => ({
+        entryId: entry,
+        partRef: part,
+        takenFrom: from,
+        quantity: plan.parts.get(part)?.part.quantity ?? 1,
+        movedAt: at,
+      })),
+      // Pieces put in for what was lost, as last counted.
+      ...[...plan.parts.keys()].flatMap(partRef => {
+        const { entry, at, fromStock = 0 } = state.counts.get(countKey(partRef, 'in')) ?? {}
+        return entry && fromStock
+          ? [{ entryId: entry, partRef, takenFrom: STOCK, quantity: fromStock, movedAt: at! }]
+          : []
+      }),
+    ],
   }
 }
 
@@ -113,4 +123,12 @@ export function projectJob(plan: Plan, state: JobState): Projection {
 export const isSameGround = (before: JobState, after: JobState): boolean =>
   !differsIn(before, after).some(key => GROUND.has(key))
 
-const GROUND: ReadonlySet<keyof JobState> = new Set(['plan', 'opened', 'renewals', 'readings', 'voided', 'parts'])
+const GROUND: ReadonlySet<keyof JobState> = new Set([
+  'plan',
+  'opened',
+  'renewals',
+  'readings',
+  'voided',
+  'parts',
+  'counts',
+])
