@@ -47,7 +47,7 @@ export const GEAR_UNITS: DemoMachine[] = [
             'strips-fo output end': 0.97,
           },
         },
-        until: 'uppers-on',
+        until: 'journals-oiled',
       },
     ],
   },

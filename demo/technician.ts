@@ -239,7 +239,10 @@ export class Technician {
   }
 
   decideAll(): void {
-    for (const ref of this.plan.parts.keys()) if (partState(this.folded.state, ref).where === 'off') this.decide(ref)
+    for (const ref of this.plan.parts.keys()) {
+      const { where, renewed } = partState(this.folded.state, ref)
+      if (where === 'off' && !renewed) this.decide(ref)
+    }
   }
 
   private decide(ref: Ref): void {

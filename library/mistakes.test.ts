@@ -2,13 +2,16 @@ import { readFileSync, writeFileSync } from 'node:fs'
 import { afterAll, describe, expect, it } from 'vitest'
 import { Technician } from '../demo/technician.ts'
 import { ALL_MISTAKES } from '../tests/mistakes/index.ts'
+import { viewJob } from '../core/job/index.ts'
+import { Asking } from '../tests/asking.ts'
+import { mend } from '../tests/mistakes/mend.ts'
 import { Bench, type Mistake, type Mistakes } from '../tests/mistakes/bench.ts'
 import { findingsOf, librarySheet, worker } from '../tests/sheets.ts'
 
 /** Somebody who stands where another does, with hands of their own. */
-function forkOf(one: Technician, figures: Mistakes['figures']): Bench {
+function forkOf(one: Technician, figures: Mistakes['figures'], Who = Technician): Bench {
   const read = figures(one.opened.variants)
-  const fork = new Technician(one.opened, { ...findingsOf(read, true) }, one.clock, one.label)
+  const fork = new Who(one.opened, { ...findingsOf(read, true) }, one.clock, one.label)
   fork.folded = one.folded
   return new Bench(fork, read)
 }
@@ -50,10 +53,18 @@ describe.each(ALL_MISTAKES)('$family', ({ family, sheet: name, figures, mistakes
       right.does(mistake.at)
       expect(right.heard).toEqual([])
       expect(right.said().filter(one => mistake.says.test(one.text) && mistake.means.test(one.text))).toEqual([])
-      expect(wrong.stoppedBefore(right)[0]).toBe(mistake.stopped)
+      expect(wrong.stoppedBefore(right)[0] ?? null).toBe(mistake.stopped)
+      // Put right by the door that is offered, it goes on to a signed record, every act asked of the server's rules.
+      const known = new Set(viewJob(right.plan, right.by.folded.state).owed.map(one => one.key))
+      const { by } = forkOf(wrong.by, figures, Asking)
+      mend(by, known, mistake.renews)
+      by.workUntil()
+      expect(viewJob(by.plan, by.folded.state).owed.map(one => one.what)).toEqual([])
+      by.act('job.signed', { cured: 'yes' }, 'lead')
+      expect(by.folded.state.flags).toEqual([])
       const { text } = found.find(one => one.noticed === mistake.noticed)!
-      const { title } = walking.plan.steps.get(mistake.stopped)!
-      caught.push({ family, what: mistake.what, text, noticed: mistake.noticed, stopped: title })
+      const stopped = mistake.stopped === null ? 'nothing' : walking.plan.steps.get(mistake.stopped)!.title
+      caught.push({ family, what: mistake.what, text, noticed: mistake.noticed, stopped })
     })
   })
 })

@@ -11,24 +11,9 @@ import {
   type Role,
 } from '../core/job/index.ts'
 import { coupledVariants, everyVariant, type Variants } from '../core/sheet/index.ts'
-import { Technician } from '../demo/technician.ts'
+import { Asking } from '../tests/asking.ts'
 import { findingsOf, librarySheet, worker } from '../tests/sheets.ts'
 import { WALKS } from '../tests/walks/index.ts'
-
-/** Somebody whose every act is asked of the server's rules first, one by one as they arrive. */
-class Asking extends Technician {
-  override acts(acts: readonly Act[], role: Role = 'fitter'): AnyEntry[] {
-    const before = this.folded
-    const entries = super.acts(acts, role)
-    let folded = before
-    for (const entry of entries) {
-      const why = refusalOf(this.opened, folded, entry)
-      if (why) throw new Error(`${entry.kind} is refused: ${sentenceOf(why)}`)
-      folded = extend(this.opened, folded, [entry])
-    }
-    return entries
-  }
-}
 
 const named = (variants: Variants) => Object.values(variants).join(', ') || 'the one there is'
 

@@ -62,6 +62,7 @@ export {
   lubricantFault,
   mediumsOf,
   lacks,
+  lostWords,
   type Asks,
   type Count,
   type Said,
@@ -94,7 +95,7 @@ export { axisOf, consequencesOf, planIn, proposalOf } from './switching.ts'
 export { leftOut } from './features/choices.ts'
 export { doorOf, type Door } from './features/remedies.ts'
 export { prospectOf, type Prospect } from './features/reopenings.ts'
-export { canBeReopened, coveredAt } from './parts/over.ts'
+export { canBeReopened, coveredAt, isOnTrial } from './parts/over.ts'
 export { viewJob, type JobView, type StationView } from './view.ts'
 export {
   CHOICES,

@@ -228,8 +228,8 @@ describe('parts', () => {
     expect(found?.blocks).toBe('cover')
   })
   it('names a mark that is not met, and which way', () => {
-    worker.workUntil('caps-on')
-    worker.act('part.refitted', { part: 'bearing-cap@de', step: 'caps-on' })
+    worker.workUntil('cap-on-de')
+    worker.act('part.refitted', { part: 'bearing-cap@de', step: 'cap-on-de' })
     worker.act('mate.answered', { mate: 'cap-de', deg: 180 })
     expect(gate().reasons.map(one => one.key)).toContain(key({ kind: 'wrong way', mate: 'cap-de' }))
   })

@@ -37,7 +37,7 @@ const anyAct = fc.oneof(
     .constantFrom(...steps.filter(id => plan.steps.get(id)!.removes))
     .map(step => entry('part.lifted', { parts: plan.steps.get(step)!.removes, step })),
   fc
-    .tuple(fc.constantFrom(...refs), fc.constantFrom('guard-on', 'caps-on', 'bush-on'))
+    .tuple(fc.constantFrom(...refs), fc.constantFrom('guard-on', 'cap-on-de', 'bush-on'))
     .map(([part, step]) => entry('part.refitted', { part, step })),
   fc
     .tuple(fc.constantFrom(...mates), fc.constantFrom<object>({ deg: 30 }, { say: 'nowhere' }, { notYet: true }, {}))

@@ -79,26 +79,31 @@ describe('tags and bags', () => {
 })
 
 describe('which one is in the hand', () => {
-  beforeEach(() => worker.workUntil('caps-on'))
-  const ask = () => asksOf(plan, state(), step('caps-on')).hands
+  beforeEach(() => worker.workUntil('cap-on-de'))
+  const ask = () => asksOf(plan, state(), step('cap-on-de')).hands
   it('is asked of parts with siblings, in the order of their tags, whichever place is filled', () => {
-    expect(ask().map(one => one.place)).toEqual(['bearing-cap@nde', 'bearing-cap@de'])
-    const [one, other] = ask()
+    expect(ask().map(one => one.place)).toEqual(['bearing-cap@de'])
+    const [one] = ask()
+    const [other] = asksOf(plan, state(), step('cap-on-nde')).hands
     expect(one!.candidates).toEqual(other!.candidates)
     expect(partUnder(plan, state(), ` ${one!.candidates[1]!.label.toLowerCase()}`)).toBe(one!.candidates[1]!.part)
   })
   it('the cap of the other end is named at once, and goes in only on purpose', () => {
-    const asks = asksOf(plan, state(), step('caps-on'))
-    const right = worker.said(step('caps-on'))
+    const asks = asksOf(plan, state(), step('cap-on-de'))
+    const right = worker.said(step('cap-on-de'))
     expect(lacks(plan, asks, right)).toEqual([])
-    const swapped = { 'bearing-cap@nde': 'bearing-cap@de', 'bearing-cap@de': 'bearing-cap@nde' }
+    const swapped = { 'bearing-cap@de': 'bearing-cap@nde' }
     expect(lacks(plan, asks, { ...right, hands: swapped })[0]).toBe(
-      'Bearing cap, drive end is in the hand for Bearing cap, non-drive end. It was bored with its own housing; on the other it pinches the bearing on one side.',
+      'Bearing cap, non-drive end is in the hand for Bearing cap, drive end. It was bored with its own housing; on the other it pinches the bearing on one side.',
     )
     expect(lacks(plan, asks, { ...right, hands: {} })[0]).toMatch(/Say which one is in the hand/)
-    confirm('caps-on', { hands: swapped, swapped: Object.keys(swapped) })
+    confirm('cap-on-de', { hands: swapped, swapped: Object.keys(swapped) })
     expect(state().flags).toEqual([])
-    expect(isOwed({ kind: 'wrong place', part: 'bearing-cap@de' })).toMatchObject({ blocks: 'cover' })
+    expect(isOwed({ kind: 'wrong place', part: 'bearing-cap@nde' })).toMatchObject({ blocks: 'cover' })
+    // The other one goes in the place that is left, on purpose, too.
+    confirm('cap-on-nde', { hands: { 'bearing-cap@nde': 'bearing-cap@de' }, swapped: ['bearing-cap@nde'] })
+    expect(state().flags).toEqual([])
+    expect(state().steps.has('cap-on-nde')).toBe(true)
   })
   it('is not asked of parts that are all new, nor of what shares a bag', () => {
     expect(ask().some(one => one.place.startsWith('cap-screws'))).toBe(false)
@@ -118,8 +123,8 @@ describe('which one is in the hand', () => {
 
 describe('how parts stand', () => {
   it('a mark is held against where it stands, and the half that is turned round is named', () => {
-    worker.workUntil('caps-on')
-    confirm('caps-on', { mates: { 'cap-de': { deg: 180 } } })
+    worker.workUntil('cap-on-de')
+    confirm('cap-on-de', { mates: { 'cap-de': { deg: 180 } } })
     expect(isOwed({ kind: 'wrong way', mate: 'cap-de' })!.what).toBe(
       'Bearing cap, drive end: cap to housing, drive end not met',
     )
@@ -197,7 +202,7 @@ describe('how parts stand', () => {
   it('a lost mark is answered by how it was set without it', () => {
     worker.workUntil('caps-off')
     worker.act('evidence.lost', { mate: 'cap-de', why: 'Ground off by the last shop' }, 'lead')
-    worker.workUntil('caps-on')
+    worker.workUntil('cap-on-de')
     expect(state().marks.has('cap-de')).toBe(false)
     worker.workUntil()
     expect(state().mates.get('cap-de')!.say).toBe('set without its mark')
@@ -251,8 +256,8 @@ describe('pieces', () => {
     ])
   })
   it('one left over on the bench is named when the rest goes back', () => {
-    worker.workUntil('caps-on')
-    confirm('caps-on', { counts: { 'cap-screws@de in': 3 } })
+    worker.workUntil('cap-on-de')
+    confirm('cap-on-de', { counts: { 'cap-screws@de in': 3 } })
     expect(isOwed({ kind: 'pieces', part: 'cap-screws@de', way: 'in' })!.what).toBe(
       '3 of 4 went back: Cap screws M12, drive end',
     )

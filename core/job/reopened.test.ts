@@ -37,12 +37,20 @@ const idsOf = (steps: readonly { id: string }[]) => steps.map(step => step.id)
 describe('what comes off with a step that is taken up again', () => {
   it('is what lies over it, the newest first; what was read of it since is read again', () => {
     const { state } = at('turn-1').folded
-    expect(laterThan(plan, state, 'caps-on').map(({ step, over }) => [step.id, over])).toEqual([
-      ['clamp-pull', false],
+    expect(laterThan(plan, state, 'rotor-in').map(({ step, over }) => [step.id, over])).toEqual([
+      ['gasket-on', true],
+      ['clamp-pull', true],
+      ['clamp-on', true],
       ['cap-pull-de', true],
       ['cap-pull-nde', true],
+      ['cap-on-nde', true],
+      ['cap-on-de', true],
     ])
-    expect(idsOf(undoneWith(plan, state, 'caps-on'))).toEqual(['caps-on', 'cap-pull-nde', 'cap-pull-de', 'set-seal'])
+    expect(laterThan(plan, state, 'cap-on-de').map(({ step, over }) => [step.id, over])).toEqual([
+      ['clamp-pull', false],
+      ['cap-pull-de', true],
+    ])
+    expect(idsOf(undoneWith(plan, state, 'cap-on-de'))).toEqual(['cap-on-de', 'cap-pull-de', 'set-seal'])
   })
   it('is what the sheet says it lies over, where it says so', () => {
     expect([...stepsOver(plan, 'top-on')]).not.toContain('guard-on')
@@ -50,9 +58,9 @@ describe('what comes off with a step that is taken up again', () => {
   })
   it('is what was said to come off, and not what was said to stay', () => {
     const { state } = at('turn-1').folded
-    const undone = (said: object) => idsOf(undoneWith(plan, state, 'caps-on', said))
+    const undone = (said: object) => idsOf(undoneWith(plan, state, 'cap-on-de', said))
     expect(undone({ off: ['clamp-pull'] })).toContain('clamp-pull')
-    expect(undone({ on: ['cap-pull-nde'] })).not.toContain('cap-pull-nde')
+    expect(undone({ on: ['cap-pull-de'] })).not.toContain('cap-pull-de')
   })
   it('a run is run again, whatever stayed on', () => {
     const undone = idsOf(undoneWith(plan, at().folded.state, 'plate-pull'))
@@ -83,16 +91,16 @@ describe('a step that is taken up again', () => {
   })
   it('asks of what was harmed coming off what becomes of it', () => {
     const one = at('cap-pull-nde')
-    one.act('step.reopened', reopening('caps-on', { harmed: ['bearing-cap@de'] }))
+    one.act('step.reopened', reopening('cap-on-de', { harmed: ['bearing-cap@de'] }))
     expect(partState(one.folded.state, 'bearing-cap@de').decision).toBeUndefined()
     expect(partState(one.folded.state, 'bearing-cap@nde').decision).toBeDefined()
     expect(viewJob(plan, one.folded.state).owed.map(owed => owed.key)).toContain('["decision","bearing-cap@de"]')
   })
   it('stays on the record with what was wrong, what came off, and what was read before', () => {
-    const one = at('caps-on')
-    one.doStep(plan.steps.get('caps-on')!, { mates: { 'cap-de': { deg: 180 } } })
+    const one = at('cap-on-de')
+    one.doStep(plan.steps.get('cap-on-de')!, { mates: { 'cap-de': { deg: 180 } } })
     one.workUntil('top-on')
-    one.act('step.reopened', reopening('caps-on'))
+    one.act('step.reopened', reopening('cap-on-de'))
     one.workUntil()
     one.sign('yes', 'A cap was turned round')
     const record = recordOf(one.opened, one.folded.entries, new Map())
@@ -108,44 +116,44 @@ describe('a step that is taken up again', () => {
     expect(record.signed).not.toBeNull()
   })
   it('voids a concession that rested on what came off', () => {
-    const one = at('caps-on')
-    one.doStep(plan.steps.get('caps-on')!, { mates: { 'cap-de': { deg: 180 } } })
+    const one = at('cap-on-de')
+    one.doStep(plan.steps.get('cap-on-de')!, { mates: { 'cap-de': { deg: 180 } } })
     one.concede({ kind: 'wrong way', mate: 'cap-de' }, 'Until the next stop')
-    one.act('step.reopened', reopening('caps-on'))
+    one.act('step.reopened', reopening('cap-on-de'))
     expect(one.folded.state.concessions.size).toBe(0)
   })
 })
 
 describe('who takes what up again', () => {
   it.each([
-    ['step.notDone', 'turn-1', 'caps-on'],
+    ['step.notDone', 'turn-1', 'cap-on-de'],
     ['step.notReopened', 'top-on', 'clean-faces'],
     ['step.notReopened', 'top-on', 'rotor-out'],
     ['step.notReopened', undefined, 'walk-round'],
     ['sheet.unknown', 'top-on', 'no-such-step'],
   ] as const)('%s', (code, until, step) => {
-    const one = at(until === 'turn-1' ? 'caps-on' : until)
+    const one = at(until === 'turn-1' ? 'cap-on-de' : until)
     expect(refused(one, reopening(step))).toBe(code)
   })
   it('says why, names what was done after it, and harms nothing that did not come off', () => {
     const one = at('turn-1')
-    expect(refused(one, reopening('caps-on', { why: ' ' }))).toBe('step.whyReopened')
-    expect(refused(one, reopening('caps-on', { off: ['sleeve-on'] }))).toBe('step.notAfter')
-    expect(refused(one, reopening('caps-on', { on: ['no-such'] }))).toBe('sheet.unknown')
-    expect(refused(one, reopening('caps-on', { harmed: ['shaft'] }))).toBe('step.notComingOff')
-    expect(refused(one, reopening('caps-on'))).toBeNull()
+    expect(refused(one, reopening('cap-on-de', { why: ' ' }))).toBe('step.whyReopened')
+    expect(refused(one, reopening('cap-on-de', { off: ['sleeve-on'] }))).toBe('step.notAfter')
+    expect(refused(one, reopening('cap-on-de', { on: ['no-such'] }))).toBe('sheet.unknown')
+    expect(refused(one, reopening('cap-on-de', { harmed: ['shaft'] }))).toBe('step.notComingOff')
+    expect(refused(one, reopening('cap-on-de'))).toBeNull()
   })
   it('what lies behind a gate that is shut is a lead’s, stays it on or not', () => {
     const one = at('nuts-on')
-    expect(refused(one, reopening('caps-on'))).toBe('step.leadReopens')
-    expect(refused(one, reopening('caps-on', { on: ['top-on'] }))).toBe('step.leadReopens')
-    expect(refused(one, reopening('caps-on', { on: ['top-on'] }), 'lead')).toBeNull()
+    expect(refused(one, reopening('cap-on-de'))).toBe('step.leadReopens')
+    expect(refused(one, reopening('cap-on-de', { on: ['top-on'] }))).toBe('step.leadReopens')
+    expect(refused(one, reopening('cap-on-de', { on: ['top-on'] }), 'lead')).toBeNull()
     const open = at('left-float')
     expect(refused(open, reopening('hub-on'))).toBeNull()
   })
   it('what is gone through in rounds is gone through in another', () => {
     const gear = worker(librarySheet('m10-gear-unit'), WALKS.find(one => one.sheet === 'm10-gear-unit')!.figures({}))
-    gear.workUntil('uppers-on')
+    gear.workUntil('journals-oiled')
     expect(refused(gear, reopening('fit-pull'))).toBe('step.inRounds')
     gear.act('step.reopened', reopening('lowers-in'))
     expect(gear.folded.state.flags).toEqual([])
@@ -168,7 +176,7 @@ describe('acts of a tablet that had not seen it', () => {
     )
   it('are undone with it, and looked into before the hand-back; marks stand', () => {
     const one = at('cap-pull-nde')
-    one.act('step.reopened', reopening('caps-on'))
+    one.act('step.reopened', reopening('cap-on-de'))
     const mate = late(one, 'mate.answered', { mate: 'cap-de', deg: 0 })
     expect(refusalOf(one.opened, one.folded, mate)).toBeNull()
     const taken = takeIn(one.opened, one.folded, [mate])
@@ -184,8 +192,8 @@ describe('acts of a tablet that had not seen it', () => {
   })
   it('the same taken up again by two is once', () => {
     const one = at('clamp-on')
-    one.act('step.reopened', reopening('caps-on'))
-    const again = late(one, 'step.reopened', reopening('caps-on'))
+    one.act('step.reopened', reopening('cap-on-de'))
+    const again = late(one, 'step.reopened', reopening('cap-on-de'))
     const taken = takeIn(one.opened, one.folded, [again])
     expect(taken.ok && taken.folded.state.reopenings).toHaveLength(1)
     expect(taken.ok && taken.folded.state.late).toEqual([])
@@ -194,8 +202,8 @@ describe('acts of a tablet that had not seen it', () => {
 
 describe('what was said of something that is covered by now', () => {
   const covered = () => {
-    const one = at('caps-on')
-    one.doStep(plan.steps.get('caps-on')!, { mates: { 'cap-de': { deg: 180 } } })
+    const one = at('cap-on-de')
+    one.doStep(plan.steps.get('cap-on-de')!, { mates: { 'cap-de': { deg: 180 } } })
     return one
   }
   const answer = { mate: 'cap-de', deg: 0 }
@@ -205,8 +213,8 @@ describe('what was said of something that is covered by now', () => {
     one.workUntil('top-on')
     expect(refusal(one, 'mate.answered', answer)?.code).toBe('mate.covered')
     expect(refusal(one, 'mate.answered', answer, 'lead')?.code).toBe('mate.covered')
-    one.act('step.reopened', reopening('caps-on'))
-    one.workUntil('cap-pull-nde')
+    one.act('step.reopened', reopening('cap-on-de'))
+    one.workUntil('cap-pull-de')
     expect(refusal(one, 'mate.answered', answer)).toBeNull()
   })
   it('is corrected by a lead alone, and both stay visible', () => {
@@ -226,13 +234,13 @@ describe('what was said of something that is covered by now', () => {
   it('is signed for with the work: said anew, the signature lapses', () => {
     const signing = planFor({
       ...sheet,
-      steps: sheet.steps.map(step => (step.id === 'caps-on' ? { ...step, hold: { by: 'lead' } } : step)),
+      steps: sheet.steps.map(step => (step.id === 'cap-on-de' ? { ...step, hold: { by: 'lead' } } : step)),
     })
     const one = technician({ general: 0.4 }, signing)
     one.workUntil('cap-pull-nde')
-    const step = signing.steps.get('caps-on')!
+    const step = signing.steps.get('cap-on-de')!
     expect(holdStands(signing, one.folded.state, step)).toBe('lapsed')
-    one.signHold('caps-on', step.hold!)
+    one.signHold('cap-on-de', step.hold!)
     expect(holdStands(signing, one.folded.state, step)).toBe('signed')
     one.act('mate.answered', { ...answer, deg: 2 })
     expect(holdStands(signing, one.folded.state, step)).toBe('lapsed')
@@ -241,7 +249,7 @@ describe('what was said of something that is covered by now', () => {
 
 it('is taken back only while nothing rests on it', () => {
   const one = at('clamp-on')
-  const entry = one.act('step.reopened', reopening('caps-on'))
+  const entry = one.act('step.reopened', reopening('cap-on-de'))
   const back = entryOf('entry.corrected', { target: entry.id, why: 'the wrong step' })
   expect(refusalOf(one.opened, one.folded, back)).toBeNull()
   one.workUntil('cap-pull-nde')

@@ -136,7 +136,7 @@ test.describe('gear unit', () => {
       ])
     await confirmStep(page)
     await doStep(page)
-    await expect(page.locator('[data-step=uppers-on]')).toBeVisible()
+    await expect(page.locator('[data-step=journals-oiled]')).toBeVisible()
     await expect(before(page)).toContainText('Pinch by wire, slow shaft, input side Out')
     await expect(pad(page)).toContainText('dress the cover, never the half')
     await pad(page).getByText('the cover was dressed', { exact: true }).click()
@@ -144,7 +144,7 @@ test.describe('gear unit', () => {
     await expect(page.locator('[data-step=fit-lay]')).toBeVisible()
     // A new round counts its own strips in and out.
     await expect(pad(page).getByLabel(/^How many Gauging strips, in/)).toBeVisible()
-    await jobAt(page, 'G-117', 'uppers-on')
+    await jobAt(page, 'G-117', 'journals-oiled')
     await doStep(page)
     await expect(page.locator('[data-step=pull-fi]')).toBeVisible()
     await jobAt(page, 'G-117', 'cover-on')

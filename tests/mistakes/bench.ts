@@ -2,6 +2,7 @@ import {
   asksOf,
   answerText,
   lacks,
+  lostWords,
   refusalOf,
   sentenceOf,
   standsMet,
@@ -26,10 +27,12 @@ export interface Mistake {
   /** What Needler says, and what that does to the machine: both in one breath. */
   says: RegExp
   means: RegExp
-  /** The step that it stops first: its own, where that is refused as it is done so. */
-  stopped: string
+  /** The step that it stops first: its own, where that is refused as it is done so; none where nothing may be stopped. */
+  stopped: string | null
   /** At once, or before something is shut. */
   noticed: string
+  /** What is renewed for it, where the readings alone do not tell which part it is. */
+  renews?: string[]
 }
 
 /** One family's mistakes: its sheet, and what is read of a machine in good order. */
@@ -79,9 +82,14 @@ export class Bench {
     this.by.prepare(step)
     const said = saidOtherwise(this.by.said(step), otherwise)
     const lacking = lacks(this.plan, asksOf(this.plan, this.by.folded.state, step, said), said)
-    this.heard.push(...lacking)
-    if (lacking.length) this.refused.add(id)
+    const lost = lostWords(asksOf(this.plan, this.by.folded.state, step, said))
+    this.heard.push(...lacking, ...(lost ? [lost] : []))
     for (const [mate, answer] of Object.entries(said.mates ?? {})) this.stands(mate, answer)
+    // What is not said right is not sent.
+    if (lacking.length) {
+      this.refused.add(id)
+      return this
+    }
     const before = this.by.folded.state.flags.length
     this.by.doStep(step, otherwise)
     const flags = this.by.folded.state.flags.slice(before)

@@ -40,7 +40,7 @@ export const M10_MISTAKES: Mistakes = {
       does: bench => bench.reads({ 'nozzles nozzle 3': 'nothing' }).does('prove-nozzles'),
       says: /Nozzles: Out/,
       means: /quarter of the mesh runs dry/,
-      stopped: 'uppers-on',
+      stopped: 'spray-on',
       noticed: AT_ONCE,
     },
     {
@@ -106,7 +106,7 @@ export const M10_MISTAKES: Mistakes = {
       does: bench => bench.does('gears-in', { mates: { mesh: { label: '7 / 32–33' } } }),
       says: /Pinion to wheel: reads “7 \/ 32–33”\. Not met/,
       means: /pit and sing/,
-      stopped: 'uppers-on',
+      stopped: 'journals-oiled',
       noticed: AT_ONCE,
     },
     {
@@ -161,7 +161,7 @@ export const M10_MISTAKES: Mistakes = {
       does: bench => bench.reads({ 'pinch-so output end, wire, flattened': 0.43 }).does('fit-read').does('fit-clear'),
       says: /Pinch/,
       means: /dress the cover, never the half/,
-      stopped: 'uppers-on',
+      stopped: 'journals-oiled',
       noticed: AT_ONCE,
     },
     {

@@ -1,5 +1,5 @@
 import { M14 } from '../walks/m14.ts'
-import { AT_ONCE, swapped, type Mistakes } from './bench.ts'
+import { AT_ONCE, type Mistakes } from './bench.ts'
 
 export const M14_MISTAKES: Mistakes = {
   family: 'Axially split pump',
@@ -62,20 +62,21 @@ export const M14_MISTAKES: Mistakes = {
     },
     {
       what: 'The bearing caps are exchanged',
-      at: 'caps-on',
-      does: bench => bench.does('caps-on', swapped('bearing-cap@nde', 'bearing-cap@de')),
-      says: /Bearing cap, drive end is in the place of Bearing cap, non-drive end/,
+      at: 'cap-on-de',
+      does: bench =>
+        bench.does('cap-on-de', { hands: { 'bearing-cap@de': 'bearing-cap@nde' }, swapped: ['bearing-cap@de'] }),
+      says: /Bearing cap, non-drive end is in the place of Bearing cap, drive end/,
       means: /bored with its own housing/,
-      stopped: 'cap-pull-nde',
+      stopped: 'cap-pull-de',
       noticed: 'before: cover',
     },
     {
       what: 'A bearing cap goes on turned round',
-      at: 'caps-on',
-      does: bench => bench.does('caps-on', { mates: { 'cap-de': { deg: 180 } } }),
+      at: 'cap-on-de',
+      does: bench => bench.does('cap-on-de', { mates: { 'cap-de': { deg: 180 } } }),
       says: /Cap to housing, drive end: stands at 6:00\. Not met/,
       means: /pinches the bearing/,
-      stopped: 'cap-pull-nde',
+      stopped: 'cap-pull-de',
       noticed: AT_ONCE,
     },
     {
@@ -93,7 +94,7 @@ export const M14_MISTAKES: Mistakes = {
       does: bench => bench.does('rotor-in', { mates: { vanes: { say: 'forward, with the turn' } } }),
       says: /Impeller vanes trail: forward, with the turn\. Not met/,
       means: /pumps a third/,
-      stopped: 'caps-on',
+      stopped: 'cap-on-de',
       noticed: AT_ONCE,
     },
     {

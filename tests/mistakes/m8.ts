@@ -11,10 +11,10 @@ export const M8_MISTAKES: Mistakes = {
     {
       what: 'The motor is not read before the locks go on',
       at: 'found-running',
-      does: bench => bench.tries('step.done', { step: 'isolate' }),
-      says: /First: Read the motor/,
-      means: /what it drew tells which blades it wants/,
-      stopped: 'isolate',
+      does: bench => bench.does('isolate'),
+      says: /Not read while it ran: Motor current/,
+      means: /the record says so/,
+      stopped: null,
       noticed: AT_ONCE,
     },
     {
@@ -51,6 +51,7 @@ export const M8_MISTAKES: Mistakes = {
       says: /Wave springs of the primary: Out/,
       means: /./,
       stopped: 'spring-on-driven',
+      renews: ['spring@far'],
       noticed: AT_ONCE,
     },
     {

@@ -6,6 +6,8 @@ import {
   confirmationOf,
   holdStands,
   isCautionRead,
+  isOnTrial,
+  lostWords,
   roundOf,
   signerRefusal,
   signerWords,
@@ -55,20 +57,22 @@ const cautions = computed(() =>
   })),
 )
 const before = computed(() => bench.hindered.filter(one => one.settle.to !== 'caution'))
+/** What making it safe takes with it. */
+const lost = computed(() => lostWords(bench.asks))
 const done = computed(() => (bench.isDone ? job.state.steps.get(step.value!.id)! : null))
 /** Where a step that is done and went wrong is begun again; null where it is taken back in the ledger, if at all. */
 const again = computed((): Settle | null => {
   const one = step.value
   if (!one || !done.value || done.value.skipped || job.isClosed || !canBeReopened(job.plan, one)) return null
   const round = job.plan.loopOf.get(one.id)
-  return round ? { to: 'round', loop: round.id } : { to: 'reopen', step: one.id }
+  return round && !isOnTrial(job.state, one) ? { to: 'round', loop: round.id } : { to: 'reopen', step: one.id }
 })
 const hold = computed(() => (step.value?.hold ? holdStands(job.plan, job.state, step.value) : null))
 /** A press meant for what stood here before does nothing: another step, or another caution. */
 const resting = useRest(() => [step.value?.id, bench.isDone, ...cautions.value.map(one => one.read)].join())
 
 const VERBS: [(one: Step) => unknown, string][] = [
-  [one => one.closes, 'Close it'],
+  [one => one.closes && one.fits?.length, 'Close it'],
   [one => one.removes?.length, 'Lift off'],
   [one => one.trial?.on?.length, 'On for the trial'],
   [one => one.trial?.off?.length, 'Off again'],
@@ -208,6 +212,7 @@ defineExpose({ confirm })
         </template>
       </div>
       <template v-if="!done">
+        <p v-if="lost" class="why" data-test="lost">{{ lost }}</p>
         <p v-if="why" class="why" role="alert">{{ why }}</p>
         <div class="acts">
           <el-button v-if="hold && hold !== 'signed'" data-test="hold" :disabled="resting" @click="sign">

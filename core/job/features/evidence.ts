@@ -44,6 +44,9 @@ const isWorkedOut = (plan: Plan, state: JobState, { check, moment }: { check: st
   return missing.length === 0 && worked.answer !== null
 }
 
+const isLostToSafety = ({ destroyedBy }: Plan, { check, moment }: { check: string; moment: Moment }) =>
+  destroyedBy.get(readingKey(check, moment))?.station === 'make-safe'
+
 const given: ActKind<Lost> = {
   shape,
   by: HANDS,
@@ -58,6 +61,8 @@ const given: ActKind<Lost> = {
     const isThere = lost.kind === 'mark' ? state.marks.has(lost.mate) : isWorkedOut(plan, state, lost)
     if (isThere) return refusals.there({ what })
     if (lost.kind === 'reading' && isUnproved(state, lost.check, lost.moment)) return refusals.unproved({ what })
+    // Nothing that was not read keeps a machine from being made safe.
+    if (lost.kind === 'reading' && isLostToSafety(plan, lost)) return null
     if (!known.lost) return refusals.mayNot({ what })
     return known.lost === 'lead' && role !== 'lead' ? refusals.leadOnly({ what }) : null
   },

@@ -192,6 +192,14 @@ function wrongAt(plan: Plan, state: JobState, { check, places }: CheckResult, at
   return { of, at, isIn, check: check.id, before: check.before }
 }
 
+/** What was found out on the bench goes in later: the first of the steps at which any of it does. */
+function goesInAt(plan: Plan, { moment, check, places }: CheckResult): string | undefined {
+  if (moment !== 'inspect') return undefined
+  const out = [...places.values()].filter(one => one.judgement.verdict === 'Out').flatMap(one => one.cell.of)
+  const fits = (out.length ? out : check.of).flatMap(ref => plan.fittedBy.get(ref)?.id ?? [])
+  return fits.sort((a, b) => plan.stepNumber.get(a)! - plan.stepNumber.get(b)!)[0]
+}
+
 /** The reading that stands, where it is out. What was found before a part was renewed is history and owes nothing. */
 const outs: Source = ({ plan, state, results }) =>
   plan.sheet.checks.flatMap((check): Owing[] => {
@@ -207,7 +215,7 @@ const outs: Source = ({ plan, state, results }) =>
         station: plan.steps.get(at.step)!.station,
         what: outAt(last),
         why: last.consequence ?? `Held against ${check.source}`,
-        step: beforeCover(plan, at.step),
+        step: beforeCover(plan, goesInAt(plan, last) ?? at.step),
         ...(last.moment === 'asFound' ? {} : { wrong: wrongAt(plan, state, last, at.step) }),
         settle: { to: 'reading', check: check.id, moment: last.moment },
         who: 'lead',

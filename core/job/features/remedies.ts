@@ -1,4 +1,4 @@
-import { MOMENTS, readingKey, type Moment, type Plan } from '../../sheet/index.ts'
+import { MOMENTS, readingKey, stepsBefore, type Moment, type Plan, type Step } from '../../sheet/index.ts'
 import type { ActKind } from '../ledger/act.ts'
 import { refusalsAbout, type Refusal } from '../../refusal.ts'
 import { HANDS } from '../ledger/roles.ts'
@@ -8,7 +8,7 @@ import { stampOf, type JobState } from '../ledger/state.ts'
 import { checkName } from '../ledger/words.ts'
 import { showValue } from '../measuring/show.ts'
 import { checkResults, type CheckResult } from '../measuring/results.ts'
-import { coveredAt } from '../parts/over.ts'
+import { canBeReopened, coveredAt } from '../parts/over.ts'
 import { resultOfVoided, voidReadings } from '../parts/voided.ts'
 import { notTaken } from './sense.ts'
 
@@ -40,12 +40,31 @@ type Remedy = Shaped<typeof shape>
 /** Where something that is out is put right: here, in another round, or once what lies over it is off again. Null where it is not. */
 export type Door = { to: 'remedy' } | { to: 'round'; loop: string } | { to: 'reopen'; step: string } | null
 
+/**
+ * The step to take up again for something that cannot be put right where it is: the one that the sheet says mends it; else,
+ * where it is worked out of other readings, the last one before it at which something was put on or drawn up.
+ */
+function stepToMend(plan: Plan, state: JobState, { check, worked }: CheckResult, readAt: string): Step | undefined {
+  const done = plan.sheet.steps.filter(
+    step => state.steps.has(step.id) && !plan.loopOf.has(step.id) && canBeReopened(plan, step),
+  )
+  const before = stepsBefore(plan.steps, readAt)
+  return (
+    done.find(step => step.mends?.includes(check.id) && before.has(step.id)) ??
+    (worked.cells.length ? undefined : done.findLast(step => before.has(step.id) && (step.fits || step.joint)))
+  )
+}
+
 /** The door past a check that is out at a moment. */
-export function doorOf(plan: Plan, state: JobState, { check, moment, judgement, worked, history }: CheckResult): Door {
+export function doorOf(plan: Plan, state: JobState, result: CheckResult): Door {
+  const { check, moment, judgement, worked, history } = result
   const at = check.at.find(one => one.moment === moment)
-  if (judgement.verdict !== 'Out' || history || moment === 'asFound' || !at || !worked.cells.length) return null
+  if (judgement.verdict !== 'Out' || history || moment === 'asFound' || !at) return null
   const loop = plan.loopOf.get(at.step)
   if (loop?.until.includes(check.id)) return { to: 'round', loop: loop.id }
+  const step = stepToMend(plan, state, result, at.step)
+  if (step) return { to: 'reopen', step: step.id }
+  if (!worked.cells.length) return null
   const covered = coveredAt(plan, state, { check: check.id, moment })
   return covered ? { to: 'reopen', step: covered.step.id } : { to: 'remedy' }
 }

@@ -1,7 +1,7 @@
 import type { Plan, Step } from '../../sheet/index.ts'
 import type { ActKind } from '../ledger/act.ts'
 import type { AnyEntry } from '../ledger/entry.ts'
-import { partState, setPart } from '../ledger/part.ts'
+import { partsIn, setPart } from '../ledger/part.ts'
 import { refusalsAbout, type Refusal } from '../../refusal.ts'
 import { HANDS } from '../ledger/roles.ts'
 import { by, section, text, type RecordScene } from '../ledger/section.ts'
@@ -12,7 +12,7 @@ import { partName, partNames, stepName } from '../ledger/words.ts'
 import { showValue } from '../measuring/show.ts'
 import { slackened } from '../parts/joints.ts'
 import { answerText, standsMet } from '../parts/mates.ts'
-import { canBeReopened, laterThan, undoneWith, type Later } from '../parts/over.ts'
+import { canBeReopened, isOnTrial, laterThan, undoneWith, type Later } from '../parts/over.ts'
 import { holdStands } from '../parts/holds.ts'
 import { unsettle } from '../parts/unsettle.ts'
 import { resultOfVoided, voidReadings } from '../parts/voided.ts'
@@ -73,7 +73,7 @@ function leadsOver(plan: Plan, state: JobState, undone: readonly Step[], stays: 
 
 /** Parts that come off with what is undone. */
 const comingOff = (state: JobState, undone: readonly Step[]): string[] =>
-  undone.flatMap(({ fits = [] }) => fits.filter(ref => partState(state, ref).where === 'fitted'))
+  undone.flatMap(({ fits = [] }) => partsIn(state, fits))
 
 /** What taking a step up again comes to, before it is done: for whoever is to say it. */
 export interface Prospect {
@@ -117,7 +117,7 @@ function reopenRefusal(plan: Plan, state: JobState, payload: Given, isLead: bool
   if (!settled) return refusals.notDone({ step: title })
   if (!canBeReopened(plan, step) || settled.skipped !== undefined) return refusals.notReopened({ step: title })
   const loop = plan.loopOf.get(step.id)
-  if (loop) return refusals.inRounds({ step: title, loop: loop.title })
+  if (loop && !isOnTrial(state, step)) return refusals.inRounds({ step: title, loop: loop.title })
   const { off = [], on = [], harmed = [] } = payload
   const strange = [...off, ...on].find(one => !plan.steps.has(one))
   if (strange !== undefined) return unknown('step', strange)
@@ -151,7 +151,8 @@ const reopened: ActKind<Given> = {
       (plan.checksAt.get(step.id) ?? []).map(({ check, moment }) => ({ check: check.id, moment })),
     )
     const cause = `${stepName(plan, payload.step)} taken up again`
-    const loops = [...plan.loops.values()].filter(loop => loop.steps.some(step => ids.includes(step)))
+    const own = plan.loopOf.get(payload.step)
+    const loops = [...plan.loops.values()].filter(loop => loop !== own && loop.steps.some(step => ids.includes(step)))
     for (const one of read) {
       const { step } = plan.checks.get(one.check)!.at.find(at => at.moment === one.moment)!
       const loop = plan.loopOf.get(step)?.id
@@ -176,8 +177,9 @@ const roundNow = ({ rounds }: Draft, loop: string) => (rounds.get(loop)?.length 
 
 /** Takes off what the steps put on, in place, and lets go what they drew up; what was said of it is handed back. */
 function takeOff(plan: Plan, state: Draft, undone: readonly Step[], harmed: readonly string[]): First {
-  const refs = undone.flatMap(({ fits = [], trial }) => [...fits, ...(trial?.on ?? [])])
-  const parts = new Set(refs.filter(ref => partState(state as JobState, ref).where !== 'on'))
+  const tried = undone.flatMap(({ trial }) => trial?.on ?? [])
+  const onTrial = [...state.parts].flatMap(([ref, now]) => (now.trial && tried.includes(now.trial.place) ? [ref] : []))
+  const parts = new Set([...comingOff(state as JobState, undone), ...onTrial])
   const ids = new Set(undone.map(step => step.id))
   const gone = [...plan.mates.values()].filter(
     ({ a, b, asked }) => parts.has(a) || parts.has(b) || ids.has(asked ?? ''),

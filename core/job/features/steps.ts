@@ -1,7 +1,7 @@
 import { STATIONS } from '../../sheet/index.ts'
 import type { ActKind } from '../ledger/act.ts'
 import { owedKind } from '../ledger/feature.ts'
-import { partState } from '../ledger/part.ts'
+import { partsIn, partState } from '../ledger/part.ts'
 import { refusalsAbout } from '../../refusal.ts'
 import { HANDS } from '../ledger/roles.ts'
 import { by, section, text } from '../ledger/section.ts'
@@ -43,7 +43,7 @@ const done: ActKind<Shaped<typeof doing>> = {
     const name = (ref: string) => plan.parts.get(ref)!.name
     const unmoved = [
       ...removes.filter(ref => partState(state, ref).where !== 'off').map(ref => `${name(ref)} is not off yet`),
-      ...fits.filter(ref => partState(state, ref).where !== 'fitted').map(ref => `${name(ref)} is not fitted yet`),
+      ...fits.filter(place => !partsIn(state, [place]).length).map(ref => `${name(ref)} is not fitted yet`),
       ...(trial.on ?? [])
         .filter(ref => !partState(state, ref).trial)
         .map(ref => `${name(ref)} is not on for the trial yet`),

@@ -33,6 +33,10 @@ export interface PartState {
 export const partState = (state: JobState, ref: Ref): PartState => state.parts.get(ref) ?? ON
 const ON: PartState = { where: 'on' }
 
+/** The parts that sit in some places, their own or another's. */
+export const partsIn = ({ parts }: Pick<JobState, 'parts'>, places: readonly Ref[]): Ref[] =>
+  [...parts].flatMap(([ref, { where, fitted }]) => (where === 'fitted' && places.includes(fitted!.place) ? [ref] : []))
+
 /** The part another is off the machine with: what it lifts with, or what that lifts with; null where it is off by itself, or in. */
 export function offWith({ parts }: Pick<Plan, 'parts'>, state: JobState, ref: Ref): Ref | null {
   if (partState(state, ref).where === 'off') return null

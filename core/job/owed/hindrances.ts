@@ -34,7 +34,8 @@ export function isCautionRead(state: JobState, step: string, caution: number, re
  * What stands between now and a step: steps before it, cautions unread, evidence owed,
  * decisions and new parts missing, a joint not torqued, what is wrong with what it would build on, tighten or load, and for
  * the step that shuts the case everything the gate names, for one that starts the machine everything wrong with it.
- * What is wrong stands first. Empty when the step may be done.
+ * What is wrong stands first. Making safe waits for its own steps, their readings and cautions, whatever else has not been read. Empty when the
+ * step may be done.
  */
 export function hindrances(
   plan: Plan,
@@ -43,19 +44,26 @@ export function hindrances(
   step: Step,
   reader?: Reader,
 ): Hindrance[] {
-  // The gate names every step before the cover by itself.
+  // The gate names every step before the cover by itself; nothing but its own steps keeps a machine from being made safe.
+  const isSafety = step.station === 'make-safe'
   const needs = step.closes
     ? []
-    : unmetNeeds(plan, state, step).map((need): Hindrance => ({
-        text: firstWords(need),
-        settle: { to: 'step', step: need.id },
-      }))
+    : unmetNeeds(plan, state, step)
+        .filter(need => !isSafety || need.station === 'make-safe')
+        .map((need): Hindrance => ({
+          text: firstWords(need),
+          settle: { to: 'step', step: need.id },
+        }))
   const cautions = (step.cautions ?? []).flatMap((caution, i): Hindrance[] =>
     isCautionRead(state, step.id, i, reader)
       ? []
       : [{ text: `Read: ${caution.word}`, settle: { to: 'caution', step: step.id, caution: i } }],
   )
   const destroys = new Set((step.destroys ?? []).map(one => keyOf({ kind: 'reading', ...one })))
+  if (isSafety) {
+    const own = owed.filter(o => o.kind === 'reading' && o.step === step.id && !destroys.has(o.key))
+    return [...needs, ...cautions, ...own.map(({ what, settle }) => ({ text: what, settle }))]
+  }
   const destroyed = owed.filter(o => destroys.has(o.key))
   // What waits for the parts this step fits is settled before it; a tag or bag does not hold up the hand that fits, and
   // how parts stand is said with the step itself.

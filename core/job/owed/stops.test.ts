@@ -27,8 +27,8 @@ describe('what is wrong stops what would be done on it', () => {
   /** The pump with the cap of the drive end turned round. */
   function capTurned() {
     const one = machine(PUMP)
-    one.workUntil('caps-on')
-    one.doStep(one.plan.steps.get('caps-on')!, { mates: { 'cap-de': { deg: 180 } } })
+    one.workUntil('cap-on-de')
+    one.doStep(one.plan.steps.get('cap-on-de')!, { mates: { 'cap-de': { deg: 180 } } })
     return one
   }
   const answer = (deg: number): Payloads['mate.answered'] => ({ mate: 'cap-de', deg })
@@ -36,19 +36,19 @@ describe('what is wrong stops what would be done on it', () => {
   it('its screws, the turning of the rotor and the cover, and nothing that only comes later', () => {
     const one = capTurned()
     for (const step of ['cap-pull-de', 'turn-1', 'top-on', 'run']) expect(hinderedAt(one, step), step).toContain(TURNED)
-    for (const step of ['set-seal', 'clamp-on', 'clamp-pull', 'gasket-on', 'hub-on', 'left-lift'])
+    for (const step of ['cap-pull-nde', 'set-seal', 'clamp-on', 'clamp-pull', 'gasket-on', 'hub-on', 'left-lift'])
       expect(hinderedAt(one, step), step).not.toContain(TURNED)
-    expect(refusal(one, 'step.done', { step: 'cap-pull-nde' })).toMatchObject({
+    expect(refusal(one, 'step.done', { step: 'cap-pull-de' })).toMatchObject({
       code: 'step.hindered',
       values: { what: TURNED },
     })
   })
   it('its bolts are not pulled over it, and the pad is turned to what is wrong', () => {
     const one = capTurned()
-    const bolt = { joint: 'cap-joint-nde', pass: 1, bolt: 1, torqueNm: 35, text: '35' }
+    const bolt = { joint: 'cap-joint-de', pass: 1, bolt: 1, torqueNm: 35, text: '35' }
     expect(refusal(one, 'bolt.pulled', bolt)).toMatchObject({ code: 'step.hindered', values: { what: TURNED } })
     const { plan, folded } = one
-    const step = plan.steps.get('cap-pull-nde')!
+    const step = plan.steps.get('cap-pull-de')!
     const { owed, results } = viewJob(plan, folded.state)
     const hindered = hindrances(plan, folded.state, owed, step)
     expect(hindered[0]).toMatchObject({ text: TURNED, wrong: expect.stringMatching(/pinches the bearing/) })

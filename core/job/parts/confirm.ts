@@ -1,4 +1,15 @@
-import type { Debt, Lubrication, Mate, Plan, Ref, Step } from '../../sheet/index.ts'
+import {
+  readingKey,
+  type Check,
+  type Debt,
+  type Lubrication,
+  type Mate,
+  type Moment,
+  type Plan,
+  type Ref,
+  type Step,
+} from '../../sheet/index.ts'
+import { checkResults } from '../measuring/results.ts'
 import type { Act } from '../ledger/entry.ts'
 import { bagsOf, inHandFor, keptBy, type InHand } from './keeping.ts'
 import { matesAsked } from './mates.ts'
@@ -27,6 +38,8 @@ export interface Asks {
   mates: Mate[]
   lubricants: Lubrication[]
   found: Step['found'] | null
+  /** What has not been read of the running machine, and cannot be once it is made safe. Kept on the record as lost, with the step. */
+  lost: { check: Check; moment: Moment }[]
 }
 
 /** What was said of it. What is left out is not said. */
@@ -87,6 +100,25 @@ function countsOf(plan: Plan, state: JobState, step: Step): Count[] {
   ].filter(one => one.must !== undefined || !state.counts.has(one.key))
 }
 
+/** Readings that making the machine safe takes away, as far as they were not had. */
+const lostBy = (plan: Plan, state: JobState, { station, destroys = [] }: Step): Asks['lost'] =>
+  station !== 'make-safe'
+    ? []
+    : destroys.flatMap(({ check: id, moment }) => {
+        const check = plan.checks.get(id)!
+        const key = readingKey(id, moment)
+        const isHad =
+          checkResults(plan, state).get(key)!.complete ||
+          [...state.evidenceLost.values()].some(one => one.check === id && one.moment === moment)
+        return isHad ? [] : [{ check, moment }]
+      })
+
+/** What is said of readings that go with a step, before it is done. */
+export const lostWords = ({ lost }: Pick<Asks, 'lost'>): string | null =>
+  lost.length
+    ? `Not read while it ran: ${lost.map(one => one.check.title).join('; ')}. Once it is made safe ${lost.length > 1 ? 'they are' : 'that is'} lost, and the record says so.`
+    : null
+
 /** What a step asks for in a state. */
 export function asksOf(plan: Plan, state: JobState, step: Step, said: Said = {}): Asks {
   const lifts = (step.removes ?? []).filter(ref => partState(state, ref).where !== 'off')
@@ -107,6 +139,7 @@ export function asksOf(plan: Plan, state: JobState, step: Step, said: Said = {})
       one => !belongs(one, state.lubricants.get(lubricantKey(step.id, one.on))?.medium),
     ),
     found: step.found ?? null,
+    lost: lostBy(plan, state, step),
   }
 }
 
@@ -210,6 +243,9 @@ export function confirmationOf(plan: Plan, state: JobState, step: Step, said: Sa
     })
   const label = (text: string | undefined) => text?.trim() ?? ''
   return [
+    ...asks.lost.map(({ check, moment }) =>
+      act({ kind: 'evidence.lost', payload: { check: check.id, moment, why: 'Not read before it was made safe' } }),
+    ),
     ...(lifts.length
       ? [
           act({

@@ -1,6 +1,6 @@
 import { isLoose, tightens } from './joints.ts'
 import type { Plan, Step } from '../../sheet/index.ts'
-import { partState } from '../ledger/part.ts'
+import { partsIn, partState } from '../ledger/part.ts'
 import { refusalsAbout, type Refusal } from '../../refusal.ts'
 import { countKey, lubricantKey, readingKey, type JobState, type Stamp } from '../ledger/state.ts'
 import { entriesOf, isSame } from '../ledger/same.ts'
@@ -35,7 +35,7 @@ const workAt = (plan: Plan, state: JobState, step: Step): Stamp[] => [
   ]),
   ...(step.removes ?? []).flatMap(ref => partState(state, ref).lifted ?? []),
   ...(step.removes ?? []).flatMap(ref => state.counts.get(countKey(ref, 'out')) ?? []),
-  ...(step.fits ?? []).flatMap(ref => partState(state, ref).fitted ?? []),
+  ...partsIn(state, step.fits ?? []).flatMap(ref => partState(state, ref).fitted ?? []),
   ...(step.fits ?? []).flatMap(ref => state.counts.get(countKey(ref, 'in')) ?? []),
   ...(step.lubricants ?? []).flatMap(({ on }) => state.lubricants.get(lubricantKey(step.id, on)) ?? []),
   ...matesAt(plan, step).flatMap(mate => state.mates.get(mate.id) ?? []),

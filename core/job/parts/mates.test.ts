@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { refusal } from '../../../tests/pump.ts'
+import { refusal, technician } from '../../../tests/pump.ts'
 import { librarySheet, worker } from '../../../tests/sheets.ts'
 import { planFor } from '../../sheet/index.ts'
 import { asksOf, choicesOf, mateMet, markText, refusalOf, viewJob } from '../index.ts'
@@ -125,7 +125,7 @@ describe('read in several places', () => {
 describe('the items of a round', () => {
   it('are counted in and out anew in every round', () => {
     const one = worker(gearUnit, { ...FITS, 'pinch-so output end, wire, flattened': 0.43 })
-    one.workUntil('uppers-on')
+    one.workUntil('journals-oiled')
     one.act('round.begun', { loop: 'fit-up', changed: ['the cover was dressed'] })
     const laid = asksOf(one.plan, one.folded.state, one.plan.steps.get('fit-lay')!)
     expect(laid.counts.map(count => `${count.item} ${count.way}`)).toEqual(['strips in', 'wires in', 'shims in'])
@@ -155,12 +155,14 @@ describe('what a choice is proposed by', () => {
 
 describe('an act asked of the server', () => {
   it('is not refused at a gate for what is said with the gate’s own step', () => {
-    const one = worker(gearUnit, FITS)
-    one.workUntil('uppers-on')
+    const one = technician()
+    one.workUntil('top-on')
+    const step = one.plan.steps.get('top-on')!
+    one.prepare(step)
     const before = one.folded
-    one.doStep(one.plan.steps.get('uppers-on')!)
+    one.doStep(step)
     const refits = one.folded.entries.slice(before.entries.length).filter(entry => entry.kind === 'part.refitted')
-    expect(refits.length).toBe(8)
+    expect(refits.length).toBe(1)
     expect(refusalOf(one.opened, before, refits[0]!)).toBeNull()
   })
 })

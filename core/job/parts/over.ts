@@ -1,5 +1,5 @@
 import { readingKey, stepsBefore, type Plan, type Ref, type Step } from '../../sheet/index.ts'
-import { partState } from '../ledger/part.ts'
+import { partsIn, partState } from '../ledger/part.ts'
 import type { JobState } from '../ledger/state.ts'
 import { stepsAbout } from './about.ts'
 import { handledAt, heldBy, restingOn } from './handled.ts'
@@ -15,8 +15,8 @@ export interface Later {
 const PUT_TOGETHER: readonly Step['station'][] = ['build', 'prove']
 
 /** Something is put on, drawn up or smeared on at it: only hands undo it. */
-const isPhysical = ({ fits, joint, lubricants }: Step) =>
-  Boolean(fits?.length || lubricants?.length || (joint && joint.act !== 'slacken'))
+const isPhysical = ({ fits, trial, joint, lubricants }: Step) =>
+  Boolean(fits?.length || trial?.on?.length || lubricants?.length || (joint && joint.act !== 'slacken'))
 
 /** Whether a step is taken up again, where it went wrong: then it stays on the record that it was done. Others are taken back. */
 export const canBeReopened = ({ checksAt }: Plan, step: Step): boolean =>
@@ -63,13 +63,17 @@ export function stepsOver(plan: Plan, id: string): ReadonlySet<string> {
   return over
 }
 
+/** Whether a step put something on for a trial that is on now: then it is taken up again in its round. */
+export const isOnTrial = (state: JobState, { trial }: Step): boolean =>
+  (trial?.on ?? []).some(place => [...state.parts.values()].some(now => now.trial?.place === place))
+
 /** When something was last done at a step, whether it is confirmed or only begun; null where nothing was, or it was left out. */
 function doneAt(state: JobState, { id, fits = [], trial, joint }: Step): number | null {
   const settled = state.steps.get(id)
   if (settled) return settled.skipped === undefined ? settled.n : null
   const drawn = joint && joint.act !== 'slacken' ? (state.joints.get(joint.id)?.passes.flat() ?? []) : []
   const all = [
-    ...fits.flatMap(ref => partState(state, ref).fitted ?? []),
+    ...partsIn(state, fits).flatMap(ref => partState(state, ref).fitted ?? []),
     ...(trial?.on ?? []).flatMap(ref => partState(state, ref).trial ?? []),
     ...drawn,
   ]
@@ -118,12 +122,14 @@ export function undoneWith(
     step.starts || step.loads === 'turns'
       ? [...undone].some(one => stepsBefore(plan.steps, step.id).has(one))
       : step.needs?.some(need => undone.has(need))
+  // In its own round only what follows it is done again.
+  const own = plan.loopOf.get(id)
   const drawnUp = (step: Step) => (step.joint && step.joint.act !== 'slacken' ? step.joint.id : null)
   const isUndone = (step: Step) => undone.has(step.id)
   for (let size = 0; size !== undone.size;) {
     size = undone.size
     const all = plan.sheet.steps.filter(isUndone)
-    const loops = new Set(all.flatMap(step => plan.loopOf.get(step.id) ?? []))
+    const loops = new Set(all.flatMap(step => plan.loopOf.get(step.id) ?? []).filter(loop => loop !== own))
     const joints = new Set(all.flatMap(step => drawnUp(step) ?? []))
     for (const step of plan.sheet.steps)
       if (

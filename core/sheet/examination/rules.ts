@@ -260,7 +260,9 @@ export const RULES: Rule[] = [
       .map(check => `check ${check.id} can be renewed away and is not taken again at build`),
   // Nothing is lifted, loosened or measured before the machine is safe.
   ({ sheet, steps, checksAt }) => {
-    const safe = sheet.steps.filter(step => step.station === 'make-safe' && !step.needs?.length)
+    const safe = sheet.steps.filter(
+      step => step.station === 'make-safe' && !step.needs?.some(need => steps.get(need)?.station === 'make-safe'),
+    )
     return sheet.steps
       .filter(step => step.removes?.length || step.joint || checksAt.get(step.id)?.some(({ check }) => !check.running))
       .filter(step => !safe.every(one => stepsBefore(steps, step.id).has(one.id)))

@@ -40,10 +40,13 @@ export const partRefitted: ActKind<Refit> = {
   sense: (plan, state, { payload }) => {
     const here = plan.parts.get(payload.part)
     if (!here) return unknown('part', payload.part)
+    const there = plan.parts.get(payload.place ?? payload.part)
+    if (!there) return unknown('place', payload.place!)
+    if (there.part.id !== here.part.id) return refusals.otherPart({ part: here.name, place: there.name })
     const lost = openStep(plan, state, payload.step)
     if (lost) return lost
     const { title, fits } = plan.steps.get(payload.step)!
-    if (!fits?.includes(payload.part)) return refusals.notHere({ step: title, part: here.name })
+    if (!fits?.includes(payload.place ?? payload.part)) return refusals.notHere({ step: title, part: here.name })
     const now = partState(state, payload.part)
     if (now.where !== 'off')
       return refusals.isOn({
@@ -68,12 +71,9 @@ export const partRefitted: ActKind<Refit> = {
     `Fitted: ${partName(plan, part)}${place && place !== part ? ` in the place of ${partName(plan, place)}` : ''}`,
 }
 
-/** A place is one of the same part's, and takes one part. */
+/** A place takes one part. */
 function placeRefusal(plan: Plan, state: JobState, { part, place = part }: Refit): Refusal | null {
-  const there = plan.parts.get(place)
   const here = plan.parts.get(part)!
-  if (!there) return unknown('place', place)
-  if (there.part.id !== here.part.id) return refusals.otherPart({ part: here.name, place: there.name })
   const sitting = [...plan.parts.values()].find(
     one =>
       one.part.id === here.part.id &&

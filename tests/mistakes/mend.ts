@@ -1,0 +1,100 @@
+import {
+  coveredAt,
+  doorOf,
+  foundOut,
+  markOf,
+  newFrom,
+  partState,
+  readingKey,
+  viewJob,
+  type CheckResult,
+  type Obligation,
+} from '../../core/job/index.ts'
+import type { Moment } from '../../core/sheet/index.ts'
+import { rightAnswer, type Technician } from '../../demo/technician.ts'
+
+/** Takes a step up again, with what is proposed to come off. */
+const reopen = (by: Technician, step: string) => by.act('step.reopened', { step, why: 'Found wrong' }, 'lead')
+
+/** Something that is out, by the door that is offered; what no door is offered for is decided: renewed, and measured again. */
+function mendOut(by: Technician, { check, moment }: { check: string; moment: Moment }) {
+  const { plan } = by
+  const { state } = by.folded
+  const { results } = viewJob(plan, state)
+  const result = results.get(readingKey(check, moment))!
+  const door = doorOf(plan, state, result)
+  const renewed = [...plan.parts.keys()].filter(
+    ref => partState(state, ref).where === 'off' && foundOut(plan, results, ref)?.id === check,
+  )
+  if (door?.to === 'round') return beginRound(by, door.loop, result)
+  if (door?.to === 'reopen') return reopen(by, door.step)
+  if (door && (result.check.remedies || !renewed.length)) {
+    by.act('check.remedied', { check, moment, remedy: result.check.remedies?.[0] ?? 'Put right' })
+    return by.measure(plan.checks.get(check)!, moment)
+  }
+  if (!renewed.length) throw new Error(`There is no way on from ${result.check.title}, ${moment}.`)
+  for (const part of renewed) renew(by, part)
+}
+
+function renew(by: Technician, part: string) {
+  by.act('part.decided', { parts: [part], choice: 'renew' })
+  by.act('part.renewed', { part, from: newFrom(by.plan.parts.get(part)!.part) })
+}
+
+function beginRound(by: Technician, loop: string, of: Pick<CheckResult, 'check'>) {
+  const { changes } = by.plan.loops.get(loop)!
+  const { say } = changes.find(one => one.voids.includes(of.check.id)) ?? changes[0]!
+  by.act('round.begun', { loop, changed: [say] })
+}
+
+/** What was read and does not count: read again, and corrected. */
+function readAgain(by: Technician, check: string, moment: Moment) {
+  const loop = [...by.plan.loops.values()].find(one =>
+    by.plan.checks.get(check)!.at.some(at => at.moment === moment && one.steps.includes(at.step)),
+  )
+  if (loop) by.act('round.voided', { loop: loop.id, checks: [check], cause: 'Read wrong' })
+  by.measure(by.plan.checks.get(check)!, moment)
+}
+
+/** One thing that is owed and wrong, put right by the door that stands beside it; whether there is one. */
+function mendOne(by: Technician, { id }: Obligation): boolean {
+  const { plan } = by
+  const { state } = by.folded
+  if (id.kind === 'wrong way') {
+    const mate = plan.mates.get(id.mate)!
+    const covered = coveredAt(plan, state, { mate: mate.id })
+    if (covered) reopen(by, covered.step.id)
+    else by.act('mate.answered', { mate: mate.id, ...rightAnswer(mate, markOf(state, mate)) })
+  } else if (id.kind === 'wrong place') {
+    const { fitted, trial } = partState(state, id.part)
+    const { place } = (fitted ?? trial)!
+    const on = plan.sheet.steps.find(step => (trial ? step.trial?.on : step.fits)?.includes(place))!
+    reopen(by, on.id)
+  } else if (id.kind === 'pieces')
+    by.act('pieces.counted', { part: id.part, way: id.way, n: plan.parts.get(id.part)!.part.quantity! })
+  else if (id.kind === 'out') mendOut(by, id)
+  else if (id.kind === 'round') {
+    const result = viewJob(plan, state).results
+    const loop = plan.loops.get(id.loop)!
+    const short = [...result.values()].find(
+      one => loop.until.includes(one.check.id) && one.judgement.verdict !== 'Holds',
+    )!
+    beginRound(by, id.loop, short)
+  } else if (id.kind === 'joint' && state.joints.get(id.joint)?.passes.length)
+    by.act('joint.slackened', { joint: id.joint })
+  else if (id.kind === 'reading' && viewJob(plan, state).results.get(readingKey(id.check, id.moment))!.again)
+    readAgain(by, id.check, id.moment)
+  else return false
+  return true
+}
+
+/** Puts right what is wrong on a machine, one thing after the other, by the doors that are offered. */
+export function mend(by: Technician, known: ReadonlySet<string>, renews: readonly string[] = []): void {
+  for (const part of renews) renew(by, part)
+  for (let i = 0; i < 12; i++) {
+    const { owed } = viewJob(by.plan, by.folded.state)
+    const wrong = owed.filter(one => !known.has(one.key))
+    if (!wrong.some(one => mendOne(by, one))) return
+  }
+  throw new Error('It does not come right.')
+}
