@@ -1,15 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import {
-  extend,
-  recordOf,
-  recordTables,
-  refusalOf,
-  sentenceOf,
-  viewJob,
-  type Act,
-  type AnyEntry,
-  type Role,
-} from '../core/job/index.ts'
+import { recordOf, recordTables, viewJob } from '../core/job/index.ts'
 import { coupledVariants, everyVariant, type Variants } from '../core/sheet/index.ts'
 import { Asking } from '../tests/asking.ts'
 import { findingsOf, librarySheet, worker } from '../tests/sheets.ts'

@@ -1,5 +1,6 @@
 import {
   asksOf,
+  hindrances,
   answerText,
   lacks,
   lostWords,
@@ -8,6 +9,7 @@ import {
   standsMet,
   viewJob,
   type EntryKind,
+  type Obligation,
   type Payloads,
   type Role,
   type Said,
@@ -124,8 +126,18 @@ export class Bench {
     const isStopped = ({ id }: Step) =>
       this.refused.size
         ? this.refused.has(id)
-        : own.some(one => (one.step === id && !one.withItsStep) || one.wrong?.stops.has(id))
+        : own.some(one => (one.step === id && !one.withItsStep) || one.wrong?.stops.has(id)) ||
+          this.isHeldAtStart(id, own)
     return this.plan.sheet.steps.filter(isStopped).map(step => step.id)
+  }
+
+  /** Whether the machine is not started by a step over something that is owed. */
+  private isHeldAtStart(id: string, own: readonly Obligation[]): boolean {
+    const { state } = this.by.folded
+    const step = this.step(id)
+    if (!step.starts) return false
+    const texts = hindrances(this.plan, state, viewJob(this.plan, state).owed, step).map(one => one.text)
+    return own.some(one => texts.includes(one.what))
   }
 
   /** Everything that is said by now: at once, or owed before something is shut. */
@@ -141,3 +153,42 @@ export class Bench {
     ]
   }
 }
+
+type Told = Pick<Mistake, 'what' | 'at' | 'stopped' | 'means'>
+
+/** Two parts stand otherwise than they must, and it is said as it is seen. */
+export const stands = (
+  what: string,
+  at: string,
+  mate: string,
+  answer: string | number,
+  stopped: string,
+  means: RegExp,
+): Mistake => ({
+  ...{ what, at, stopped, means, says: /Not met/, noticed: AT_ONCE },
+  does: bench => bench.does(at, { mates: { [mate]: typeof answer === 'number' ? { deg: answer } : { say: answer } } }),
+})
+
+/** Something goes on a face that does not belong there: its own step is not done so. */
+export const smeared = (what: string, at: string, on: string, medium: string, means: RegExp): Mistake => ({
+  ...{ what, at, means, stopped: at, says: /is wanted|never that/, noticed: AT_ONCE },
+  does: bench => bench.does(at, { lubricants: { [on]: medium } }),
+})
+
+/** Pieces that do not all come out, or do not all go back. */
+export const short = (
+  what: string,
+  at: string,
+  counts: Record<string, number>,
+  stopped: string,
+  blocks = 'cover',
+): Mistake => ({
+  ...{ what, at, stopped, means: /count again/, says: /came off|went back/, noticed: `before: ${blocks}` },
+  does: bench => bench.does(at, { counts }),
+})
+
+/** Something reads otherwise than it may, and the step is gone on from. */
+export const outAt = ({ what, at, stopped, means }: Told, read: Read): Mistake => ({
+  ...{ what, at, stopped, means, says: /: Out\./, noticed: AT_ONCE },
+  does: bench => bench.reads(read).does(at),
+})

@@ -1,5 +1,5 @@
 import { M10 } from '../walks/m10.ts'
-import { AT_ONCE, swapped, type Mistakes } from './bench.ts'
+import { AT_ONCE, outAt, short, smeared, stands, swapped, type Mistakes } from './bench.ts'
 
 export const M10_MISTAKES: Mistakes = {
   family: 'Gear unit',
@@ -227,5 +227,108 @@ export const M10_MISTAKES: Mistakes = {
       stopped: 'oil-in',
       noticed: 'before: hand-back',
     },
+    short('One screw of a half bearing falls into the case', 'uppers-off', { 'half-screws@si out': 3 }, 'gears-in'),
+    outAt(
+      {
+        what: 'A flaking lining goes back',
+        at: 'look-linings',
+        stopped: 'lowers-in',
+        means: /a flake shuts the oilway/,
+      },
+      { 'lining-fo inspect lower half': 'flaking, or dull when rung' },
+    ),
+    outAt(
+      {
+        what: 'A cracked tooth goes back',
+        at: 'look-teeth',
+        stopped: 'gears-in',
+        means: /carries its load and goes too/,
+      },
+      { 'teeth inspect wheel': 'a chipped or cracked tooth' },
+    ),
+    outAt(
+      { what: 'A burr on a seat is left', at: 'look-seats', stopped: 'pins-in', means: /stone it down/ },
+      { 'seats inspect lower case': 'a nick or burr' },
+    ),
+    outAt(
+      {
+        what: 'A bent pinion shaft goes back',
+        at: 'measure-runout',
+        stopped: 'gears-in',
+        means: /opens and closes once a turn/,
+      },
+      { 'runout-fast': 0.06 },
+    ),
+    outAt(
+      { what: 'A worn oil pump goes back', at: 'measure-pump', stopped: 'pump-build', means: /loses its pressure/ },
+      { 'pump-end': 0.15 },
+    ),
+    outAt(
+      {
+        what: 'A leaking cooler goes back',
+        at: 'test-cooler',
+        stopped: 'cooler-on',
+        means: /water gets into the oil/i,
+      },
+      { 'cooler-drop': 0.05 },
+    ),
+    smeared('Oil is left under the halves', 'pins-in', 'seats of the case', 'oil', /reads as pinch/),
+    stands(
+      'A lower half stands on its pin',
+      'lowers-in',
+      'pin-si',
+      'rocks, one edge stands above the joint face',
+      'gears-in',
+      /./,
+    ),
+    smeared('The linings go in dry', 'lowers-in', 'linings', 'dry', /without the pump/),
+    stands(
+      'The slow shaft goes in end for end',
+      'gears-in',
+      'wheel-way',
+      'a plain end, nothing cut in it',
+      'journals-oiled',
+      /helices run the other way/,
+    ),
+    stands(
+      'The pinion goes in end for end',
+      'gears-in',
+      'pinion-way',
+      'a short plain end',
+      'journals-oiled',
+      /climbs out of the w/,
+    ),
+    stands(
+      'An upper half goes on end for end',
+      'upper-on-so',
+      'end-so-upper',
+      'no number on either end',
+      'pull-so',
+      /oil pocket is shut/,
+    ),
+    short('One screw of an upper half is left out', 'upper-on-fi', { 'half-screws@fi in': 3 }, 'pull-fi'),
+    stands('The cover goes on turned round', 'cover-on', 'cover-index', 180, 'cover-on', /no longer meet their halves/),
+    short('One dowel is left out of the joint', 'dowels-in', { 'dowels in': 1 }, 'case-pull', 'hand-back'),
+    outAt(
+      {
+        what: 'Something scrapes with the cover on, and the lid is shut',
+        at: 'turn-second',
+        stopped: 'lid-on',
+        means: /the spray pipe touches/,
+      },
+      { 'turn-shut': 'something scrapes' },
+    ),
+    stands('The pump bracket goes on turned round', 'pump-on', 'pump-index', 180, 'pump-pull', /bearings start dry/),
+    stands(
+      'The pump is drawn up on its tongue',
+      'pump-on',
+      'tongue',
+      'a gap on one side',
+      'pump-pull',
+      /breaks within the hour/,
+    ),
+    stands('The end cover goes on turned round', 'end-on', 'end-index', 180, 'end-pull', /drain slot/),
+    smeared('The pump gears go in dry', 'pump-build', 'pump gears', 'dry', /do not lift the first oil/),
+    stands('A coupling half goes on turned round', 'hubs-on', 'hub-index-fast', 180, 'run-light', /shake when turned/),
   ],
 }

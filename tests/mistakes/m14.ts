@@ -1,5 +1,5 @@
 import { M14 } from '../walks/m14.ts'
-import { AT_ONCE, type Mistakes } from './bench.ts'
+import { AT_ONCE, outAt, short, smeared, stands, type Mistakes } from './bench.ts'
 
 export const M14_MISTAKES: Mistakes = {
   family: 'Axially split pump',
@@ -133,5 +133,70 @@ export const M14_MISTAKES: Mistakes = {
       stopped: 'case-pull',
       noticed: 'before: hand-back',
     },
+    short('A case dowel is not found', 'slack-case', { 'case-dowels out': 1 }, 'rotor-in', 'hand-back'),
+    short('A drive pin of the clamp is not found', 'clamp-off', { 'clamp-pins out': 1 }, 'rotor-in'),
+    outAt(
+      { what: 'Tired seal springs go back', at: 'look-seal', stopped: 'face-wet', means: /./ },
+      { 'spring-length': 22 },
+    ),
+    smeared('The sleeve goes on dry', 'sleeve-on', 'sleeve bore', 'dry', /rusts to the shaft/),
+    smeared('The O-ring of the sleeve is greased', 'sleeve-on', 'O-ring', 'oil', /swell this rubber/),
+    short('One seal spring is left on the bench', 'face-wet', { 'springs in': 7 }, 'plate-on'),
+    stands('The hole of the bush is turned away', 'rotor-in', 'bush-hole', 'blank metal', 'cap-on-de', /run in juice/),
+    stands('The bush stands off its shoulder', 'rotor-in', 'bush-seat', 'all round', 'cap-on-de', /rubs/),
+    stands(
+      'A wear ring stands beside its pin',
+      'rotor-in',
+      'ring-pin-nde',
+      'beside it, ring stands proud',
+      'cap-on-de',
+      /will not go down/,
+    ),
+    stands(
+      'The cap of the non-drive end goes on turned round',
+      'cap-on-nde',
+      'cap-nde',
+      180,
+      'cap-pull-nde',
+      /pinches the bearing/,
+    ),
+    short('One cap screw is left on the bench', 'cap-on-nde', { 'cap-screws@nde in': 3 }, 'cap-pull-nde'),
+    stands(
+      'One of two drive pins is left out',
+      'clamp-on',
+      'pins-holes',
+      'one only',
+      'clamp-pull',
+      /stand still while the shaft turns/,
+    ),
+    stands('The clamp halves are crossed', 'clamp-on', 'clamp-mark', 180, 'clamp-pull', /grip the sleeve on two edges/),
+    outAt(
+      { what: 'The seal is set off its line', at: 'set-seal', stopped: 'clamp-pull', means: /faces leak/ },
+      { 'seal-setting build': 45 },
+    ),
+    short('One case nut is left on the bench', 'nuts-on', { 'case-nuts in': 11 }, 'case-pull', 'hand-back'),
+    stands(
+      'The gland plate goes on turned',
+      'plate-screws',
+      'plate-index',
+      180,
+      'plate-pull',
+      /juice stands in the plate/,
+    ),
+    smeared('The screws of the gland plate go in dry', 'plate-screws', 'threads', 'dry', /stop short of it/),
+    stands('The hub goes on turned round', 'hub-on', 'hub-index', 180, 'run', /shake when turned/),
+    outAt(
+      {
+        what: 'A coupling that is off is coupled up',
+        at: 'align',
+        stopped: 'spacer-on',
+        means: /shakes both machines/,
+      },
+      { offset: 0.2 },
+    ),
+    outAt(
+      { what: 'A joint that drops its pressure is run', at: 'leak-test', stopped: 'run', means: /./ },
+      { 'test-pressure': 0.5 },
+    ),
   ],
 }

@@ -1,5 +1,5 @@
 import { M3 } from '../walks/m3.ts'
-import { AT_ONCE, type Mistakes } from './bench.ts'
+import { AT_ONCE, outAt, short, smeared, stands, type Mistakes } from './bench.ts'
 
 const LARGE = { size: 'large' }
 const GREASED = { size: 'large', lubrication: 'grease' }
@@ -177,6 +177,120 @@ export const M3_MISTAKES: Mistakes = {
       stopped: 'collar-on',
       noticed: AT_ONCE,
     },
+    short('One of eight rollers stays on the slow shaft', 'rollers-off', { 'slow-rollers out': 7 }, 'rollers-on'),
+    short('One ring pin is not found when the ring is emptied', 'ring-off', { 'ring-pins out': 11 }, 'ring-on'),
+    outAt(
+      {
+        what: 'A chipped disc goes back',
+        at: 'look-discs',
+        stopped: 'first-on',
+        means: /a crack runs on from the chip/,
+      },
+      { lobes: 'a chipped edge' },
+    ),
+    outAt(
+      { what: 'A worn cam bearing goes back', at: 'look-cam', stopped: 'cam-on', means: /./ },
+      { 'cam-size': 59.8 },
+    ),
+    outAt(
+      {
+        what: 'A flat roller of the drive pins goes back',
+        at: 'look-slow',
+        stopped: 'casing-on',
+        means: /knocks on it at every turn/,
+      },
+      { 'slow-turn inspect': 'one has a flat' },
+    ),
+    outAt(
+      {
+        what: 'A new lip goes on an old groove',
+        at: 'look-slow',
+        stopped: 'collar-on',
+        means: /does not seal in an old groove/,
+      },
+      { 'collar-track': 0.3 },
+    ),
+    outAt(
+      {
+        what: 'A rough bearing of the slow shaft goes back',
+        at: 'look-slow',
+        stopped: 'bearing-inner-on',
+        means: /a race is pitted/i,
+      },
+      { 'slow-bearings': 'rough or ticking' },
+    ),
+    outAt(
+      {
+        what: 'A rough bearing of the fast side goes back',
+        at: 'look-fast',
+        stopped: 'fast-in',
+        means: /cooks its seal/,
+      },
+      { 'fast-bearings': 'rough or ticking' },
+    ),
+    stands(
+      'The seal collar goes on with its square edge out',
+      'collar-on',
+      'collar-side',
+      'both are alike, worn round',
+      'cap-on',
+      /cuts the new lip/,
+    ),
+    smeared('The collar goes in dry', 'collar-on', 'collar', 'dry', /torn in the first turns/),
+    smeared('The gaskets of the end cap are wetted', 'cap-on', 'gaskets of the end cap', 'oil', /./),
+    short('One end cap bolt is left on the bench', 'cap-on', { 'end-bolts in': 5 }, 'cap-pull'),
+    stands(
+      'The seal of the fast shaft has lost its spring',
+      'fast-in',
+      'fast-lip',
+      'there is no spring in it',
+      'fast-shaft-in',
+      /runs out along the fast shaft/,
+    ),
+    smeared(
+      'Sealant goes on the gasket of the fast side',
+      'ring-on',
+      'gasket, fast side',
+      'oil',
+      /lose their end play/,
+    ),
+    short('One ring pin too few goes back', 'pins-in', { 'ring-pins in': 11 }, 'first-on'),
+    stands(
+      'The first disc goes in stamp down',
+      'first-on',
+      'face-first',
+      "the grinder's rings only",
+      'cam-on',
+      /binds once a turn/,
+    ),
+    smeared('The first disc goes in dry', 'first-on', 'lobes of the first disc', 'dry', /scores the rollers/),
+    stands(
+      'The cam goes on upside down',
+      'cam-on',
+      'cam-up',
+      "the maker's sign only",
+      'weight-on',
+      /points where the first should/,
+    ),
+    stands('The cam rides on its key', 'cam-on', 'cam-home', 'all round', 'weight-on', /rides on the edge of its key/),
+    stands(
+      'Old gasket stays in a corner',
+      'join',
+      'gasket-bare',
+      'old gasket left in a corner',
+      'bolts-in',
+      /second gasket/,
+    ),
+    stands('The fast side goes on turned round', 'join', 'top', 180, 'bolts-in', /wrong height/),
+    outAt(
+      {
+        what: 'It does not turn, and goes on',
+        at: 'turn',
+        stopped: 'fan-on',
+        means: /in line, or one in the wrong gaps/,
+      },
+      { turned: 'it does not turn' },
+    ),
   ],
 }
 

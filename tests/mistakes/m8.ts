@@ -1,5 +1,5 @@
 import { M8 } from '../walks/m8.ts'
-import { AT_ONCE, swapped, type Mistakes } from './bench.ts'
+import { AT_ONCE, outAt, short, smeared, stands, swapped, type Mistakes } from './bench.ts'
 
 const DOUBLE = { seal: 'double', body: 'two' }
 
@@ -216,5 +216,116 @@ export const M8_MISTAKES: Mistakes = {
       stopped: 'head-driven-on',
       noticed: AT_ONCE,
     },
+    outAt(
+      {
+        what: 'A leaning blade pin is left',
+        at: 'look-shaft',
+        stopped: 'shaft-in',
+        means: /flies off its pins and jams/,
+      },
+      { 'pin-tops': 'loose or leaning' },
+    ),
+    outAt(
+      { what: 'Worn splines go back', at: 'look-shaft', stopped: 'shaft-in', means: /shears/ },
+      { splines: 'it rocks' },
+    ),
+    outAt(
+      { what: 'A worn bearing on the stub goes back', at: 'look-shaft', stopped: 'shaft-in', means: /whips/ },
+      { glide: 'it rattles' },
+    ),
+    outAt(
+      { what: 'A bent shaft goes back', at: 'sweep', stopped: 'shaft-in', means: /touch the wall/ },
+      { runout: 0.9 },
+    ),
+    outAt(
+      { what: 'A warped blade goes back', at: 'look-blades', stopped: 'blades-on-b', means: /at its ends only/ },
+      { 'edge-b place 2': 'warped' },
+    ),
+    outAt(
+      {
+        what: 'A body with a worn drive slot goes back',
+        at: 'look-faces',
+        stopped: 'seat-on-driven',
+        means: /turning on its pins/,
+      },
+      { 'faces-driven': 'a flat or worn drive slot' },
+    ),
+    outAt(
+      {
+        what: 'A tube worn on one side is passed over',
+        at: 'look-tube',
+        stopped: 'shaft-in',
+        means: /lies or whips to that side/,
+      },
+      { 'tube-wall': 'a worn patch on one side' },
+    ),
+    stands(
+      'A seat goes in the wrong way',
+      'seat-on-driven',
+      'seat-face-driven',
+      'shiny, as it was machined',
+      'head-driven-on',
+      /./,
+    ),
+    smeared('A seat ring goes in dry', 'seat-on-far', 'seat ring, far end', 'dry', /rolls in its groove/),
+    stands(
+      'The keeper of the driven end is forgotten',
+      'primary-on-driven',
+      'keeper-home-driven',
+      'there is none',
+      'shaft-in',
+      /walks off its pins/,
+    ),
+    smeared(
+      'A finger of oil goes on a lapped face',
+      'primary-on-driven',
+      'face, driven end',
+      'oil',
+      /a leak on the first day/,
+    ),
+    outAt(
+      {
+        what: 'The ring of the far seal is rolled in its groove',
+        at: 'felt-far',
+        stopped: 'shaft-in',
+        means: /leaks from the first minute/,
+      },
+      { 'push-far': 'stays in' },
+    ),
+    outAt(
+      { what: 'A blade is not hooked in', at: 'blades-free', stopped: 'shaft-in', means: /jams as soon as it turns/ },
+      { 'blades-hang': 'comes off its pins' },
+    ),
+    stands(
+      'A head goes on turned round',
+      'head-driven-on',
+      'head-index-driven',
+      180,
+      'head-driven-pull',
+      /product sours/,
+    ),
+    smeared('The head ring goes in dry', 'head-driven-on', 'head ring, driven end', 'dry', /nipped between the faces/),
+    short(
+      'One head bolt stays on the floor',
+      'head-driven-on',
+      { 'head-bolts@driven in': 7 },
+      'head-driven-pull',
+      'hand-back',
+    ),
+    smeared('The stub goes in dry', 'head-far-on', 'stub', 'dry', /holds the bearing/),
+    smeared('The lock nut goes on dry', 'nut-on', 'lock nut thread', 'dry', /seizes at the first turn/),
+    outAt(
+      {
+        what: 'Metal on metal is heard, and it is coupled up',
+        at: 'turn',
+        stopped: 'sleeve-on',
+        means: /a pin top or a head touches/i,
+      },
+      { turned: 'metal on metal' },
+    ),
+    outAt(
+      { what: 'Drops at the seals are left as they are', at: 'water-test', stopped: 'run', means: /tears the rings/ },
+      { 'leak asLeft': 'drops' },
+    ),
   ],
 }

@@ -301,9 +301,9 @@ h2 {
 }
 .steps {
   color: var(--soft);
-  margin-left: -8px;
+  margin: -6px 0 -6px -8px;
   padding: 0 8px;
-  min-height: 36px;
+  min-height: 44px;
 }
 .no {
   font-size: 15px;

@@ -151,17 +151,19 @@ export interface Covered {
   step: Step
 }
 
-/** What was done last over what an act or something owed is about; null while it can still be got at. */
+/**
+ * What was done last over what an act or something owed is about; null while it can still be got at. Of the steps it hangs on,
+ * the last one is where it came to be so: what lies under that is held by it.
+ */
 export function coveredAt(plan: Plan, state: JobState, about: object): Covered | null {
   const steps = stepsAbout(plan, about).flatMap(id => plan.steps.get(id) ?? [])
-  const over = new Set(steps.flatMap(({ id }) => [...stepsOver(plan, id)]))
-  const done = [...over].flatMap(id => {
-    const step = plan.steps.get(id)!
-    const n = doneAt(state, step)
-    return n === null ? [] : [{ step, n }]
+  const step = steps.sort((a, b) => plan.stepNumber.get(b.id)! - plan.stepNumber.get(a.id)!)[0]
+  if (!step) return null
+  const done = [...stepsOver(plan, step.id)].flatMap(id => {
+    const over = plan.steps.get(id)!
+    const n = doneAt(state, over)
+    return n === null ? [] : [{ over, n }]
   })
-  const newest = done.sort((a, b) => b.n - a.n)[0]?.step
-  // Of the steps it hangs on, the last one is where it came to be so.
-  const last = steps.sort((a, b) => plan.stepNumber.get(b.id)! - plan.stepNumber.get(a.id)!)[0]
-  return newest && last ? { over: newest, step: last } : null
+  const newest = done.sort((a, b) => b.n - a.n)[0]
+  return newest ? { over: newest.over, step } : null
 }
