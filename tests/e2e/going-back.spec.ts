@@ -1,0 +1,72 @@
+import { expect, test, type Page } from './test.ts'
+import { answer, changePerson, doStep, jobAt, signIn } from './hands.ts'
+
+const pad = (page: Page) => page.getByRole('region', { name: 'Gauge pad' })
+const card = (page: Page) => page.getByRole('region', { name: 'The step in view' })
+
+/** What is out beside the way on: typed twice, as it is wanted. */
+async function readTwice(page: Page, figure: string) {
+  for (const _ of [1, 2]) {
+    await page.locator('#figure').fill(figure)
+    await page.locator('[data-test=take]').click()
+    const sure = page.locator('[data-test=sure]')
+    if (await sure.isVisible()) await sure.click()
+  }
+  await page.locator('[data-test=keep]').click()
+}
+
+test('a seal off its line is set again and measured again; until then nothing is drawn up on it', async ({ page }) => {
+  await signIn(page)
+  await jobAt(page, 'P-410', 'set-seal')
+  await readTwice(page, '47')
+  await expect(pad(page)).toContainText('Out')
+  await page.locator('[data-test=remedy]').filter({ hasText: 'Set to its line again' }).click()
+  await expect(card(page)).toContainText('put right, not measured again')
+  await readTwice(page, '42')
+  await expect(card(page)).not.toContainText('put right')
+  await doStep(page)
+  await expect(page.locator('[data-step=clamp-pull]')).toBeVisible()
+})
+
+test('a cap is taken up again: what was drawn up over it is slackened, and it goes on anew', async ({ page }) => {
+  await signIn(page)
+  await jobAt(page, 'P-411', 'set-seal')
+  await page.locator('[data-test=steps]').click()
+  await pad(page)
+    .getByRole('button', { name: /Fit the bearing cap, drive end/ })
+    .click()
+  await page.locator('[data-test=again]').click()
+  const pulled = pad(page).getByRole('radiogroup', { name: 'Torque the drive end cap' })
+  await expect(pulled.locator('.is-active')).toHaveText('Slackened')
+  // Nothing is said of what is wrong yet: it is asked for.
+  await page.locator('[data-test=reopen]').click()
+  await expect(pad(page).getByRole('alert')).toContainText('Say what is wrong')
+  await pad(page).getByLabel('What is wrong with it?').fill('Turned round')
+  await page.locator('[data-test=reopen]').click()
+  await expect(page.locator('[data-step=cap-on-de]')).toBeVisible()
+  await answer(page)
+  await doStep(page)
+  await expect(page.locator('[data-step=cap-pull-de]')).toBeVisible()
+})
+
+test('what lies behind a shut case is taken up again by a lead', async ({ page }) => {
+  await signIn(page)
+  await jobAt(page, 'P-215', 'case-pull')
+  await page.locator('[data-test=steps]').click()
+  await pad(page)
+    .getByRole('button', { name: /Lay the new joint gasket/ })
+    .click()
+  await page.locator('[data-test=again]').click()
+  await pad(page).getByLabel('What is wrong with it?').fill('It covers the port')
+  await expect(page.locator('[data-test=reopen]')).toHaveText(/A lead takes it up again/)
+  await changePerson(page, 'O. Hallam')
+  await pad(page).getByLabel('What is wrong with it?').fill('It covers the port')
+  await page.locator('[data-test=reopen]').click()
+  await expect(page.locator('[data-step=gasket-on]')).toBeVisible()
+  // A gasket once pressed is new again.
+  await expect(
+    pad(page)
+      .getByRole('button', { name: /Take a new one|new/i })
+      .first(),
+  ).toBeVisible()
+})
