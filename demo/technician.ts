@@ -20,6 +20,7 @@ import {
   planIn,
   progressOf,
   proposalOf,
+  questionsAt,
   readingIn,
   readingKey,
   sentenceOf,
@@ -214,6 +215,7 @@ export class Technician {
         lubricants.map(({ on, medium, never }) => [on, medium ?? mediumsOf(this.plan).find(one => one !== never)!]),
       ),
       found: found?.words[0],
+      started: Object.fromEntries(questionsAt(step).map(({ id, choices }) => [id, choices.find(one => one.met)!.say])),
     }
   }
 

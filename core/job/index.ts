@@ -67,6 +67,7 @@ export {
   type Count,
   type Said,
 } from './parts/confirm.ts'
+export { questionsAt, type StartQuestion, type Started } from './parts/starting.ts'
 export { partUnder, type InHand } from './parts/keeping.ts'
 export { hindrances, isCautionRead, type Hindrance } from './owed/hindrances.ts'
 export { wantedAt } from './next.ts'

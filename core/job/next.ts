@@ -4,6 +4,7 @@ import type { Scene, Settle } from './owed/owing.ts'
 import { asksOf, type Asks } from './parts/confirm.ts'
 import { isLoose, tightens } from './parts/joints.ts'
 import { unmetNeeds } from './parts/needs.ts'
+import { notReady } from './parts/starting.ts'
 
 /** Settled at another step, on the card itself, or where parts and gate are: never the next thing at this step, but where something is wrong. */
 const ELSEWHERE: readonly Hindrance['settle']['to'][] = ['step', 'caution', 'part', 'mate', 'stray', 'items', 'ledger']
@@ -38,7 +39,9 @@ export function wantedAt(
     Boolean(fits.length || removes.length || trial || isAsking(asks)) && { to: 'say' },
     tightens(step) && { to: 'joint', joint: step.joint.id },
   ]
-  const wanted = [...first, ...work.flatMap(one => one || [])]
+  // What is seen to before it is started comes before anything is read of it running.
+  const starting: Settle[] = asks.starting.length && notReady(step, asks.started).length ? [{ to: 'say' }] : []
+  const wanted = [...starting, ...first, ...work.flatMap(one => one || [])]
   if (wanted.length) return wanted
   const read = (plan.checksAt.get(step.id) ?? []).findLast(
     ({ check, moment }) => results.get(readingKey(check.id, moment))?.value !== null,

@@ -473,7 +473,7 @@ export interface Step {
   closes?: boolean | string
   /** What this step does to all that is in by then: nothing wrong may be among it. */
   loads?: Load
-  /** It starts the machine, which is not started over anything that is wrong. */
+  /** It starts the machine, which is not started over anything that is wrong; or the motor alone, which waits for what it needs. */
   starts?: Start
   /** Checks that this step puts right: being out of one of them never stops it. */
   mends?: string[]
@@ -486,7 +486,7 @@ export interface Step {
 export const LOADS = ['turns', 'lifts', 'jacks'] as const
 export type Load = (typeof LOADS)[number]
 
-export const STARTS = ['machine'] as const
+export const STARTS = ['motor alone', 'machine'] as const
 export type Start = (typeof STARTS)[number]
 
 export const SIGNERS = ['lead', 'certified', 'competent'] as const

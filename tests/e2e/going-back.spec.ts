@@ -1,8 +1,16 @@
 import { expect, test, type Page } from './test.ts'
+import { librarySheet } from '../sheets.ts'
 import { answer, changePerson, doStep, jobAt, signIn } from './hands.ts'
+import { machineBy } from './shelf.ts'
 
 const pad = (page: Page) => page.getByRole('region', { name: 'Gauge pad' })
 const card = (page: Page) => page.getByRole('region', { name: 'The step in view' })
+
+/** A pump of its own, worked up to a step. */
+async function pumpAt(page: Page, tag: string, step: string) {
+  await machineBy(librarySheet('m14-axially-split-pump'), tag, 'Pump of the tests')
+  await jobAt(page, tag, step)
+}
 
 /** What is out beside the way on: typed twice, as it is wanted. */
 async function readTwice(page: Page, figure: string) {
@@ -17,7 +25,7 @@ async function readTwice(page: Page, figure: string) {
 
 test('a seal off its line is set again and measured again; until then nothing is drawn up on it', async ({ page }) => {
   await signIn(page)
-  await jobAt(page, 'P-410', 'set-seal')
+  await pumpAt(page, 'P-941', 'set-seal')
   await readTwice(page, '47')
   await expect(pad(page)).toContainText('Out')
   await page.locator('[data-test=remedy]').filter({ hasText: 'Set to its line again' }).click()
@@ -30,7 +38,7 @@ test('a seal off its line is set again and measured again; until then nothing is
 
 test('a cap is taken up again: what was drawn up over it is slackened, and it goes on anew', async ({ page }) => {
   await signIn(page)
-  await jobAt(page, 'P-411', 'set-seal')
+  await pumpAt(page, 'P-942', 'set-seal')
   await page.locator('[data-test=steps]').click()
   await pad(page)
     .getByRole('button', { name: /Fit the bearing cap, drive end/ })
@@ -51,7 +59,7 @@ test('a cap is taken up again: what was drawn up over it is slackened, and it go
 
 test('what lies behind a shut case is taken up again by a lead', async ({ page }) => {
   await signIn(page)
-  await jobAt(page, 'P-215', 'case-pull')
+  await pumpAt(page, 'P-943', 'case-pull')
   await page.locator('[data-test=steps]').click()
   await pad(page)
     .getByRole('button', { name: /Lay the new joint gasket/ })

@@ -3,7 +3,7 @@ import { expect, type BrowserContext, type Cookie, type Locator, type Page } fro
 import { v7 as uuid } from 'uuid'
 import { SUMS_BY_NAME } from '../../core/sums/index.ts'
 import { planFor, type Plan } from '../../core/sheet/index.ts'
-import { extend, openingOf } from '../../core/job/index.ts'
+import { extend, openingOf, questionsAt } from '../../core/job/index.ts'
 import { SOUND } from '../../demo/figures.ts'
 import { wornFindings } from '../../demo/findings.ts'
 import { Technician } from '../../demo/technician.ts'
@@ -350,6 +350,10 @@ export async function answer(page: Page) {
       .locator('.el-radio-button')
       .filter({ hasText: new RegExp(`^\\s*${medium}\\s*$`) })
       .click()
+  }
+  for (const { ask, choices } of questionsAt(step ?? {})) {
+    const group = pad(page).getByRole('radiogroup', { name: ask })
+    if (await group.isVisible()) await choose(group, choices.find(one => one.met)!.say)
   }
   const words = pad(page).locator('.found [role=checkbox]')
   if ((await words.count()) && (await words.first().getAttribute('aria-checked')) === 'false')

@@ -58,11 +58,13 @@ const title = computed(() =>
           ? 'What comes off after the trial'
           : asks.value.found
             ? 'What was found'
-            : asks.value.mates.length
-              ? 'How it stands'
-              : asks.value.counts.length
-                ? 'Pieces, counted'
-                : 'What is on it',
+            : asks.value.starting.length
+              ? 'Before it is started'
+              : asks.value.mates.length
+                ? 'How it stands'
+                : asks.value.counts.length
+                  ? 'Pieces, counted'
+                  : 'What is on it',
 )
 const needsNew = ({ now, part }: Row) =>
   now.where === 'off' && !now.renewed && (part.renewal === 'always' || now.decision?.choice === 'renew')
@@ -176,6 +178,26 @@ const says = ({ part, now, goesOn, isTagged, bag, shares, hand }: Row) =>
         </el-radio-group>
         <p v-if="lubricantFault(one, said.lubricants?.[one.on])" class="why" role="alert">
           {{ lubricantFault(one, said.lubricants?.[one.on]) }}
+        </p>
+      </li>
+      <li v-for="one in asks.starting" :key="one.id" class="on">
+        <p>{{ one.ask }}</p>
+        <el-radio-group
+          :model-value="said.started?.[one.id] ?? ''"
+          :aria-label="one.ask"
+          data-test="starting"
+          @change="say => bench.say({ started: { ...said.started, [one.id]: say as string } })"
+        >
+          <el-radio-button v-for="choice in one.choices" :key="choice.say" :value="choice.say">
+            {{ choice.say }}
+          </el-radio-button>
+        </el-radio-group>
+        <p
+          v-if="one.choices.some(choice => !choice.met && choice.say === said.started?.[one.id])"
+          class="why"
+          role="alert"
+        >
+          {{ one.otherwise }}.
         </p>
       </li>
       <li v-if="asks.found">

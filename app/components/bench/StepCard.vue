@@ -195,6 +195,7 @@ defineExpose({ confirm })
             </el-button>
             <span v-else class="soft">read</span>
           </div>
+          <p v-if="lost" class="why" data-test="lost">{{ lost }}</p>
           <p v-if="step.tools?.length" class="soft">Tools: {{ step.tools.join(', ') }}</p>
           <ul v-if="before.length" class="before" aria-label="Before this step">
             <li v-for="one in before.slice(0, 6)" :key="one.text" :class="{ wrong: one.wrong }">
@@ -212,7 +213,6 @@ defineExpose({ confirm })
         </template>
       </div>
       <template v-if="!done">
-        <p v-if="lost" class="why" data-test="lost">{{ lost }}</p>
         <p v-if="why" class="why" role="alert">{{ why }}</p>
         <div class="acts">
           <el-button v-if="hold && hold !== 'signed'" data-test="hold" :disabled="resting" @click="sign">

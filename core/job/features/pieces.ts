@@ -157,6 +157,7 @@ export const owes = {
     by: { part: id, way: choice(WAYS) },
     words: (plan, { part, way }) =>
       `Pieces ${way === 'out' ? 'that came off' : 'that went back'}: ${partName(plan, part)}`,
+    never: (_, { way }) => (way === 'in' ? 'count again, or put in a new one from stock' : null),
     holdsStart: true,
   }),
   debt: owedKind({ by: { debt: id }, words: (plan, { debt }) => itemName(plan, debt), holdsStart: true }),

@@ -5,7 +5,7 @@ import { partsIn, partState } from '../ledger/part.ts'
 import { refusalsAbout } from '../../refusal.ts'
 import { HANDS } from '../ledger/roles.ts'
 import { by, section, text } from '../ledger/section.ts'
-import { choice, id, optional, why, words, type Shaped } from '../ledger/shape.ts'
+import { choice, id, optional, record, why, words, type Shaped } from '../ledger/shape.ts'
 import { stamped, type Stamp } from '../ledger/state.ts'
 import { STATION_WORDS, stepName } from '../ledger/words.ts'
 import type { Owing, Source } from '../owed/owing.ts'
@@ -28,6 +28,10 @@ const doing = {
   note: optional(words(400)),
   /** Rung of the ladder that brought it home, where nothing was lifted. */
   method: optional(words(120)),
+  /** What was seen before it was started; see `parts/starting.ts`. */
+  started: optional(
+    record({ guards: optional(words(120)), locks: optional(words(120)), people: optional(words(120)) }),
+  ),
 } as const
 
 const done: ActKind<Shaped<typeof doing>> = {
@@ -54,11 +58,11 @@ const done: ActKind<Shaped<typeof doing>> = {
     return unmoved.length ? refusals.unmoved({ step: title, what: unmoved.slice(0, 4).join('. ') }) : null
   },
   live: (at, entry) => {
-    const { step: name, note } = entry.payload
+    const { step: name, note: found, started } = entry.payload
     const step = at.plan.steps.get(name)!
     return [
       ...stepHindrances(at, name, entry),
-      ...unsaid(at.plan, at.state, step, note).map(what => hindered(step, what)),
+      ...unsaid(at.plan, at.state, step, { found, started }).map(what => hindered(step, what)),
     ]
   },
   apply: (state, entry, plan) => {

@@ -3,7 +3,7 @@ import { refusal } from '../../../tests/pump.ts'
 import { librarySheet, worker } from '../../../tests/sheets.ts'
 import { WALKS } from '../../../tests/walks/index.ts'
 import type { Technician } from '../../../demo/technician.ts'
-import { hindrances, viewJob, wantedAt, type Payloads } from '../index.ts'
+import { asksOf, hindrances, lacks, sentenceOf, viewJob, wantedAt, type Payloads } from '../index.ts'
 import { examineSheet } from '../../sheet/examination/index.ts'
 import { SUMS_BY_NAME } from '../../sums/index.ts'
 
@@ -126,6 +126,44 @@ describe('the machine is not started', () => {
     expect(viewJob(one.plan, one.folded.state).owed.map(({ what }) => what)).toContain(
       'Bearing temperature, drive end is out',
     )
+  })
+  it('before guards, locks and people are seen to; nobody lets that pass', () => {
+    const one = machine(PUMP)
+    one.workUntil('run')
+    const step = one.plan.steps.get('run')!
+    one.prepare(step)
+    const { started } = one.said(step)
+    const codes = (said: object) => {
+      const refused = refusal(one, 'step.done', { step: 'run', ...said })
+      return refused && sentenceOf(refused)
+    }
+    expect(codes({})).toMatch(/Before it is started: Guards and bolts.*Locks at the isolator.*Who stands/s)
+    expect(codes({ started: { ...started, locks: 'my own' } })).toMatch(/taken off by whoever put it on/)
+    expect(codes({ started: { ...started, people: 'no such answer' } })).toMatch(/Who stands at the machine/)
+    // Only the caution of the shift is left to read.
+    expect(codes({ started })).toMatch(/cannot be done yet\. Read: Starting up\.$/)
+    const asked = asksOf(one.plan, one.folded.state, step)
+    expect(lacks(one.plan, asked, { ...one.said(step), started: {} })).toHaveLength(3)
+    // A step that starts nothing asks nothing of it.
+    expect(asksOf(one.plan, one.folded.state, one.plan.steps.get('walk-round')!).starting).toEqual([])
+  })
+  it('with a bolt missing, whoever would concede it', () => {
+    const one = machine(PUMP)
+    one.workUntil('nuts-on')
+    one.doStep(one.plan.steps.get('nuts-on')!, { counts: { 'case-nuts in': 11 } })
+    const of = { kind: 'pieces', part: 'case-nuts', way: 'in' } as const
+    expect(hinderedAt(one, 'run').join()).toContain('11 of 12 went back')
+    const given = { of, basis: one.basis(of), why: 'The last one tomorrow' }
+    expect(refusal(one, 'concession.given', given, 'lead')).toMatchObject({ code: 'concession.never' })
+  })
+  it('a motor that runs alone waits for what the sheet names, and for guards, locks and people', () => {
+    const sheet = structuredClone(librarySheet(PUMP))
+    const run = sheet.steps.find(step => step.id === 'run')!
+    run.starts = 'motor alone'
+    const one = worker(sheet, { ...WALKS.find(walk => walk.sheet === PUMP)!.figures({}), 'test-pressure': 0.4 })
+    one.workUntil('run')
+    expect(hinderedAt(one, 'run').join()).not.toContain('Pressure held')
+    expect(asksOf(one.plan, one.folded.state, one.plan.steps.get('run')!).starting).toHaveLength(3)
   })
   it('with two oil lines crossed', () => {
     const one = machine(GEAR)

@@ -17,6 +17,7 @@ import type { MateAnswer } from '../features/mates.ts'
 import { partState } from '../ledger/part.ts'
 import { countKey, lubricantKey, type JobState } from '../ledger/state.ts'
 import { partName } from '../ledger/words.ts'
+import { notReady, questionsAt, type Started, type StartQuestion } from './starting.ts'
 
 /** Pieces to count at a step. */
 export interface Count {
@@ -40,6 +41,9 @@ export interface Asks {
   found: Step['found'] | null
   /** What has not been read of the running machine, and cannot be once it is made safe. Kept on the record as lost, with the step. */
   lost: { check: Check; moment: Moment }[]
+  /** What is seen to before anything is started. */
+  starting: readonly StartQuestion[]
+  started: Started
 }
 
 /** What was said of it. What is left out is not said. */
@@ -57,6 +61,8 @@ export interface Said {
   /** By face, what is on it. */
   lubricants?: Record<string, string>
   found?: string
+  /** What was answered before it was started. */
+  started?: Started
 }
 
 /** Places a step fills that are empty. */
@@ -140,6 +146,8 @@ export function asksOf(plan: Plan, state: JobState, step: Step, said: Said = {})
     ),
     found: step.found ?? null,
     lost: lostBy(plan, state, step),
+    starting: questionsAt(step),
+    started: said.started ?? {},
   }
 }
 
@@ -199,12 +207,18 @@ export function lacks(plan: Plan, asks: Asks, said: Said): string[] {
       const medium = said.lubricants?.[one.on]
       return medium ? (lubricantFault(one, medium) ?? []) : [`Say what is on it: ${one.on}.`]
     }),
+    ...(asks.starting.length ? notReady({ starts: 'machine' }, said.started) : []),
     ...(asks.found && !said.found?.trim() ? [`Write what was found. ${asks.found.ask}`] : []),
   ]
 }
 
-/** What of a step's questions the ledger does not answer yet; `found` comes with the step itself. Sentences. */
-export function unsaid(plan: Plan, state: JobState, step: Step, found: string | undefined): string[] {
+/** What of a step's questions the ledger does not answer yet; what was found and answered before a start comes with the step itself. Sentences. */
+export function unsaid(
+  plan: Plan,
+  state: JobState,
+  step: Step,
+  { found, started }: Pick<Said, 'found' | 'started'>,
+): string[] {
   const asks = asksOf(plan, state, step)
   const counts = Object.fromEntries(
     asks.counts.flatMap(one => {
@@ -212,7 +226,15 @@ export function unsaid(plan: Plan, state: JobState, step: Step, found: string | 
       return counted ? [[one.key, counted.n]] : []
     }),
   )
-  return lacks(plan, { ...asks, bags: [], tags: [], hands: [] }, { counts, ...(found ? { found } : {}) })
+  return lacks(
+    plan,
+    { ...asks, bags: [], tags: [], hands: [] },
+    {
+      counts,
+      ...(found ? { found } : {}),
+      ...(started ? { started } : {}),
+    },
+  )
 }
 
 const act = <A extends Act>(one: A): Act => one
@@ -279,6 +301,7 @@ export function confirmationOf(plan: Plan, state: JobState, step: Step, said: Sa
       payload: {
         step: step.id,
         ...(said.found?.trim() ? { note: said.found.trim() } : {}),
+        ...(asks.starting.length && said.started ? { started: said.started } : {}),
         ...(said.method && !lifts.length ? { method: said.method } : {}),
       },
     }),
