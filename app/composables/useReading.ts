@@ -144,6 +144,8 @@ export function useReading(id: string, moment: Moment) {
   })
 
   function leave() {
+    // What was typed for a correction that is not made is nobody's reading.
+    if (correcting.value || anew.value) tries.clear()
     anew.value = false
     correcting.value = false
     moving.value = false

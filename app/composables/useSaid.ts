@@ -3,7 +3,18 @@ import type { Step } from '~~/core/sheet'
 import { fillLabels, takeLabel } from '~/bench/labels'
 import type { Job } from '~/bench/job'
 
-const NOTHING: Asks = { bags: [], tags: [], counts: [], hands: [], mates: [], lubricants: [], found: null, lost: [], starting: [], started: {} }
+const NOTHING: Asks = {
+  bags: [],
+  tags: [],
+  counts: [],
+  hands: [],
+  mates: [],
+  lubricants: [],
+  found: null,
+  lost: [],
+  starting: [],
+  started: {},
+}
 /** Of what a step is told, what is a table of its own: added to, not replaced. */
 type Table = 'bags' | 'tags' | 'counts' | 'hands' | 'mates' | 'lubricants'
 

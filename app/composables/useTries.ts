@@ -19,6 +19,8 @@ export interface Figure {
 }
 
 interface Kept {
+  /** The reading that stood in the cell when it was typed; once that is another, what was typed goes with it. */
+  of: string
   text: string
   /** The unit the figures were typed in: a draft goes on in it. */
   unit: string | null
@@ -30,10 +32,18 @@ export function useTries(result: Ref<CheckResult>, cell: Ref<Cell | undefined>) 
   const job = useJob()
   const { show, system } = useDisplay()
   const ownUnit = () => (cell.value ? unitOf(cell.value, system.value) : null)
-  const draft = useLocalStorage<Kept>(
+  const stands = () => result.value.read.get(cell.value?.key ?? '')?.entry ?? ''
+  const nothing = (): Kept => ({ of: stands(), text: '', unit: ownUnit(), figures: [] })
+  const kept = useLocalStorage<Kept>(
     () => `needler-draft-${job.id}-${readingKey(result.value.check.id, result.value.moment)}-${cell.value?.key ?? ''}`,
-    { text: '', unit: ownUnit(), figures: [] },
+    nothing(),
   )
+  const draft = computed<Kept>({
+    get: () => (kept.value.of === stands() ? kept.value : nothing()),
+    set: typed => {
+      kept.value = { ...typed, of: stands() }
+    },
+  })
   const why = ref<string | null>(null)
   const perTry = computed(() => cell.value?.row.figures ?? 1)
   const wanted = computed(() => (cell.value?.tries ?? 1) * perTry.value)
@@ -95,7 +105,7 @@ export function useTries(result: Ref<CheckResult>, cell: Ref<Cell | undefined>) 
       why.value = 'Enough tries. Keep them, or take one away.'
     else {
       const figure = { ...whole.value, value: typed.value }
-      draft.value = { text: '', unit: unit.value, figures: [...figures.value, figure] }
+      draft.value = { ...nothing(), unit: unit.value, figures: [...figures.value, figure] }
       return true
     }
     return false
@@ -107,7 +117,7 @@ export function useTries(result: Ref<CheckResult>, cell: Ref<Cell | undefined>) 
     why.value = null
   }
   const clear = () => {
-    draft.value = { text: '', unit: ownUnit(), figures: [] }
+    draft.value = nothing()
   }
   return { text, figures, all, rowsOf, lead, whole, read, unit, why, perTry, wanted, isFull, take, drop, clear }
 }

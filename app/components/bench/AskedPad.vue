@@ -16,6 +16,8 @@ interface Asked {
   cell: Cell
   /** The answer that was kept. */
   kept: string | null
+  /** The entry that says so. */
+  entry: string | null
   /** What two tablets answered that had not seen each other. */
   unseen: { by: string; words: string }[]
 }
@@ -30,6 +32,7 @@ const asked = computed((): Asked[] =>
       moment,
       cell,
       kept: read.get(cell.key)?.tries.at(-1)![0] ?? null,
+      entry: read.get(cell.key)?.entry ?? null,
       unseen: (rivals.find(two => two.cell.key === cell.key)?.said ?? []).map(said => ({
         by: said.by,
         words: said.tries.at(-1)![0]!,
@@ -42,8 +45,33 @@ const answerOf = (one: Asked) => one.kept ?? chosen.value[one.key]
 const choiceOf = (one: Asked) => one.check.choices!.find(choice => choice.say === answerOf(one))
 const fresh = computed(() => asked.value.filter(one => one.kept === null && chosen.value[one.key] !== undefined))
 const left = computed(() => asked.value.filter(one => answerOf(one) === undefined).length)
+/** What was answered otherwise than it is: put right with the reason, one at a time. */
+const correcting = ref<{ key: string; say: string } | null>(null)
+const reason = ref('')
+const { correct: put } = useSign()
+async function correct({ check, moment, cell, entry }: Asked) {
+  const written = reason.value.trim()
+  const say = correcting.value?.say
+  if (!say || !written) {
+    why.value = say ? 'Say why it is corrected.' : 'Choose what it is.'
+    return
+  }
+  const replacement = readingIn(check.id, moment, cell, [[say]], { instrument: check.instrument })
+  const answer = await put('Who corrects the answer?', {
+    kind: 'entry.corrected',
+    payload: { target: entry!, why: written, replacement },
+  })
+  why.value = answer.why
+  if (!answer.isSigned) return
+  correcting.value = null
+  reason.value = ''
+}
 const resting = useRest(() => asked.value.map(one => `${one.key} ${one.kept}`).join())
 
+function choose({ key }: Asked, say: string) {
+  if (correcting.value?.key === key) correcting.value = { key, say }
+  else chosen.value = { ...chosen.value, [key]: say }
+}
 function keep() {
   const acts = fresh.value.map(({ key, check, moment, cell }): Act => ({
     kind: 'reading.taken',
@@ -63,10 +91,10 @@ function keep() {
         </p>
         <p>{{ one.check.ask }}</p>
         <el-radio-group
-          :model-value="answerOf(one)"
-          :disabled="one.kept !== null"
+          :model-value="correcting?.key === one.key ? correcting.say : answerOf(one)"
+          :disabled="one.kept !== null && correcting?.key !== one.key"
           :aria-label="`${one.check.title}${one.cell.name ? `, ${one.cell.name}` : ''}`"
-          @change="say => (chosen = { ...chosen, [one.key]: String(say) })"
+          @change="say => choose(one, String(say))"
         >
           <el-radio-button v-for="choice in one.check.choices" :key="choice.say" :value="choice.say">
             {{ choice.say }}
@@ -76,6 +104,24 @@ function keep() {
         <p v-if="choiceOf(one)" class="says">
           <VerdictMark :verdict="choiceOf(one)!.verdict" /> {{ choiceOf(one)!.means }}
         </p>
+        <form v-if="correcting?.key === one.key" class="row" @submit.prevent="correct(one)">
+          <el-input
+            v-model="reason"
+            maxlength="400"
+            aria-label="Why is it corrected?"
+            placeholder="why, for the record"
+          />
+          <el-button type="primary" native-type="submit">Keep as correction</el-button>
+          <el-button @click="correcting = null">Cancel</el-button>
+        </form>
+        <el-button
+          v-else-if="one.kept !== null && !job.isClosed"
+          class="again"
+          size="small"
+          @click="correcting = { key: one.key, say: '' }"
+        >
+          Correct it
+        </el-button>
         <OutDoor
           v-if="one.kept !== null && choiceOf(one)?.verdict === 'Out'"
           :check="one.check.id"
@@ -107,6 +153,17 @@ li {
   gap: 4px;
   border-top: 1px solid var(--line);
   padding: 8px 2px 0;
+}
+.row {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+}
+.row > :deep(.el-input) {
+  flex: 1 1 180px;
+}
+.again {
+  justify-self: start;
 }
 .says {
   display: flex;

@@ -110,7 +110,8 @@ const takeWords = computed(() =>
 
 function retype() {
   doubt.value = null
-  field.value?.select()
+  tries.text.value = ''
+  field.value?.focus()
 }
 function take(isSure = false) {
   const typed = tries.text.value.trim()

@@ -3,6 +3,8 @@ import { basisOf, isOwnWork, neverConceded, STATION_WORDS, type Obligation } fro
 import { STATIONS } from '~~/core/sheet'
 
 /** The one gate: everything that must still be true, or the way through. */
+/** `passing`: the debt that was opened to be let pass. */
+const props = defineProps<{ passing?: string }>()
 const job = useJob()
 const bench = useBench()
 const session = useSessionStore()
@@ -32,6 +34,8 @@ function open(one: Obligation) {
   conceding.value = one
   basis.value = basisOf(job.plan, job.state, one.id)
 }
+const named = job.view.owed.find(one => one.key === props.passing)
+if (named) open(named)
 const { sign: ask } = useSign()
 async function concede() {
   const of = conceding.value!.id
@@ -177,13 +181,13 @@ async function sign() {
       </section>
       <JobChoices />
     </div>
-    <el-button
-      v-if="may('job.cancelled') && !job.isClosed && !cancelling && !conceding && !job.view.tray.off.length"
-      class="end"
-      @click="cancelling = true"
-    >
-      Cancel the job
-    </el-button>
+    <template v-if="may('job.cancelled') && !job.isClosed && !cancelling && !conceding">
+      <el-button v-if="!job.view.tray.off.length" class="end" @click="cancelling = true">Cancel the job</el-button>
+      <p v-else class="soft">
+        The job can be cancelled once everything that came off is back:
+        {{ counted(job.view.tray.off.length, 'part') }} off now.
+      </p>
+    </template>
   </PadFrame>
 </template>
 

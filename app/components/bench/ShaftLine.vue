@@ -304,8 +304,10 @@ h2 small {
   .section {
     height: auto;
   }
+  /* One line of it: the figure is being taken below, within reach of the thumb. */
   .tray {
-    height: 112px;
+    height: 58px;
+    overflow: hidden;
   }
 }
 </style>

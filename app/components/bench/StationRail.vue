@@ -162,10 +162,13 @@ nav {
     font-size: 15px;
   }
   .station {
-    min-height: 74px;
+    min-height: 58px;
+  }
+  .scale {
+    height: 14px;
   }
 }
-@media (max-width: 860px) {
+@media (max-width: 600px) {
   nav {
     grid-template-columns: repeat(4, 1fr);
   }

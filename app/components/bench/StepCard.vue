@@ -8,6 +8,7 @@ import {
   isCautionRead,
   isOnTrial,
   lostWords,
+  neverConceded,
   roundOf,
   signerRefusal,
   signerWords,
@@ -56,6 +57,11 @@ const cautions = computed(() =>
     read: isCautionRead(job.state, step.value!.id, i, bench.reader),
   })),
 )
+/** What a lead may let pass, in writing. */
+const mayPass = (key: string) => {
+  const debt = job.view.owed.find(one => one.key === key)
+  return debt !== undefined && session.mayWrite && !neverConceded(job.plan, debt.id)
+}
 const before = computed(() => bench.hindered.filter(one => one.settle.to !== 'caution'))
 /** What making it safe takes with it. */
 const lost = computed(() => lostWords(bench.asks))
@@ -176,11 +182,15 @@ defineExpose({ confirm })
           {{ done.skipped ? `Left out: ${done.skipped}` : 'Done' }} by {{ job.names.get(done.by) }},
           {{ siteTime(done.at) }}
           <el-button size="small" @click="bench.choose(null)">To the next step <kbd>n</kbd></el-button>
+          <el-button v-if="hold && hold !== 'signed'" size="small" data-test="hold" :disabled="resting" @click="sign">
+            {{ otherSigner ? `Hold point: ${otherSigner} signs` : 'Sign the hold point again' }}
+          </el-button>
           <el-button v-if="again" size="small" data-test="again" @click="bench.look(again)">{{
             again.to === 'round' ? 'Another round' : 'Take it up again'
           }}</el-button>
         </p>
-        <template v-else>
+        <p v-if="done && why" class="why" role="alert">{{ why }}</p>
+        <template v-if="!done">
           <div v-for="caution in cautions" :key="caution.i" class="caution" :class="{ read: caution.read }">
             <p>
               <strong>{{ caution.word }}</strong> {{ caution.text }}
@@ -197,12 +207,25 @@ defineExpose({ confirm })
           </div>
           <p v-if="lost" class="why" data-test="lost">{{ lost }}</p>
           <p v-if="step.tools?.length" class="soft">Tools: {{ step.tools.join(', ') }}</p>
-          <ul v-if="before.length" class="before" aria-label="Before this step">
+          <ul
+            v-if="before.length"
+            class="before"
+            :class="{ first: before.some(one => one.wrong) }"
+            aria-label="Before this step"
+          >
             <li v-for="one in before.slice(0, 6)" :key="one.text" :class="{ wrong: one.wrong }">
               <VerdictMark :verdict="one.wrong ? 'Out' : 'Open'" :word="false" />
               <span
                 >{{ one.text }}<small v-if="one.wrong">{{ asSentence(one.wrong) }}</small></span
               >
+              <el-button
+                v-if="one.key && mayPass(one.key)"
+                size="small"
+                data-test="concede"
+                @click="bench.look({ to: 'gate', passing: one.key })"
+              >
+                Let it pass
+              </el-button>
               <el-button size="small" @click="bench.settle(one.settle)">Go</el-button>
             </li>
             <li v-if="before.length > 6">
@@ -328,6 +351,14 @@ h2 {
 .caution.read {
   background: transparent;
 }
+/* What is wrong stands right under the step, whatever else is said of it. */
+.before.first {
+  order: -1;
+}
+.no,
+h2 {
+  order: -2;
+}
 .before li {
   display: flex;
   align-items: center;
@@ -363,6 +394,11 @@ h2 {
 }
 .next li {
   border-top: 1px dashed var(--line);
+}
+@media (max-width: 900px) {
+  .next {
+    display: none;
+  }
 }
 .next .el-button {
   min-height: 44px;

@@ -156,4 +156,10 @@ export const sections = {
     ],
   }),
 }
-export const pads = { step: { step: id }, steps: { station: choice(STATIONS) }, say: {}, gate: {}, ledger: {} } as const
+export const pads = {
+  step: { step: id },
+  steps: { station: choice(STATIONS) },
+  say: {},
+  gate: { passing: optional(words(400)) },
+  ledger: {},
+} as const

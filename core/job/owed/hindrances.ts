@@ -13,6 +13,8 @@ export interface Hindrance {
   settle: Settle | { to: 'caution'; step: string; caution: number }
   /** What comes of it, where something is wrong that must be put right first. */
   wrong?: string
+  /** The debt that it is, for whoever would let it pass. */
+  key?: string
 }
 
 /** Who is about to do a step, and when: a caution is read by whoever does it, once a shift. */
@@ -74,7 +76,7 @@ export function hindrances(
   const said = (o: Obligation): Hindrance => ({
     text: o.what,
     settle: o.settle,
-    ...(o.wrong ? { wrong: o.why } : {}),
+    ...(o.wrong ? { wrong: o.why, key: o.key } : {}),
   })
   return [...from.filter(o => o.wrong).map(said), ...needs, ...cautions, ...from.filter(o => !o.wrong).map(said)]
 }
