@@ -142,3 +142,31 @@ it('place by place, what was good is not measured again', () => {
   const [row] = recordOf(gear.opened, gear.folded.entries, new Map()).remedied
   expect(row?.was).toMatch(/Out$/)
 })
+
+it('what was found on the bench stays as it was found, and is read again once it is put right', () => {
+  const one = machine('m8-scraped-surface-exchanger', { 'faces-driven inspect seat': 'a flat or worn drive slot' })
+  one.workUntil('decide')
+  // The turning face is renewed, so that both are looked at again; of the seat what was found counts until then.
+  one.act('part.decided', { parts: ['primary@driven'], choice: 'renew' })
+  one.act('part.renewed', { part: 'primary@driven', from: 'stock' })
+  expect(resultAt(one, 'faces-driven', 'build').places.size).toBe(1)
+  Object.assign(one.findings, machine('m8-scraped-surface-exchanger').findings)
+  const missing = () => resultAt(one, 'faces-driven', 'build').missing.map(cell => cell.place)
+  expect(missing()).toEqual(['turning face'])
+  one.measure(one.plan.checks.get('faces-driven')!, 'build')
+  expect(resultAt(one, 'faces-driven', 'build').judgement.verdict).toBe('Out')
+  one.act('check.remedied', { check: 'faces-driven', moment: 'build', remedy: 'Lapped' })
+  expect(missing()).toEqual(['seat'])
+  expect(resultAt(one, 'faces-driven', 'inspect').judgement.verdict).toBe('Out')
+  expect(viewJob(one.plan, one.folded.state).owed.some(debt => debt.wrong && debt.kind === 'reading')).toBe(true)
+  one.measure(one.plan.checks.get('faces-driven')!, 'build')
+  expect(resultAt(one, 'faces-driven', 'build').judgement.verdict).toBe('Holds')
+  expect(recordOf(one.opened, one.folded.entries, new Map()).remedied).toMatchObject([
+    {
+      title: 'Faces, driven end',
+      was: expect.stringMatching(/Out$/),
+      remedy: 'Lapped',
+      is: expect.stringMatching(/Holds$/),
+    },
+  ])
+})

@@ -203,7 +203,7 @@ test('reducer: a disc in line stops what would bury it, is put right, and nothin
   // Not folded away either, and with what comes of it.
   await expect(page.getByRole('region', { name: 'Owed' })).toContainText('stops what comes next')
   await expect(stop).toContainText('nothing balances the cam')
-  await stop.getByRole('button').click()
+  await stop.getByRole('button', { name: 'Go' }).click()
   // Blind: the dial is empty, and says nothing of where it ought to stand.
   await expect(pad(page)).not.toContainText('6:00')
   await setDial(page, '6:00')

@@ -24,7 +24,10 @@ function mendOut(by: Technician, { check, moment }: { check: string; moment: Mom
   const result = results.get(readingKey(check, moment))!
   const door = doorOf(plan, state, result)
   const renewed = [...plan.parts.keys()].filter(
-    ref => partState(state, ref).where === 'off' && foundOut(plan, results, ref)?.id === check,
+    ref =>
+      partState(state, ref).where === 'off' &&
+      !partState(state, ref).renewed &&
+      foundOut(plan, results, ref)?.id === check,
   )
   if (door?.to === 'round') return beginRound(by, door.loop, result)
   if (door?.to === 'reopen') return reopen(by, door.step)
@@ -84,6 +87,8 @@ function mendOne(by: Technician, { id }: Obligation): boolean {
     by.act('joint.slackened', { joint: id.joint })
   else if (id.kind === 'reading' && viewJob(plan, state).results.get(readingKey(id.check, id.moment))!.again)
     readAgain(by, id.check, id.moment)
+  // What was decided again is signed for again.
+  else if (id.kind === 'hold' && state.steps.has(id.step)) by.signHold(id.step, plan.steps.get(id.step)!.hold!)
   else return false
   return true
 }
@@ -91,10 +96,12 @@ function mendOne(by: Technician, { id }: Obligation): boolean {
 /** Puts right what is wrong on a machine, one thing after the other, by the doors that are offered. */
 export function mend(by: Technician, known: ReadonlySet<string>, renews: readonly string[] = []): void {
   for (const part of renews) renew(by, part)
-  for (let i = 0; i < 12; i++) {
+  const mended: string[] = []
+  for (let i = 0; i < 30; i++) {
     const { owed } = viewJob(by.plan, by.folded.state)
-    const wrong = owed.filter(one => !known.has(one.key))
-    if (!wrong.some(one => mendOne(by, one))) return
+    const wrong = owed.find(one => !known.has(one.key) && mendOne(by, one))
+    if (!wrong) return
+    mended.push(wrong.what)
   }
-  throw new Error('It does not come right.')
+  throw new Error(`It does not come right: ${mended.slice(-4).join('; ')}.`)
 }

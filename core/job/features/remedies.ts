@@ -4,7 +4,7 @@ import { refusalsAbout, type Refusal } from '../../refusal.ts'
 import { HANDS } from '../ledger/roles.ts'
 import { by, figures, section, text } from '../ledger/section.ts'
 import { choice, id, optional, words, type Shaped } from '../ledger/shape.ts'
-import { stampOf, type JobState } from '../ledger/state.ts'
+import { stampOf, type JobState, type Stamp } from '../ledger/state.ts'
 import { checkName } from '../ledger/words.ts'
 import { showValue } from '../measuring/show.ts'
 import { checkResults, type CheckResult } from '../measuring/results.ts'
@@ -105,34 +105,64 @@ const remedied: ActKind<Remedy> = {
   apply: (state, entry, plan) => {
     const { check, moment, place, remedy } = entry.payload
     const result = checkResults(plan, state as JobState).get(readingKey(check, moment))!
-    const keys = cellsOut(result, place)
-    voidReadings(state, [{ check, moment, keys }], { ...stampOf(entry, state), cause: remedy, isRemedied: true })
+    const stamp = stampOf(entry, state)
+    const isOwn = (key: string) => result.read.get(key)!.moment === moment
+    const out = cellsOut(result, place)
+    voidReadings(state, [{ check, moment, keys: out.filter(isOwn) }], { ...stamp, cause: remedy, isRemedied: true })
+    // What was found at an earlier moment stays there as it was found; it counts no more from here on.
+    for (const cell of out.filter(key => !isOwn(key))) state.putRight.push({ ...stamp, check, moment, cell, remedy })
   },
   words: (plan, { check, place, remedy }) =>
     `Put right: ${checkName(plan, check)}${place ? `, ${place}` : ''}. ${remedy}`,
 }
 
+/** A cell read at an earlier moment that was put right before it was read again. */
+interface PutRight extends Stamp {
+  check: string
+  /** The moment at which it is read again. */
+  moment: Moment
+  cell: string
+  remedy: string
+}
+
+/** The last moment before another at which a check is read. */
+const readBefore = ({ checks }: Plan, { check, moment }: Pick<PutRight, 'check' | 'moment'>): Moment =>
+  checks
+    .get(check)!
+    .at.map(one => one.moment)
+    .filter(one => MOMENTS.indexOf(one) < MOMENTS.indexOf(moment))
+    .at(-1) ?? moment
+
+export const slice = () => ({ putRight: [] as PutRight[] })
 export const acts = { 'check.remedied': remedied }
 export const sections = {
   remedied: section({
     title: 'Put right and measured again',
     in: 'remarks',
-    rows: ({ plan, state, results, system, by: signed }) =>
-      state.voided.flatMap(one => {
-        if (!one.isRemedied || !plan.checks.has(one.check)) return []
-        const was = resultOfVoided(plan, state, one)
-        const is = results.get(readingKey(one.check, one.moment as Moment))!
-        const say = (result: CheckResult) => `${showValue(result.check, result, system)}, ${result.judgement.verdict}`
-        return [
-          {
-            title: was.check.title,
-            was: say(was),
-            remedy: one.cause,
-            is: is.complete ? say(is) : 'not measured again',
-            ...signed(one),
-          },
-        ]
-      }),
+    rows: ({ plan, state, results, system, by: signed }) => {
+      const say = (result: CheckResult) => `${showValue(result.check, result, system)}, ${result.judgement.verdict}`
+      const row = (stamp: Stamp, was: CheckResult, moment: Moment, remedy: string) => {
+        const is = results.get(readingKey(was.check.id, moment))!
+        return {
+          title: was.check.title,
+          was: say(was),
+          remedy,
+          is: is.complete ? say(is) : 'not measured again',
+          ...signed(stamp),
+        }
+      }
+      const known = ({ check }: { check: string }) => plan.checks.has(check)
+      // What was found at an earlier moment still says how it was; several places put right at once are one line.
+      const earlier = [...new Map(state.putRight.map(one => [one.entry, one])).values()].filter(known)
+      return [
+        ...state.voided
+          .filter(one => one.isRemedied && known(one))
+          .map(one => row(one, resultOfVoided(plan, state, one), one.moment, one.cause)),
+        ...earlier.map(one =>
+          row(one, results.get(readingKey(one.check, readBefore(plan, one)))!, one.moment, one.remedy),
+        ),
+      ]
+    },
     columns: [
       { head: 'Check', width: 4, cell: row => text(row.title) },
       { head: 'As it was', width: 4, cell: row => figures(row.was) },

@@ -99,6 +99,10 @@ function ofCells(plan: Plan, check: Check, moment: Moment): (cell: CellRead) => 
   return ({ field, place }) => rows[field]?.find(one => one.name === (place ?? ''))?.of ?? check.of
 }
 
+/** Whether what was read of a cell at an earlier moment was put right since: it stays as it was found then, and says nothing later. */
+const isPutRight = ({ putRight }: JobState, { id }: Check, cell: string, { n }: Pick<Stamp, 'n'>): boolean =>
+  putRight.some(one => one.check === id && one.cell === cell && n < one.n)
+
 /**
  * What counts as read at a moment. Where only what was renewed is read again, the other places keep what they had: the
  * newest reading that tells of the part that is there.
@@ -109,7 +113,7 @@ export function readAt(plan: Plan, state: JobState, check: Check, moment: Moment
   const of = ofCells(plan, check, moment)
   const upTo = MOMENTS.slice(0, MOMENTS.indexOf(moment) + 1)
   const all = upTo.flatMap(one => [...(state.readings.get(readingKey(check.id, one)) ?? NONE_READ)])
-  const kept = all.filter(([, cell]) => !isHistory(state, of(cell), cell))
+  const kept = all.filter(([key, cell]) => !isHistory(state, of(cell), cell) && !isPutRight(state, check, key, cell))
   return kept.length === own?.size && kept.every(([key, cell]) => own.get(key) === cell) ? own : new Map(kept)
 }
 

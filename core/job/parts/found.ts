@@ -10,11 +10,14 @@ const partOf = ({ of }: Pick<Cell, 'of'>): Ref | undefined => of[0]
 
 const inspected = (results: Results, { id }: Check) => results.get(readingKey(id, 'inspect'))
 
-/** The parts that a result is out at: place by place, where it is judged so. */
+/** The parts that a result is out at: place by place, where it is judged so. What was renewed since is out no more. */
 function outParts(result: CheckResult): (Ref | undefined)[] {
   const places = [...result.places.values()]
-  if (places.length) return places.filter(one => one.judgement.verdict === 'Out').map(one => partOf(one.cell))
-  return result.judgement.verdict === 'Out' ? [result.check.of[0]] : []
+  if (places.length)
+    return places
+      .filter(one => one.judgement.verdict === 'Out' && !result.past.has(one.cell.key))
+      .map(one => partOf(one.cell))
+  return result.judgement.verdict === 'Out' && !result.history ? [result.check.of[0]] : []
 }
 
 /** What a check says of one of its parts alone: of its own places, where some tell of it and not of the others; else the whole. */

@@ -37,7 +37,13 @@ export function voidReadings(
 const NOTHING: Voided['cells'] = new Map()
 
 /** Whether something that was out was put right and has not been measured again. */
-export const isUnproved = ({ voided, readings }: JobState, check: string, moment: Moment): boolean =>
+export const isUnproved = ({ voided, putRight, readings }: JobState, check: string, moment: Moment): boolean =>
+  putRight.some(
+    one =>
+      one.check === check &&
+      one.moment === moment &&
+      (readings.get(readingKey(check, moment))?.get(one.cell)?.n ?? 0) < one.n,
+  ) ||
   voided.some(
     one =>
       one.isRemedied &&

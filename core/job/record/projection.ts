@@ -129,6 +129,7 @@ const GROUND: ReadonlySet<keyof JobState> = new Set([
   'renewals',
   'readings',
   'voided',
+  'putRight',
   'parts',
   'counts',
 ])
