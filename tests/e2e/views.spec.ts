@@ -1,5 +1,6 @@
 import AxeBuilder from '@axe-core/playwright'
 import { expect, test, type Page } from './test.ts'
+import { librarySheet } from '../sheets.ts'
 import { find, jobAt, openBench, signIn } from './hands.ts'
 import { machineBy } from './shelf.ts'
 
@@ -12,6 +13,13 @@ async function gaugeRoom(page: Page, path: string) {
 /** The stand on which bearings are fitted in rounds, at a step. */
 async function fitUp(page: Page, tag: string, step: string) {
   await machineBy('four-bearing-fit-up', tag, 'Fit-up stand')
+  await signIn(page)
+  await jobAt(page, tag, step)
+}
+
+/** A pump of its own, worked up to a step. */
+async function pumpAt(page: Page, tag: string, step: string) {
+  await machineBy(librarySheet('m14-axially-split-pump'), tag, 'Pump of the tests')
   await signIn(page)
   await jobAt(page, tag, step)
 }
@@ -115,6 +123,30 @@ const VIEWS: Record<string, (page: Page) => Promise<void>> = {
     await signIn(page)
     await jobAt(page, 'G-942', 'nut-up')
     await expect(page.getByText('Left-hand thread')).toBeVisible()
+  },
+  'bench, taken up again': async page => {
+    await pumpAt(page, 'P-971', 'turn-1')
+    await page.locator('[data-test=steps]').click()
+    await page.getByRole('button', { name: /Fit the bearing cap, drive end/ }).click()
+    await page.locator('[data-test=again]').click()
+    await expect(page.getByText('Harmed as it came off')).toBeVisible()
+  },
+  'bench, out and put right': async page => {
+    await pumpAt(page, 'P-972', 'set-seal')
+    if (await page.locator('#figure').isVisible()) {
+      for (const _ of [1, 2]) {
+        await page.locator('#figure').fill('47')
+        await page.locator('[data-test=take]').click()
+        const sure = page.locator('[data-test=sure]')
+        if (await sure.isVisible()) await sure.click()
+      }
+      await page.locator('[data-test=keep]').click()
+    }
+    await expect(page.getByText('Put right where it is?')).toBeVisible()
+  },
+  'bench, before a start': async page => {
+    await pumpAt(page, 'P-973', 'run')
+    await expect(page.getByText('Before it is started')).toBeVisible()
   },
   'gauge room, fits': async page => gaugeRoom(page, 'fits?sum=measured-fit'),
   'gauge room, pinch': async page => gaugeRoom(page, 'sleeves?sum=pinch'),

@@ -57,7 +57,7 @@ function reopen() {
     <form class="reopen" @submit.prevent="reopen">
       <div class="scroll" tabindex="0" role="group" aria-label="What comes off">
         <label class="label" for="reopen-why">What is wrong with it?</label>
-        <el-input id="reopen-why" v-model="reason" type="textarea" autosize maxlength="400" />
+        <el-input id="reopen-why" v-model="reason" type="textarea" :autosize="{ minRows: 2 }" maxlength="400" />
         <template v-if="ways.length">
           <p class="label">To get at it, the last one first:</p>
           <ul>
