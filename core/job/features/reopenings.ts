@@ -7,13 +7,23 @@ import { HANDS } from '../ledger/roles.ts'
 import { by, section, text, type RecordScene } from '../ledger/section.ts'
 import { hadSeen } from '../ledger/seen.ts'
 import { id, list, optional, why, type Shaped } from '../ledger/shape.ts'
-import { accountedFor, countKey, stampOf, stamped, type Draft, type JobState, type Stamp } from '../ledger/state.ts'
+import {
+  accountedFor,
+  countKey,
+  lubricantKey,
+  stampOf,
+  stamped,
+  type Draft,
+  type JobState,
+  type Stamp,
+} from '../ledger/state.ts'
 import { partName, partNames, stepName } from '../ledger/words.ts'
 import { showValue } from '../measuring/show.ts'
 import { slackened } from '../parts/joints.ts'
 import { answerText, standsMet } from '../parts/mates.ts'
 import { canBeReopened, isOnTrial, laterThan, undoneWith, type Later } from '../parts/over.ts'
 import { holdStands } from '../parts/holds.ts'
+import { roundOf } from '../parts/rounds.ts'
 import { unsettle } from '../parts/unsettle.ts'
 import { resultOfVoided, voidReadings } from '../parts/voided.ts'
 import { stepsAbout } from '../parts/about.ts'
@@ -32,7 +42,7 @@ const refusals = refusalsAbout('step', {
     `“${step}” was not done after “${after}”. Look again what comes off with it.`,
   whyReopened: () => 'Say what is wrong, for the record.',
   leadReopens: ({ step, what }: { step: string; what: string }) =>
-    `“${step}” lies behind “${what}”, which is ${'signed or shut'}. A lead takes it up again: ask one.`,
+    `“${step}” lies behind “${what}”, which is signed or shut. A lead takes it up again: ask one.`,
   notComingOff: ({ part, step }: { part: string; step: string }) =>
     `${part} does not come off with “${step}”, so it was not harmed by it.`,
   undone: ({ step }: { step: string }) =>
@@ -156,7 +166,11 @@ const reopened: ActKind<Given> = {
     for (const one of read) {
       const { step } = plan.checks.get(one.check)!.at.find(at => at.moment === one.moment)!
       const loop = plan.loopOf.get(step)?.id
-      voidReadings(state, [one], { ...stamp, cause, ...(loop ? { loop, round: roundNow(state, loop) } : {}) })
+      voidReadings(state, [one], {
+        ...stamp,
+        cause,
+        ...(loop ? { loop, round: roundOf(state as JobState, loop) } : {}),
+      })
     }
     for (const [key, { check, moment }] of state.evidenceLost)
       if (isAt({ check, moment })) state.evidenceLost.delete(key)
@@ -173,8 +187,6 @@ const reopened: ActKind<Given> = {
   words: (plan, { step, why: reason }) => `Taken up again: ${stepName(plan, step)}. ${reason}`,
 }
 
-const roundNow = ({ rounds }: Draft, loop: string) => (rounds.get(loop)?.length ?? 0) + 1
-
 /** Takes off what the steps put on, in place, and lets go what they drew up; what was said of it is handed back. */
 function takeOff(plan: Plan, state: Draft, undone: readonly Step[], harmed: readonly string[]): First {
   const tried = undone.flatMap(({ trial }) => trial?.on ?? [])
@@ -188,7 +200,7 @@ function takeOff(plan: Plan, state: Draft, undone: readonly Step[], harmed: read
   for (const { id: mate } of gone) state.mates.delete(mate)
   const lubricants = undone.flatMap(({ id: step, lubricants: on = [] }) =>
     on.flatMap(one => {
-      const medium = state.lubricants.get(`${step} ${one.on}`)?.medium
+      const medium = state.lubricants.get(lubricantKey(step, one.on))?.medium
       return medium === undefined ? [] : [{ step, on: one.on, medium }]
     }),
   )
