@@ -1,6 +1,6 @@
 import { expect, test, type Page } from './test.ts'
 import { librarySheet } from '../sheets.ts'
-import { answer, changePerson, doStep, jobAt, signIn } from './hands.ts'
+import { answer, changePerson, confirmStep, doStep, jobAt, readCautions, signIn } from './hands.ts'
 import { machineBy } from './shelf.ts'
 
 const pad = (page: Page) => page.getByRole('region', { name: 'Gauge pad' })
@@ -77,4 +77,28 @@ test('what lies behind a shut case is taken up again by a lead', async ({ page }
       .getByRole('button', { name: /Take a new one|new/i })
       .first(),
   ).toBeVisible()
+})
+
+test('the machine is not started over a joint that drops its pressure; it is once that is mended', async ({ page }) => {
+  await signIn(page)
+  await pumpAt(page, 'P-944', 'leak-test')
+  await readCautions(page)
+  await page.locator('#figure').fill('5.0')
+  await page.locator('[data-test=take]').click()
+  const sure = page.locator('[data-test=sure]')
+  if (await sure.isVisible()) await sure.click()
+  await expect(pad(page)).toContainText('Out')
+  await confirmStep(page)
+  await doStep(page)
+  await doStep(page)
+  await expect(page.locator('[data-step=run]')).toBeVisible()
+  const stop = card(page).getByRole('listitem').filter({ hasText: 'Pressure held for 10 minutes is out' })
+  await expect(stop).toBeVisible()
+  await stop.getByRole('button', { name: 'Go' }).click()
+  await page.locator('[data-test=remedy]').filter({ hasText: 'Case joint torqued again' }).click()
+  await page.locator('#figure').fill('6.0')
+  await page.locator('[data-test=take]').click()
+  await expect(stop).toHaveCount(0)
+  await doStep(page)
+  await expect(page.locator('[data-step=walk-round]')).toBeVisible()
 })
