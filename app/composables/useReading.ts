@@ -102,8 +102,12 @@ export function useReading(id: string, moment: Moment) {
       tries.why.value = 'Say why the first reading is corrected.'
       return
     }
-    const target = entered.value!.entry
-    const answer = await signing.correct(title, { kind: 'entry.corrected', payload: { target, why, replacement } })
+    // What was read at an earlier moment and still counts is corrected there.
+    const { entry: target, moment: at } = entered.value!
+    const answer = await signing.correct(title, {
+      kind: 'entry.corrected',
+      payload: { target, why, replacement: { ...replacement, moment: at } },
+    })
     tries.why.value = answer.why
     if (answer.isSigned) then()
   }

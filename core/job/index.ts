@@ -67,7 +67,7 @@ export {
   type Count,
   type Said,
 } from './parts/confirm.ts'
-export { questionsAt, type StartQuestion, type Started } from './parts/starting.ts'
+export { questionsAt } from './parts/starting.ts'
 export { partUnder, type InHand } from './parts/keeping.ts'
 export { hindrances, isCautionRead, type Hindrance } from './owed/hindrances.ts'
 export { wantedAt } from './next.ts'
@@ -94,8 +94,8 @@ export { shoppingOf, type Wanted } from './parts/shopping.ts'
 export { standingOf, type Standing } from './record/standing.ts'
 export { axisOf, consequencesOf, planIn, proposalOf } from './switching.ts'
 export { leftOut } from './features/choices.ts'
-export { doorOf, type Door } from './features/remedies.ts'
-export { prospectOf, type Prospect } from './features/reopenings.ts'
+export { doorOf } from './features/remedies.ts'
+export { prospectOf } from './features/reopenings.ts'
 export { canBeReopened, coveredAt, isOnTrial } from './parts/over.ts'
 export { viewJob, type JobView, type StationView } from './view.ts'
 export {

@@ -40,7 +40,7 @@ export function wantedAt(
     tightens(step) && { to: 'joint', joint: step.joint.id },
   ]
   // What is seen to before it is started comes before anything is read of it running.
-  const starting: Settle[] = asks.starting.length && notReady(step, asks.started).length ? [{ to: 'say' }] : []
+  const starting: Settle[] = notReady(asks.starting, asks.started).length ? [{ to: 'say' }] : []
   const wanted = [...starting, ...first, ...work.flatMap(one => one || [])]
   if (wanted.length) return wanted
   const read = (plan.checksAt.get(step.id) ?? []).findLast(

@@ -115,7 +115,7 @@ describe('where it is not put right so', () => {
     gear.doStep(gear.plan.steps.get('lowers-in')!)
     expect(doorAt(gear, 'pin-height', 'build')).toEqual({ to: 'reopen', step: 'pins-in' })
     expect(refusal(gear, 'check.remedied', { check: 'pin-height', moment: 'build', remedy: 'Driven' })?.code).toBe(
-      'remedy.covered',
+      'remedy.elsewhere',
     )
   })
   it('what is read in rounds: another round', () => {

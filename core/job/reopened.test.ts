@@ -140,6 +140,7 @@ describe('who takes what up again', () => {
     expect(refused(one, reopening('cap-on-de', { why: ' ' }))).toBe('step.whyReopened')
     expect(refused(one, reopening('cap-on-de', { off: ['sleeve-on'] }))).toBe('step.notAfter')
     expect(refused(one, reopening('cap-on-de', { on: ['no-such'] }))).toBe('sheet.unknown')
+    expect(refused(one, reopening('cap-on-de', { off: ['cap-pull-de'], on: ['cap-pull-de'] }))).toBe('step.both')
     expect(refused(one, reopening('cap-on-de', { harmed: ['shaft'] }))).toBe('step.notComingOff')
     expect(refused(one, reopening('cap-on-de'))).toBeNull()
   })

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { readingIn, readingKey, type Act, type Cell } from '~~/core/job'
+import { readingIn, readingKey, type Act, type Cell, type CellRead } from '~~/core/job'
 import type { Check, Moment } from '~~/core/sheet'
 
 /** What is felt, heard or seen, asked in large answers: all that this step asks, on one pad. Nothing is chosen beforehand. */
@@ -16,8 +16,8 @@ interface Asked {
   cell: Cell
   /** The answer that was kept. */
   kept: string | null
-  /** The entry that says so. */
-  entry: string | null
+  /** What says so, maybe at an earlier moment. */
+  read: CellRead | null
   /** What two tablets answered that had not seen each other. */
   unseen: { by: string; words: string }[]
 }
@@ -32,7 +32,7 @@ const asked = computed((): Asked[] =>
       moment,
       cell,
       kept: read.get(cell.key)?.tries.at(-1)![0] ?? null,
-      entry: read.get(cell.key)?.entry ?? null,
+      read: read.get(cell.key) ?? null,
       unseen: (rivals.find(two => two.cell.key === cell.key)?.said ?? []).map(said => ({
         by: said.by,
         words: said.tries.at(-1)![0]!,
@@ -49,17 +49,17 @@ const left = computed(() => asked.value.filter(one => answerOf(one) === undefine
 const correcting = ref<{ key: string; say: string } | null>(null)
 const reason = ref('')
 const { correct: put } = useSign()
-async function correct({ check, moment, cell, entry }: Asked) {
+async function correct({ check, cell, read }: Asked) {
   const written = reason.value.trim()
   const say = correcting.value?.say
   if (!say || !written) {
     why.value = say ? 'Say why it is corrected.' : 'Choose what it is.'
     return
   }
-  const replacement = readingIn(check.id, moment, cell, [[say]], { instrument: check.instrument })
+  const replacement = readingIn(check.id, read!.moment, cell, [[say]], { instrument: check.instrument })
   const answer = await put('Who corrects the answer?', {
     kind: 'entry.corrected',
-    payload: { target: entry!, why: written, replacement },
+    payload: { target: read!.entry, why: written, replacement },
   })
   why.value = answer.why
   if (!answer.isSigned) return

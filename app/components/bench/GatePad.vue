@@ -2,8 +2,7 @@
 import { basisOf, isOwnWork, neverConceded, STATION_WORDS, type Obligation } from '~~/core/job'
 import { STATIONS } from '~~/core/sheet'
 
-/** The one gate: everything that must still be true, or the way through. */
-/** `passing`: the debt that was opened to be let pass. */
+/** The one gate: everything that must still be true, or the way through; `passing` names a debt to let pass at once. */
 const props = defineProps<{ passing?: string }>()
 const job = useJob()
 const bench = useBench()

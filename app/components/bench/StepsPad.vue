@@ -18,7 +18,7 @@ const steps = computed(() =>
   <PadFrame :title="STATION_WORDS[station]">
     <ol aria-label="Steps">
       <li v-for="one in steps" :key="one.id">
-        <el-button class="opens" :class="{ done: one.done, next: one.id === next }" @click="bench.choose(one.id)">
+        <el-button class="opens" :class="{ next: one.id === next }" @click="bench.choose(one.id)">
           <span class="figures no">{{ job.plan.stepNumber.get(one.id) }}</span>
           <span class="what"
             >{{ one.title

@@ -8,6 +8,7 @@ import { stamped, type JobState, type Stamp } from '../ledger/state.ts'
 import { checkResults } from '../measuring/results.ts'
 import { keyOf, type OwedId } from '../owed/id.ts'
 import { isUnproved } from '../parts/voided.ts'
+import { isLostToSafety } from '../parts/wanted.ts'
 import { owes as marks } from './marks.ts'
 import { owes as readings } from './readings.ts'
 import { unknown } from './sense.ts'
@@ -44,9 +45,6 @@ const isWorkedOut = (plan: Plan, state: JobState, { check, moment }: { check: st
   return missing.length === 0 && worked.answer !== null
 }
 
-const isLostToSafety = ({ destroyedBy }: Plan, { check, moment }: { check: string; moment: Moment }) =>
-  destroyedBy.get(readingKey(check, moment))?.station === 'make-safe'
-
 const given: ActKind<Lost> = {
   shape,
   by: HANDS,
@@ -62,7 +60,7 @@ const given: ActKind<Lost> = {
     if (isThere) return refusals.there({ what })
     if (lost.kind === 'reading' && isUnproved(state, lost.check, lost.moment)) return refusals.unproved({ what })
     // Nothing that was not read keeps a machine from being made safe.
-    if (lost.kind === 'reading' && isLostToSafety(plan, lost)) return null
+    if (lost.kind === 'reading' && isLostToSafety(plan, lost.check, lost.moment)) return null
     if (!known.lost) return refusals.mayNot({ what })
     return known.lost === 'lead' && role !== 'lead' ? refusals.leadOnly({ what }) : null
   },

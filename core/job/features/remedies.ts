@@ -23,8 +23,8 @@ const refusals = refusalsAbout('remedy', {
   noSuchPlace: ({ check, place }: { check: string; place: string }) => `${check} was not read at “${place}”.`,
   inRounds: ({ check, loop }: { check: string; loop: string }) =>
     `${check} is read in rounds. Say what was changed, and begin another round of ${loop}.`,
-  covered: ({ check, over, step }: { check: string; over: string; step: string }) =>
-    `${check}: “${over}” was done over it since. Take “${step}” up again.`,
+  elsewhere: ({ check, step }: { check: string; step: string }) =>
+    `${check} cannot be got at where it was read any more. Take “${step}” up again.`,
 })
 
 const shape = {
@@ -83,12 +83,16 @@ function remedyRefusal(plan: Plan, state: JobState, { check: name, moment, place
   const { title: check } = plan.checks.get(name)!
   const result = checkResults(plan, state).get(readingKey(name, moment))!
   if (moment === 'asFound') return refusals.asFound({ check })
-  if (result.judgement.verdict !== 'Out') return refusals.notOut({ check })
-  if (!result.worked.cells.length) return refusals.workedOut({ check })
-  if (place !== undefined && !result.worked.cells.some(cell => cell.place === place && result.read.has(cell.key)))
-    return refusals.noSuchPlace({ check, place })
   const door = doorOf(plan, state, result)
-  return door?.to === 'round' ? refusals.inRounds({ check, loop: plan.loops.get(door.loop)!.title }) : null
+  if (!door)
+    return result.judgement.verdict === 'Out' && !result.worked.cells.length
+      ? refusals.workedOut({ check })
+      : refusals.notOut({ check })
+  if (door.to === 'round') return refusals.inRounds({ check, loop: plan.loops.get(door.loop)!.title })
+  if (!result.worked.cells.length) return refusals.workedOut({ check })
+  return place === undefined || result.worked.cells.some(cell => cell.place === place && result.read.has(cell.key))
+    ? null
+    : refusals.noSuchPlace({ check, place })
 }
 
 const remedied: ActKind<Remedy> = {
@@ -97,20 +101,20 @@ const remedied: ActKind<Remedy> = {
   corrected: 'take back',
   sense: (plan, state, { payload }) => remedyRefusal(plan, state, payload),
   live: ({ plan, state }, { payload: { check, moment } }) => {
-    const covered = coveredAt(plan, state, { check, moment })
-    return covered
-      ? [refusals.covered({ check: checkName(plan, check), over: covered.over.title, step: covered.step.title })]
+    const door = doorOf(plan, state, checkResults(plan, state).get(readingKey(check, moment))!)
+    return door?.to === 'reopen'
+      ? [refusals.elsewhere({ check: checkName(plan, check), step: plan.steps.get(door.step)!.title })]
       : []
   },
   apply: (state, entry, plan) => {
     const { check, moment, place, remedy } = entry.payload
     const result = checkResults(plan, state as JobState).get(readingKey(check, moment))!
     const stamp = stampOf(entry, state)
-    const isOwn = (key: string) => result.read.get(key)!.moment === moment
-    const out = cellsOut(result, place)
-    voidReadings(state, [{ check, moment, keys: out.filter(isOwn) }], { ...stamp, cause: remedy, isRemedied: true })
+    const out = cellsOut(result, place).map(cell => ({ cell, from: result.read.get(cell)!.moment }))
+    const keys = out.filter(one => one.from === moment).map(one => one.cell)
+    voidReadings(state, [{ check, moment, keys }], { ...stamp, cause: remedy, isRemedied: true })
     // What was found at an earlier moment stays there as it was found; it counts no more from here on.
-    for (const cell of out.filter(key => !isOwn(key))) state.putRight.push({ ...stamp, check, moment, cell, remedy })
+    for (const one of out) if (one.from !== moment) state.putRight.push({ ...stamp, ...one, check, moment, remedy })
   },
   words: (plan, { check, place, remedy }) =>
     `Put right: ${checkName(plan, check)}${place ? `, ${place}` : ''}. ${remedy}`,
@@ -121,17 +125,11 @@ interface PutRight extends Stamp {
   check: string
   /** The moment at which it is read again. */
   moment: Moment
+  /** The one at which it was found. */
+  from: Moment
   cell: string
   remedy: string
 }
-
-/** The last moment before another at which a check is read. */
-const readBefore = ({ checks }: Plan, { check, moment }: Pick<PutRight, 'check' | 'moment'>): Moment =>
-  checks
-    .get(check)!
-    .at.map(one => one.moment)
-    .filter(one => MOMENTS.indexOf(one) < MOMENTS.indexOf(moment))
-    .at(-1) ?? moment
 
 export const slice = () => ({ putRight: [] as PutRight[] })
 export const acts = { 'check.remedied': remedied }
@@ -158,9 +156,7 @@ export const sections = {
         ...state.voided
           .filter(one => one.isRemedied && known(one))
           .map(one => row(one, resultOfVoided(plan, state, one), one.moment, one.cause)),
-        ...earlier.map(one =>
-          row(one, results.get(readingKey(one.check, readBefore(plan, one)))!, one.moment, one.remedy),
-        ),
+        ...earlier.map(one => row(one, results.get(readingKey(one.check, one.from))!, one.moment, one.remedy)),
       ]
     },
     columns: [

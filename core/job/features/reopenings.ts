@@ -19,6 +19,7 @@ import {
 } from '../ledger/state.ts'
 import { partName, partNames, stepName } from '../ledger/words.ts'
 import { showValue } from '../measuring/show.ts'
+import { lubricantFault } from '../parts/confirm.ts'
 import { slackened } from '../parts/joints.ts'
 import { answerText, standsMet } from '../parts/mates.ts'
 import { canBeReopened, isOnTrial, laterThan, undoneWith, type Later } from '../parts/over.ts'
@@ -40,6 +41,7 @@ const refusals = refusalsAbout('step', {
     `“${step}” is gone through in rounds: begin another round of ${loop}.`,
   notAfter: ({ step, after }: { step: string; after: string }) =>
     `“${step}” was not done after “${after}”. Look again what comes off with it.`,
+  both: ({ step }: { step: string }) => `“${step}” cannot come off and stay on. Say which.`,
   whyReopened: () => 'Say what is wrong, for the record.',
   leadReopens: ({ step, what }: { step: string; what: string }) =>
     `“${step}” lies behind “${what}”, which is signed or shut. A lead takes it up again: ask one.`,
@@ -134,6 +136,8 @@ function reopenRefusal(plan: Plan, state: JobState, payload: Given, isLead: bool
   const later = laterThan(plan, state, step.id).map(one => one.step)
   const early = [...off, ...on].find(one => !later.some(each => each.id === one))
   if (early !== undefined) return refusals.notAfter({ step: stepName(plan, early), after: title })
+  const both = off.find(one => on.includes(one))
+  if (both !== undefined) return refusals.both({ step: stepName(plan, both) })
   const undone = undoneWith(plan, state, step.id, payload)
   const parts = comingOff(state, undone)
   const unharmed = harmed.find(ref => !parts.includes(ref))
@@ -256,9 +260,8 @@ function foundWrong({ plan, state }: RecordScene, { first: { mates, counts, lubr
     }),
     ...lubricants.flatMap(({ step, on, medium }) => {
       const wanted = plan.steps.get(step)?.lubricants?.find(one => one.on === on)
-      return wanted?.medium !== undefined && wanted.medium !== medium
-        ? [`${on}: ${medium}, and ${wanted.medium} is wanted`]
-        : []
+      const fault = wanted && lubricantFault(wanted, medium)
+      return fault ? [fault] : []
     }),
   ]
 }

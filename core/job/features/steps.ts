@@ -11,6 +11,7 @@ import { STATION_WORDS, stepName } from '../ledger/words.ts'
 import type { Owing, Source } from '../owed/owing.ts'
 import { unsaid } from '../parts/confirm.ts'
 import { slackened } from '../parts/joints.ts'
+import type { Started } from '../parts/starting.ts'
 import { stepsLeft } from '../parts/needs.ts'
 import { hindered, openStep, outOfReach, stepHindrances } from './sense.ts'
 
@@ -66,8 +67,8 @@ const done: ActKind<Shaped<typeof doing>> = {
     ]
   },
   apply: (state, entry, plan) => {
-    const { step, note } = entry.payload
-    state.steps.set(step, stamped(entry, state, { note }))
+    const { step, note, started } = entry.payload
+    state.steps.set(step, stamped(entry, state, { note, started }))
     const joint = plan.steps.get(step)!.joint
     if (joint?.act === 'slacken') state.joints.set(joint.id, slackened(state.joints.get(joint.id)))
   },
@@ -112,7 +113,9 @@ const undone: Source = ({ plan, state }) =>
     ]
   })
 
-export const slice = () => ({ steps: new Map<string, Stamp & { skipped?: string; note?: string }>() })
+export const slice = () => ({
+  steps: new Map<string, Stamp & { skipped?: string; note?: string; started?: Started }>(),
+})
 export const acts = { 'step.done': done, 'step.skipped': skipped }
 export const owes = {
   step: owedKind({
@@ -138,6 +141,7 @@ export const sections = {
               title: step.title,
               found: settled.note ?? null,
               skipped: settled.skipped ?? null,
+              started: Object.values(settled.started ?? {}).join('; '),
               ...signed(settled),
             }
           }),
@@ -149,7 +153,11 @@ export const sections = {
         width: 8,
         cell: row => ({
           text: row.title,
-          small: [...(row.found ? [`found: ${row.found}`] : []), ...(row.skipped ? [`left out: ${row.skipped}`] : [])],
+          small: [
+            ...(row.found ? [`found: ${row.found}`] : []),
+            ...(row.skipped ? [`left out: ${row.skipped}`] : []),
+            ...(row.started ? [`seen before the start: ${row.started}`] : []),
+          ],
         }),
       },
       by(),

@@ -36,8 +36,8 @@ export function isCautionRead(state: JobState, step: string, caution: number, re
  * What stands between now and a step: steps before it, cautions unread, evidence owed,
  * decisions and new parts missing, a joint not torqued, what is wrong with what it would build on, tighten or load, and for
  * the step that shuts the case everything the gate names, for one that starts the machine everything wrong with it.
- * What is wrong stands first. Making safe waits for its own steps, their readings and cautions, whatever else has not been read. Empty when the
- * step may be done.
+ * What is wrong stands first. Making safe waits for its own steps, their readings and cautions, whatever else has not been
+ * read. Empty when the step may be done.
  */
 export function hindrances(
   plan: Plan,

@@ -3,7 +3,7 @@ import { refusal } from '../../../tests/pump.ts'
 import { librarySheet, worker } from '../../../tests/sheets.ts'
 import { WALKS } from '../../../tests/walks/index.ts'
 import type { Technician } from '../../../demo/technician.ts'
-import { asksOf, hindrances, lacks, sentenceOf, viewJob, wantedAt, type Payloads } from '../index.ts'
+import { asksOf, hindrances, lacks, recordOf, sentenceOf, viewJob, wantedAt, type Payloads } from '../index.ts'
 import { examineSheet } from '../../sheet/examination/index.ts'
 import { SUMS_BY_NAME } from '../../sums/index.ts'
 
@@ -144,6 +144,10 @@ describe('the machine is not started', () => {
     expect(codes({ started })).toMatch(/cannot be done yet\. Read: Starting up\.$/)
     const asked = asksOf(one.plan, one.folded.state, step)
     expect(lacks(one.plan, asked, { ...one.said(step), started: {} })).toHaveLength(3)
+    // What was seen stays on the record.
+    one.doStep(step)
+    const row = recordOf(one.opened, one.folded.entries, new Map()).steps.find(each => each.title === step.title)
+    expect(row?.started).toBe('nothing, all are on; none, each taken off by its owner; nobody, and they know it starts')
     // A step that starts nothing asks nothing of it.
     expect(asksOf(one.plan, one.folded.state, one.plan.steps.get('walk-round')!).starting).toEqual([])
   })

@@ -107,17 +107,17 @@ function countsOf(plan: Plan, state: JobState, step: Step): Count[] {
 }
 
 /** Readings that making the machine safe takes away, as far as they were not had. */
-const lostBy = (plan: Plan, state: JobState, { station, destroys = [] }: Step): Asks['lost'] =>
-  station !== 'make-safe'
-    ? []
-    : destroys.flatMap(({ check: id, moment }) => {
-        const check = plan.checks.get(id)!
-        const key = readingKey(id, moment)
-        const isHad =
-          checkResults(plan, state).get(key)!.complete ||
-          [...state.evidenceLost.values()].some(one => one.check === id && one.moment === moment)
-        return isHad ? [] : [{ check, moment }]
-      })
+function lostBy(plan: Plan, state: JobState, { station, destroys }: Step): Asks['lost'] {
+  if (station !== 'make-safe' || !destroys?.length) return []
+  const results = checkResults(plan, state)
+  const givenUp = [...state.evidenceLost.values()]
+  return destroys.flatMap(({ check, moment }) =>
+    results.get(readingKey(check, moment))!.complete ||
+    givenUp.some(one => one.check === check && one.moment === moment)
+      ? []
+      : [{ check: plan.checks.get(check)!, moment }],
+  )
+}
 
 /** What is said of readings that go with a step, before it is done. */
 export const lostWords = ({ lost }: Pick<Asks, 'lost'>): string | null =>
@@ -207,7 +207,7 @@ export function lacks(plan: Plan, asks: Asks, said: Said): string[] {
       const medium = said.lubricants?.[one.on]
       return medium ? (lubricantFault(one, medium) ?? []) : [`Say what is on it: ${one.on}.`]
     }),
-    ...(asks.starting.length ? notReady({ starts: 'machine' }, said.started) : []),
+    ...notReady(asks.starting, said.started),
     ...(asks.found && !said.found?.trim() ? [`Write what was found. ${asks.found.ask}`] : []),
   ]
 }

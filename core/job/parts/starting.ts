@@ -49,8 +49,8 @@ export const questionsAt = ({ starts }: Pick<Step, 'starts'>): readonly StartQue
 export type Started = Partial<Record<StartQuestion['id'], string>>
 
 /** Why nothing may be started yet, by what was answered, as sentences; empty when it may. */
-export const notReady = (step: Pick<Step, 'starts'>, said: Started = {}): string[] =>
-  questionsAt(step).flatMap(({ id, ask, choices, otherwise }) => {
+export const notReady = (questions: readonly StartQuestion[], said: Started = {}): string[] =>
+  questions.flatMap(({ id, ask, choices, otherwise }) => {
     const given = choices.find(one => one.say === said[id])
     return given ? (given.met ? [] : [`${otherwise}.`]) : [`Before it is started: ${ask}`]
   })

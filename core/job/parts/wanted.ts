@@ -1,4 +1,4 @@
-import { readingKey, type Plan, type Step } from '../../sheet/index.ts'
+import { readingKey, type Moment, type Plan, type Step } from '../../sheet/index.ts'
 import { isOwed } from '../measuring/results.ts'
 import type { JobState } from '../ledger/state.ts'
 
@@ -19,12 +19,9 @@ const doesMore = ({
 }: Step) =>
   [removes, fits, trial, joint, marks, destroys, leaves, found, hold, closes, lubricants, cautions].some(Boolean)
 
-/** Read on the running machine, and it has been made safe since: what was not read then is lost. */
-const isOver = ({ destroyedBy }: Plan, state: JobState, taken: NonNullable<ReturnType<Plan['checksAt']['get']>>) =>
-  taken.every(({ check, moment }) => {
-    const gone = destroyedBy.get(readingKey(check.id, moment))
-    return gone?.station === 'make-safe' && state.steps.has(gone.id)
-  })
+/** Whether making the machine safe takes a reading with it: what was not had by then is lost. */
+export const isLostToSafety = ({ destroyedBy }: Plan, check: string, moment: Moment): boolean =>
+  destroyedBy.get(readingKey(check, moment))?.station === 'make-safe'
 
 /**
  * Whether a step is wanted: one that only measures what was renewed is not, while nothing of it was,
@@ -32,6 +29,10 @@ const isOver = ({ destroyedBy }: Plan, state: JobState, taken: NonNullable<Retur
  */
 export function isWanted(plan: Plan, state: JobState, step: Step): boolean {
   const taken = plan.checksAt.get(step.id) ?? []
-  if (taken.length && !step.removes?.length && isOver(plan, state, taken)) return false
+  const isOver = taken.every(
+    ({ check, moment }) =>
+      isLostToSafety(plan, check.id, moment) && state.steps.has(plan.destroyedBy.get(readingKey(check.id, moment))!.id),
+  )
+  if (taken.length && !step.removes?.length && isOver) return false
   return !taken.length || doesMore(step) || taken.some(({ check, moment }) => isOwed(state, check, moment))
 }
