@@ -108,7 +108,7 @@ describe('a step that is taken up again', () => {
       {
         why: 'It was turned round',
         found: ['Cap to housing, drive end: stands at 6:00, not met'],
-        off: [],
+        off: ['Torque the drive end cap'],
         read: [expect.stringMatching(/^Seal setting/)],
       },
     ])

@@ -23,6 +23,8 @@ type Answer = Omit<MateAnswer, 'mate'>
 const props = defineProps<{ mate: Mate; given?: Answer }>()
 const emit = defineEmits<{ give: [answer: Answer | undefined] }>()
 const job = useJob()
+/** A second tap on what stood here before answers nothing. */
+const resting = useRest(() => props.mate.id)
 /** It was seen to stand wrong: that it cannot be seen is no way past. */
 const stoodWrong = computed(() => standsWrong(job.state, props.mate))
 const { fieldUnit } = useDisplay()
@@ -86,7 +88,7 @@ function again() {
 </script>
 
 <template>
-  <div class="mate" role="group" :aria-label="mate.title">
+  <div class="mate" :class="{ resting }" role="group" :aria-label="mate.title">
     <p class="head">
       <strong>{{ mate.title }}</strong>
       <span v-if="kind === 'seen' && rule.kind === 'seen'">{{ rule.ask }}</span>
@@ -156,6 +158,9 @@ function again() {
 </template>
 
 <style scoped>
+.resting {
+  pointer-events: none;
+}
 .mate {
   display: grid;
   gap: 8px;

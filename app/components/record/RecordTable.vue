@@ -2,7 +2,9 @@
 import type { RecordTable } from '~~/core/job'
 
 /** One table of the record as the core lays it out; the PDF prints the same. */
-defineProps<{ table: RecordTable }>()
+const props = defineProps<{ table: RecordTable }>()
+/** Widths are shares of the table, on the screen as on paper. */
+const shares = computed(() => props.table.columns.reduce((sum, one) => sum + one.width, 0))
 </script>
 
 <template>
@@ -10,7 +12,11 @@ defineProps<{ table: RecordTable }>()
     <h2>{{ table.title }}</h2>
     <table>
       <colgroup>
-        <col v-for="column in table.columns" :key="column.head" :style="{ width: `${column.width * 5}%` }" />
+        <col
+          v-for="column in table.columns"
+          :key="column.head"
+          :style="{ width: `${(100 * column.width) / shares}%` }"
+        />
       </colgroup>
       <thead>
         <tr>

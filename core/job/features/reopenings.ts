@@ -279,7 +279,7 @@ export const sections = {
         why: one.why,
         found: foundWrong(scene, one),
         off: one.undone
-          .filter(step => step !== one.step && plan.steps.get(step)?.fits?.length)
+          .filter(id => id !== one.step && (plan.steps.get(id)?.fits?.length || plan.steps.get(id)?.joint))
           .map(step => stepName(plan, step)),
         stayed: (one.on ?? []).map(step => stepName(plan, step)),
         harmed: one.harmed?.length ? partNames(plan, one.harmed) : '',
@@ -296,17 +296,17 @@ export const sections = {
       { head: 'Step', width: 4, cell: row => text(row.what) },
       { head: 'What was wrong', width: 5, cell: row => ({ text: row.why, small: row.found }) },
       {
-        head: 'Came off with it',
+        head: 'Undone with it',
         width: 5,
         cell: row => ({
           small: [
-            ...row.off,
+            ...(row.off.length ? row.off : ['nothing else']),
             ...(row.stayed.length ? [`Stayed on: ${row.stayed.join('; ')}`] : []),
             ...(row.harmed ? [`Harmed: ${row.harmed}`] : []),
           ],
         }),
       },
-      { head: 'Read before, and void', width: 5, cell: row => ({ small: row.read }) },
+      { head: 'Read before, and void', width: 5, cell: row => ({ small: row.read.length ? row.read : ['nothing'] }) },
       by(),
     ],
   }),
