@@ -1,5 +1,6 @@
 import {
   foundBefore,
+  freeAlike,
   oddnessOf,
   readDraft,
   readingIn,
@@ -122,8 +123,13 @@ export function useReading(id: string, moment: Moment) {
     return true
   }
 
-  /** A reading kept in the wrong place goes to the right one, which must be free. */
-  function move(to: Cell) {
+  /** Places of other checks that are read alike, and are free. */
+  const alike = computed(() =>
+    cell.value && entered.value ? freeAlike(job.view.results, result.value, cell.value) : [],
+  )
+
+  /** A reading kept in the wrong place goes to the right one, of this check or another, which must be free. */
+  function move(to: Cell, check = id) {
     const { tries: texts, unit, instrument, leading, style: how } = entered.value as CellRead
     const more = {
       ...(unit ? { unit } : {}),
@@ -131,9 +137,10 @@ export function useReading(id: string, moment: Moment) {
       ...(leading ? { leading } : {}),
       ...(how ? { style: how } : {}),
     }
-    void put(readingIn(id, moment, to, texts, more), 'Kept in the wrong place', 'Who moves the reading?', () => {
+    void put(readingIn(check, moment, to, texts, more), 'Kept in the wrong place', 'Who moves the reading?', () => {
       moving.value = false
-      goTo(to)
+      if (check === id) goTo(to)
+      else bench.look({ to: 'reading', check, moment })
     })
   }
 
@@ -179,6 +186,8 @@ export function useReading(id: string, moment: Moment) {
     keep,
     takeAgain,
     choose,
+    alike,
+    move,
     leave,
   }
 }

@@ -1,4 +1,4 @@
-import { gateAfter, STATIONS, type Plan } from '../sheet/index.ts'
+import { gateAfter, STATIONS, stopsOf, type Plan } from '../sheet/index.ts'
 import { FEATURES } from './features/index.ts'
 import type { Feature, OwedKindOf } from './ledger/feature.ts'
 import { entriesOf, isSame } from './ledger/same.ts'
@@ -7,7 +7,6 @@ import type { JobState } from './ledger/state.ts'
 import { checkResults, type CheckResult } from './measuring/results.ts'
 import { keyOf, type OwedId, type OwedKind } from './owed/id.ts'
 import type { Obligation } from './owed/owing.ts'
-import { stopsOf } from './owed/stops.ts'
 
 const features = Object.values(FEATURES) as Feature[]
 const SOURCES = features.flatMap(({ sources = [] }) => sources)

@@ -15,6 +15,7 @@ export {
   figureIn,
   foundBefore,
   foundIn,
+  freeAlike,
   leadingDigits,
   readCell,
   oddnessOf,

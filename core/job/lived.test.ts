@@ -4,6 +4,7 @@ import { sheetNamed, worker } from '../../tests/sheets.ts'
 import { planFor } from '../sheet/index.ts'
 import {
   entryWords,
+  freeAlike,
   recordOf,
   sentenceOf,
   takeIn,
@@ -53,6 +54,22 @@ describe('corrections that come together', () => {
     expect(fix(done, done.payload as object)).toMatchObject({ code: 'entry.takeBack' })
     expect(fix(one.folded.entries[0]!)).toMatchObject({ code: 'entry.opening' })
     expect(fix(taken[0]!)).toBeNull()
+  })
+  it('move a figure that was kept in the wrong place to another that is free, of this check or of one read alike', () => {
+    const one = technician()
+    one.workUntil('found-lift')
+    one.act('reading.taken', reading('lift-nde', 'asFound', [['0.10', '0.10']]))
+    const results = () => viewJob(one.plan, one.folded.state).results
+    const kept = results().get('lift-nde asFound')!
+    const places = freeAlike(results(), kept, kept.worked.cells[0]!)
+    expect(places.map(({ name }) => name)).toEqual(['Lift, drive end'])
+    const entry = one.folded.entries.at(-1)!
+    const replacement = { ...(entry.payload as Payloads['reading.taken']), check: places[0]!.check.id }
+    one.act('entry.corrected', { target: entry.id, why: 'Kept in the wrong place', replacement })
+    expect(results().get('lift-nde asFound')!.read.size).toBe(0)
+    expect(results().get('lift-de asFound')!.read.size).toBe(1)
+    const moved = results().get('lift-de asFound')!
+    expect(freeAlike(results(), moved, moved.worked.cells[0]!).map(({ check }) => check.id)).toEqual(['lift-nde'])
   })
   it('say on the record what became of what they correct', () => {
     const { one, taken } = read()

@@ -95,6 +95,9 @@ describe('a step that is taken up again', () => {
     expect(partState(one.folded.state, 'bearing-cap@de').decision).toBeUndefined()
     expect(partState(one.folded.state, 'bearing-cap@nde').decision).toBeDefined()
     expect(viewJob(plan, one.folded.state).owed.map(owed => owed.key)).toContain('["decision","bearing-cap@de"]')
+    expect(one.folded.state.observations).toMatchObject([
+      { part: 'bearing-cap@de', finding: 'Harmed as it came off again', severity: 'damaged' },
+    ])
   })
   it('stays on the record with what was wrong, what came off, and what was read before', () => {
     const one = at('cap-on-de')

@@ -17,4 +17,6 @@ export {
 export { coupledVariants, everyVariant } from './variants.ts'
 export { stepsBefore, type StepsBefore } from './before.ts'
 export { fromOf, type From } from './from.ts'
+export { handledAt, heldBy, restingOn } from './handled.ts'
+export { stopsOf, type Thing } from './stops.ts'
 export { oppositeView, viewsOf, viewWords } from './views.ts'

@@ -329,6 +329,6 @@ export const M10_MISTAKES: Mistakes = {
     ),
     stands('The end cover goes on turned round', 'end-on', 'end-index', 180, 'end-pull', /drain slot/),
     smeared('The pump gears go in dry', 'pump-build', 'pump gears', 'dry', /do not lift the first oil/),
-    stands('A coupling half goes on turned round', 'hubs-on', 'hub-index-fast', 180, 'run-light', /shake when turned/),
+    stands('A coupling half goes on turned round', 'hubs-on', 'hub-index-fast', 180, 'align', /shake when turned/),
   ],
 }

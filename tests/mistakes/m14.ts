@@ -184,7 +184,7 @@ export const M14_MISTAKES: Mistakes = {
       /juice stands in the plate/,
     ),
     smeared('The screws of the gland plate go in dry', 'plate-screws', 'threads', 'dry', /stop short of it/),
-    stands('The hub goes on turned round', 'hub-on', 'hub-index', 180, 'run', /shake when turned/),
+    stands('The hub goes on turned round', 'hub-on', 'hub-index', 180, 'align', /shake when turned/),
     outAt(
       {
         what: 'A coupling that is off is coupled up',

@@ -21,7 +21,22 @@ const bench = useBench()
 const { show, system, text: sayFigure } = useDisplay()
 const { shown, sayCell } = useCellWords()
 const one = useReading(props.check, props.moment)
-const { result, cell, cells, entered, before, tries, draft, scatter, isOpen, doubt, correcting, moving, reason } = one
+const {
+  result,
+  cell,
+  cells,
+  entered,
+  before,
+  tries,
+  draft,
+  scatter,
+  isOpen,
+  doubt,
+  correcting,
+  moving,
+  reason,
+  alike,
+} = one
 const own = computed(() => result.value.check)
 const { fixed } = useGiven(result)
 const resting = useRest(() => `${one.key} ${cell.value?.key ?? ''}`)
@@ -208,7 +223,12 @@ onMounted(() => field.value?.focus())
         :place="outHere"
       />
     </template>
-    <CellPlaces v-if="cells.length > 1" :result="result" :cell="cell" :moving="moving" @choose="one.choose" />
+    <CellPlaces v-if="cells.length > 1 || moving" :result="result" :cell="cell" :moving="moving" @choose="one.choose" />
+    <div v-if="moving && alike.length" class="pad-acts" role="group" aria-label="Places of other checks">
+      <el-button v-for="to in alike" :key="`${to.check.id} ${to.cell.key}`" @click="one.move(to.cell, to.check.id)">
+        {{ to.name }}
+      </el-button>
+    </div>
     <template v-if="isGauged">
       <ReadingBand
         :limits="own.limits"
@@ -274,7 +294,11 @@ onMounted(() => field.value?.focus())
           Take it again
         </el-button>
         <el-button @click="correcting = true">Correct it</el-button>
-        <el-button v-if="cells.length > 1 && isGauged" :aria-pressed="moving" @click="moving = !moving">
+        <el-button
+          v-if="isGauged && (cells.length > 1 || alike.length)"
+          :aria-pressed="moving"
+          @click="moving = !moving"
+        >
           Wrong place
         </el-button>
       </template>

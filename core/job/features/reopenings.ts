@@ -186,6 +186,10 @@ const reopened: ActKind<Given> = {
         ...(state.rounds.get(loop.id) ?? []),
         stamped(entry, state, { loop: loop.id, changed: [cause] }),
       ])
+    for (const part of payload.harmed ?? [])
+      state.observations.push(
+        stamped(entry, state, { part, finding: 'Harmed as it came off again', severity: 'damaged' }),
+      )
     state.reopenings.push(stamped(entry, state, { ...payload, undone: ids, first }))
   },
   words: (plan, { step, why: reason }) => `Taken up again: ${stepName(plan, step)}. ${reason}`,

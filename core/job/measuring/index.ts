@@ -1,3 +1,4 @@
+export { freeAlike, type Alike } from './alike.ts'
 export {
   readCell,
   readFigure,

@@ -1,10 +1,9 @@
-import { gateAfter, type Plan, type Signer, type Station } from '../../sheet/index.ts'
+import { gateAfter, type Plan, type Signer, type Station, type Thing } from '../../sheet/index.ts'
 import type { Pads } from '../kinds.ts'
 import type { Shaped } from '../ledger/shape.ts'
 import type { CheckResult } from '../measuring/results.ts'
 import type { JobState } from '../ledger/state.ts'
 import type { OwedId, OwedKind } from './id.ts'
-import type { Thing } from './stops.ts'
 
 /** Where on the screen something is worked at, and what that is turned to. */
 export type Settle = { [K in keyof Pads]: { to: K } & Shaped<Pads[K]> }[keyof Pads]

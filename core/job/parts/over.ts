@@ -1,8 +1,16 @@
-import { readingKey, stepsBefore, type Plan, type Ref, type Step } from '../../sheet/index.ts'
+import {
+  handledAt,
+  heldBy,
+  readingKey,
+  restingOn,
+  stepsBefore,
+  type Plan,
+  type Ref,
+  type Step,
+} from '../../sheet/index.ts'
 import { partsIn, partState } from '../ledger/part.ts'
 import type { JobState } from '../ledger/state.ts'
 import { stepsAbout } from './about.ts'
-import { handledAt, heldBy, restingOn } from './handled.ts'
 
 /** What was done after a step, and whether it has to come off before that can be taken up again. */
 export interface Later {

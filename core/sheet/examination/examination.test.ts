@@ -78,6 +78,11 @@ describe('a sheet as it is written', () => {
       'does not say between which checks it lies',
     ],
     [
+      'a mate that stops nothing',
+      () => delete itemOf('mates', 'hub-index').before,
+      'mate hub-index stops nothing at hub-on when it is not met: say what it must stop, by `before`',
+    ],
+    [
       'limits turned round',
       () => (itemOf('checks', 'float').limits = { min: 3, max: 1 }),
       'check float has limits that are turned round',

@@ -1,6 +1,7 @@
 import { stepsBefore } from '../before.ts'
 import { placesOf, liftedWith, type Plan } from '../plan.ts'
 import { viewsOf } from '../views.ts'
+import { coverRules } from './cover-rules.ts'
 import { jointRules } from './joint-rules.ts'
 import { kindRules } from './kind-rules.ts'
 import { loopRules } from './loop-rules.ts'
@@ -238,6 +239,7 @@ export const RULES: Rule[] = [
           : [`step ${step.id} shuts something without first needing ${gates[i]!.step.id}`],
       ),
   loopRules,
+  coverRules,
   // What lifts with a part lifts with one there is, and not with itself.
   ({ parts, along }) =>
     [...parts.values()].flatMap(({ ref, part }) => [

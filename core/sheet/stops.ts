@@ -1,5 +1,7 @@
-import { stepsBefore, type Plan, type Ref, type Step } from '../../sheet/index.ts'
-import { handledAt, restingOn } from '../parts/handled.ts'
+import { stepsBefore } from './before.ts'
+import { handledAt, restingOn } from './handled.ts'
+import type { Plan } from './plan.ts'
+import type { Ref, Step } from './types.ts'
 
 /** Something that is wrong: what it is about, and where it came to be so. */
 export interface Thing {
@@ -20,7 +22,7 @@ const KNOWN = new WeakMap<Plan, Map<string, ReadonlySet<string>>>()
 /**
  * The steps that something wrong stops: those that fit or tighten it, that build on it, and, where it is in, those that
  * load it. Taking off and reading are never stopped, nor what puts it right. What is shut waits besides for all that lies
- * behind it, see `gate.ts`; what is started, for all that is wrong, see `starts.ts`.
+ * behind it, and what is started for all that is wrong.
  */
 export function stopsOf(plan: Plan, thing: Thing): ReadonlySet<string> {
   const known = KNOWN.get(plan) ?? new Map<string, ReadonlySet<string>>()

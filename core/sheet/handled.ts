@@ -1,4 +1,6 @@
-import { stepsBefore, type Plan, type Ref, type Step } from '../../sheet/index.ts'
+import { stepsBefore } from './before.ts'
+import type { Plan } from './plan.ts'
+import type { Ref, Step } from './types.ts'
 
 /** Parts that are put on others after them, and so rest on them: as the mates of the sheet say. The others are among them. */
 export function restingOn(plan: Plan, of: readonly Ref[]): ReadonlySet<Ref> {
