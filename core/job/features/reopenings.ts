@@ -201,8 +201,9 @@ function takeOff(plan: Plan, state: Draft, undone: readonly Step[], harmed: read
   const onTrial = [...state.parts].flatMap(([ref, now]) => (now.trial && tried.includes(now.trial.place) ? [ref] : []))
   const parts = new Set([...comingOff(state as JobState, undone), ...onTrial])
   const ids = new Set(undone.map(step => step.id))
+  // What was built up on the bench on a part that goes in later still stands on it when that comes out again.
   const gone = [...plan.mates.values()].filter(
-    ({ a, b, asked }) => parts.has(a) || parts.has(b) || ids.has(asked ?? ''),
+    ({ id, asked }) => plan.sidesOf.get(id)!.some(ref => parts.has(ref)) || ids.has(asked ?? ''),
   )
   const mates = gone.flatMap(({ id: mate }) => (state.mates.get(mate) ?? []) as Stamp & MateAnswer)
   for (const { id: mate } of gone) state.mates.delete(mate)

@@ -126,10 +126,14 @@ export function undoneWith(
   const later = laterThan(plan, state, id)
   const undone = new Set([id, ...later.filter(one => said.get(one.step.id) ?? one.over).map(one => one.step.id)])
   const stays = new Set(later.map(one => one.step.id).filter(one => !undone.has(one)))
-  const isAfter = (step: Step) =>
-    step.starts || step.loads === 'turns'
-      ? [...undone].some(one => stepsBefore(plan.steps, step.id).has(one))
-      : step.needs?.some(need => undone.has(need))
+  const isAfter = (step: Step) => {
+    const before = stepsBefore(plan.steps, step.id)
+    if (step.starts || step.loads === 'turns') return [...undone].some(one => before.has(one))
+    // What was only read again takes no trial with it: that lies on what was put on.
+    if (plan.loopOf.has(step.id))
+      return [...undone].some(one => before.has(one) && isPhysical(plan.steps.get(one)!))
+    return step.needs?.some(need => undone.has(need))
+  }
   // In its own round only what follows it is done again.
   const own = plan.loopOf.get(id)
   const drawnUp = (step: Step) => (step.joint && step.joint.act !== 'slacken' ? step.joint.id : null)
