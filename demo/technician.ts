@@ -6,6 +6,7 @@ import {
   checkResults,
   competenceFor,
   confirmationOf,
+  decidedWith,
   easedOf,
   emptyFold,
   extend,
@@ -20,6 +21,7 @@ import {
   planIn,
   progressOf,
   proposalOf,
+  proposalsOf,
   questionsAt,
   readingIn,
   readingKey,
@@ -29,7 +31,6 @@ import {
   type Act,
   type AnyEntry,
   type Cell,
-  type Choice,
   type Competence,
   type EntryKind,
   type Folded,
@@ -44,7 +45,7 @@ import {
 import { withinTurn } from '../core/marks/index.ts'
 import { passesOf, type PassWanted } from '../core/joints/index.ts'
 import { fromBase } from '../core/quantity/index.ts'
-import type { Check, Hold, Mate, Moment, Plan, Ref, Step } from '../core/sheet/index.ts'
+import type { Check, Decision, Hold, Mate, Moment, Plan, Ref, Step } from '../core/sheet/index.ts'
 import type { AnySum } from '../core/sums/index.ts'
 
 /** What the technician finds on this machine: figures, decisions, and how long a step takes. */
@@ -53,7 +54,7 @@ export interface Findings {
   reading: (check: Check, moment: Moment, cell: Cell, attempt: number) => number[]
   /** What is typed or chosen for one figure of a sum, in the unit of its field. */
   figure: (sum: AnySum, check: Check, moment: Moment, cell: Cell) => string
-  choice: (ref: Ref) => Choice
+  choice: (ref: Ref) => Decision
   fitter: string
   lead: string
   /** What the lead may sign for beside being one. */
@@ -250,7 +251,11 @@ export class Technician {
   private decide(ref: Ref): void {
     const { part } = this.plan.parts.get(ref)!
     const choice = part.renewal === 'always' ? 'renew' : this.findings.choice(ref)
-    if (part.renewal !== 'always') this.act('part.decided', { parts: [ref], choice })
+    if (part.renewal !== 'always') {
+      const proposed = proposalsOf(this.plan, this.folded.state, viewJob(this.plan, this.folded.state).results).get(ref)
+      const why = proposed && proposed.choice !== choice ? 'Looked at together' : undefined
+      this.act('part.decided', decidedWith([ref], choice, proposed, why))
+    }
     if (choice === 'renew') this.act('part.renewed', { part: ref, from: newFrom(part) })
   }
 

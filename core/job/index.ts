@@ -75,7 +75,7 @@ export { wantedAt } from './next.ts'
 export { nextStep, stepsLeft, unmetNeeds } from './parts/needs.ts'
 export { isWanted } from './parts/wanted.ts'
 export { allSaid, hadSeen } from './ledger/seen.ts'
-export { foundOut, isLookedAt, resultOf } from './parts/found.ts'
+export { decidedWith, judgedParts, proposalsOf, resultOf, type Judged, type Proposal } from './parts/proposals.ts'
 export { holdStands } from './parts/holds.ts'
 export {
   competenceFor,
@@ -99,17 +99,7 @@ export { doorOf } from './features/remedies.ts'
 export { prospectOf } from './features/reopenings.ts'
 export { canBeReopened, coveredAt, isOnTrial } from './parts/over.ts'
 export { viewJob, type JobView, type StationView } from './view.ts'
-export {
-  CHOICES,
-  isAway,
-  offWith,
-  partState,
-  SETTLED,
-  SEVERITIES,
-  type Choice,
-  type PartState,
-  type Severity,
-} from './ledger/part.ts'
+export { isAway, offWith, partState, SETTLED, SEVERITIES, type PartState, type Severity } from './ledger/part.ts'
 export {
   accountedFor,
   countKey,

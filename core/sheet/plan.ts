@@ -190,6 +190,10 @@ export function resolveSheet(shelf: ShelfSheet, chosen: Variants): Sheet {
       until: loop.until.filter(id => stays(id, cut.checks)),
       changes: loop.changes.map(one => ({ ...one, voids: one.voids.filter(id => stays(id, cut.checks)) })),
     })),
+    sets: settled.sets?.flatMap(set => {
+      const of = set.of.filter(ref => stays(ref, cut.refs))
+      return of.length > 1 ? [{ ...set, of }] : []
+    }),
     steps: settled.steps.map(({ joint, ...step }) => ({
       ...step,
       ...(joint && stays(joint.id, cut.joints) ? { joint } : {}),

@@ -46,6 +46,7 @@ export interface Sheet {
   joints: Joint[]
   steps: Step[]
   loops?: Loop[]
+  sets?: PartSet[]
   kits: Kit[]
   service: Service
 }
@@ -77,6 +78,7 @@ export interface ShelfSheet extends Pick<
   joints: Unsettled[]
   steps: Unsettled[]
   loops?: Unsettled[]
+  sets?: Unsettled[]
   kits: Unsettled[]
   service: unknown
 }
@@ -103,6 +105,7 @@ export interface SheetFrame extends Pick<
   joints: Outline[]
   steps: Outline[]
   loops?: Outline[]
+  sets?: Outline[]
   kits: Outline[]
 }
 
@@ -140,6 +143,7 @@ export interface SheetSource extends Pick<
   joints: Each<Joint>[]
   steps: Each<Step>[]
   loops?: Each<Loop>[]
+  sets?: Each<PartSet>[]
   kits: Each<Kit>[]
 }
 
@@ -240,6 +244,16 @@ export interface Part {
   when?: When
 }
 
+/** Parts that wore to each other, and are renewed together. */
+export interface PartSet {
+  id: Id
+  /** @minItems 2 */
+  of: Ref[]
+  /** What comes of a new one beside an old one. */
+  why: Words
+  when?: When
+}
+
 export interface Mate {
   id: Id
   title: Words
@@ -290,12 +304,18 @@ export type Moment = (typeof MOMENTS)[number]
 /** A way of measuring, or a sum of the Gauge room. */
 export type CheckKind = BenchKind | 'sum'
 
+/** What becomes of a part that is off. */
+export const DECISIONS = ['reuse', 'rework', 'renew', 'send out'] as const
+export type Decision = (typeof DECISIONS)[number]
+
 /** An answer to a check that no gauge reads, and what it says of the machine. */
 export interface AskedChoice {
   say: string
   verdict: Exclude<Verdict, 'Open'>
   /** What it does to the machine, or what it points to. */
   means?: string
+  /** What is proposed for the part it is seen on; as the check says where it is left out. */
+  proposes?: Decision
 }
 
 /** A value that a sheet fixes of a sum, in the unit of its field. */
@@ -369,6 +389,8 @@ export interface Check {
   how?: string
   /** What puts it right where it is, without taking anything apart: then it is measured again. */
   remedies?: Words[]
+  /** What is proposed for a part that it finds out, where that is not a new one. */
+  proposes?: Decision
   /** Read on the running machine, before it is made safe. */
   running?: boolean
   /** The step that it must stop at the latest when it is out, where that cannot be worked out. */

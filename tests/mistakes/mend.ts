@@ -1,10 +1,10 @@
 import {
   coveredAt,
   doorOf,
-  foundOut,
   markOf,
   newFrom,
   partState,
+  proposalsOf,
   readingKey,
   viewJob,
   type CheckResult,
@@ -23,11 +23,13 @@ function mendOut(by: Technician, { check, moment }: { check: string; moment: Mom
   const { results } = viewJob(plan, state)
   const result = results.get(readingKey(check, moment))!
   const door = doorOf(plan, state, result)
+  const proposals = proposalsOf(plan, state, results)
   const renewed = [...plan.parts.keys()].filter(
     ref =>
       partState(state, ref).where === 'off' &&
       !partState(state, ref).renewed &&
-      foundOut(plan, results, ref)?.id === check,
+      proposals.get(ref)?.choice === 'renew' &&
+      proposals.get(ref)!.checks.includes(check),
   )
   if (door?.to === 'round') return beginRound(by, door.loop, result)
   if (door?.to === 'reopen') return reopen(by, door.step)
@@ -40,7 +42,7 @@ function mendOut(by: Technician, { check, moment }: { check: string; moment: Mom
 }
 
 function renew(by: Technician, part: string) {
-  by.act('part.decided', { parts: [part], choice: 'renew' })
+  by.act('part.decided', { parts: [part], choice: 'renew', why: 'Found out' })
   by.act('part.renewed', { part, from: newFrom(by.plan.parts.get(part)!.part) })
 }
 

@@ -1,45 +1,64 @@
 <script setup lang="ts">
-import { CHOICES, foundOut, isLookedAt, kitWords, newFrom, partState, type Choice } from '~~/core/job'
+import { decidedWith, judgedParts, kitWords, newFrom, partState, proposalsOf } from '~~/core/job'
 
-/** Every part that is off: the readings propose, the technician decides, always-new parts decide themselves. */
+/** Every part that is off: readings propose, the technician decides, always-new parts decide themselves. */
 const job = useJob()
 const why = ref<string | null>(null)
-const rows = computed(() =>
+const proposals = computed(() => proposalsOf(job.plan, job.state, job.view.results))
+const off = computed(() =>
   [...job.plan.parts.values()].flatMap(one => {
     const now = partState(job.state, one.ref)
-    if (now.where !== 'off') return []
-    // What was found of it, also where a new one is in hand already.
-    const bad = foundOut(job.plan, job.view.results, one.ref)
-    return [
-      {
-        ...one,
-        now,
-        bad,
-        proposal: bad
-          ? ('renew' as const)
-          : isLookedAt(job.plan, job.state, job.view.results, one.ref)
-            ? ('reuse' as const)
-            : null,
-        always: one.part.renewal === 'always',
-        choice: one.part.renewal === 'always' ? ('renew' as const) : now.decision?.choice,
-      },
-    ]
+    return now.where === 'off' ? [{ ...one, now, proposal: proposals.value.get(one.ref) }] : []
   }),
 )
-const open = computed(() => rows.value.filter(one => !one.choice))
-const proposed = computed(() => open.value.filter(one => one.proposal))
-const toFetch = computed(() => rows.value.filter(one => one.choice === 'renew' && !one.now.renewed))
-const resting = useRest(() => rows.value.map(one => one.ref).join())
+type Off = (typeof off.value)[number]
+/** Parts of one bag are one decision, unless something was found of one of them. */
+const groupOf = ({ ref, part, now, proposal }: Off) =>
+  now.kept?.as === 'bag' && part.renewal !== 'always' && !proposal?.because.length ? `bag ${now.kept.label}` : ref
+const rows = computed(() => {
+  const groups = new Map<string, Off[]>()
+  for (const one of off.value) groups.set(groupOf(one), [...(groups.get(groupOf(one)) ?? []), one])
+  return [...groups].map(([key, all]) => {
+    const [one] = all as [Off]
+    const choices = new Set(all.map(({ now }) => now.decision?.choice))
+    return {
+      ...one,
+      key,
+      name: all.map(each => each.name).join(', '),
+      refs: all.map(each => each.ref),
+      bag: all.length > 1 ? one.now.kept!.label : null,
+      always: one.part.renewal === 'always',
+      choice: choices.size === 1 ? [...choices][0] : undefined,
+      new: all.filter(each => isNew(each)),
+    }
+  })
+})
+const isNew = ({ part, now }: Off) => part.renewal === 'always' || now.decision?.choice === 'renew'
+const open = computed(() => rows.value.filter(one => !one.always && !one.choice))
+const proposed = computed(() => open.value.filter(one => one.refs.every(ref => proposals.value.has(ref))))
+const toFetch = computed(() => off.value.filter(one => isNew(one) && !one.now.renewed))
+/** What whoever signs for the decisions signs against. */
+const judged = computed(() => (open.value.length ? [] : judgedParts(job.plan, job.state)))
+const resting = useRest(() => off.value.map(one => one.ref).join())
 const back = (part: string) => {
   why.value = job.act({ kind: 'part.returned', payload: { part } })
 }
-const decide = (parts: string[], choice: Choice, reason?: string) => {
-  why.value = job.act({ kind: 'part.decided', payload: { parts, choice, ...(reason ? { why: reason } : {}) } })
-}
 function proposeAll() {
-  const good = proposed.value.filter(one => one.proposal === 'reuse').map(one => one.ref)
-  if (good.length) decide(good, 'reuse')
-  for (const one of proposed.value) decide([one.ref], 'renew', `${one.bad!.title} is out`)
+  const good = proposed.value.filter(one => one.proposal!.choice === 'reuse' && !one.proposal!.because.length)
+  const found = proposed.value.filter(one => !good.includes(one))
+  const decided = [
+    ...(good.length
+      ? [
+          decidedWith(
+            good.flatMap(one => one.refs),
+            'reuse',
+            good[0]!.proposal,
+          ),
+        ]
+      : []),
+    ...found.map(one => decidedWith(one.refs, one.proposal!.choice, one.proposal)),
+  ]
+  why.value = job.act(...decided.map(payload => ({ kind: 'part.decided' as const, payload })))
 }
 function fetchAll() {
   why.value = job.act(
@@ -53,7 +72,7 @@ function fetchAll() {
 
 <template>
   <PadFrame title="Decide" :why="why">
-    <p class="soft">{{ counted(open.length, 'part') }} to decide, {{ toFetch.length }} new to take.</p>
+    <p class="soft">{{ open.length }} to decide, {{ counted(toFetch.length, 'new part') }} to take.</p>
     <div class="acts">
       <el-button v-if="proposed.length" data-test="propose" :disabled="resting" @click="proposeAll">
         Take the proposals for the {{ proposed.length }} looked at
@@ -62,15 +81,24 @@ function fetchAll() {
         Take the {{ toFetch.length }} new parts
       </el-button>
     </div>
+    <section v-if="judged.length" class="judged" aria-label="What is signed for">
+      <h4>What is signed for</h4>
+      <p v-for="one in judged" :key="one.part" :class="{ odd: one.against }">
+        <strong>{{ one.name }}: {{ one.choice }}</strong
+        >{{ one.against ? `, where ${one.against} was proposed. ${one.why}.` : '.' }}
+        <span v-if="one.found" class="soft">{{ one.found }}.</span>
+      </p>
+    </section>
     <ul tabindex="0" aria-label="Parts to decide">
-      <li v-for="one in rows" :key="one.ref">
+      <li v-for="one in rows" :key="one.key">
         <div class="name">
           <strong>{{ one.name }}</strong>
+          <small v-if="one.bag" class="soft">Together in bag {{ one.bag }}</small>
           <small v-if="one.always" class="soft">Always new: {{ one.part.renewalWhy }}</small>
-          <small v-else-if="one.bad" class="why">{{ one.bad.title }} is out: renew</small>
-          <small v-if="one.choice === 'renew'" class="soft">{{
+          <small v-for="found in one.proposal?.because" :key="found" class="why">{{ found }}</small>
+          <small v-if="one.new.length" class="soft">{{
             one.now.renewed
-              ? `New one taken from ${one.now.renewed.from}`
+              ? `New one taken from ${kitWords(job.plan, one.now.renewed.from)}`
               : one.part.kit
                 ? `In the ${kitWords(job.plan, newFrom(one.part))}`
                 : 'Not in a kit: from stock'
@@ -82,20 +110,7 @@ function fetchAll() {
             It is back
           </el-button>
         </div>
-        <el-radio-group
-          v-if="!one.always"
-          :model-value="one.choice ?? ''"
-          :aria-label="one.name"
-          @change="choice => decide([one.ref], choice as Choice)"
-        >
-          <el-radio-button
-            v-for="choice in CHOICES"
-            :key="choice"
-            :value="choice"
-            :class="{ hint: !one.choice && one.proposal === choice }"
-            >{{ choice }}</el-radio-button
-          >
-        </el-radio-group>
+        <DecisionPick v-if="!one.always" :parts="one.refs" :label="one.name" @refused="text => (why = text)" />
       </li>
     </ul>
   </PadFrame>
@@ -106,6 +121,17 @@ function fetchAll() {
   display: flex;
   gap: 8px;
   flex-wrap: wrap;
+}
+.judged {
+  flex: none;
+  max-height: 40%;
+  overflow: auto;
+}
+.judged h4 {
+  font: 600 18px var(--heads);
+}
+.judged .odd strong {
+  color: var(--out);
 }
 li {
   display: flex;
@@ -126,8 +152,5 @@ li {
 small {
   display: block;
   font-size: 15px;
-}
-li :deep(.el-radio-button__inner) {
-  padding: 4px 9px;
 }
 </style>

@@ -12,16 +12,14 @@ import {
   partState,
   resultOf,
   showValue,
-  CHOICES,
   MOMENT_WORDS,
   SEVERITIES,
-  type Choice,
   type PieceCount,
   type Severity,
   type Stamp,
 } from '~~/core/job'
 import { clockText } from '~~/core/marks'
-import { viewWords } from '~~/core/sheet'
+import { viewWords, type Decision } from '~~/core/sheet'
 
 /** Everything about one part, and what may be done about it. */
 const props = defineProps<{ part: string }>()
@@ -99,9 +97,6 @@ const takeNew = () => {
     payload: { part: props.part, from: newFrom(one.value.part) },
   })
 }
-const decide = (choice: Choice) => {
-  why.value = job.act({ kind: 'part.decided', payload: { parts: [props.part], choice } })
-}
 /** Pieces counted, out and in; another count stands for the older one. */
 const counts = computed(() =>
   one.value.part.quantity
@@ -117,7 +112,7 @@ const counts = computed(() =>
 const unseen = computed(() =>
   [
     now.value.decision
-      ? allSaid<Stamp & { choice: Choice }>(now.value.decision).map(said => [said.by, said.choice] as const)
+      ? allSaid<Stamp & { choice: Decision }>(now.value.decision).map(said => [said.by, said.choice] as const)
       : [],
     ...counts.value.map(({ way }) => {
       const counted = job.state.counts.get(countKey(props.part, way))
@@ -190,14 +185,12 @@ const account = ({ way, count, short }: (typeof counts.value)[number]) => {
         {{ missing(count) }}
       </el-button>
     </div>
-    <el-radio-group
+    <DecisionPick
       v-if="now.where === 'off' && !isAlways"
-      :model-value="now.decision?.choice ?? ''"
-      aria-label="Decision"
-      @change="choice => decide(choice as Choice)"
-    >
-      <el-radio-button v-for="choice in CHOICES" :key="choice" :value="choice">{{ choice }}</el-radio-button>
-    </el-radio-group>
+      :parts="[part]"
+      label="Decision"
+      @refused="text => (why = text)"
+    />
     <UnseenNote v-for="(said, i) in unseen" :key="i" :said="said" />
     <el-button v-if="now.where === 'off' && isAway" type="primary" @click="back">It is back</el-button>
     <el-button

@@ -3,8 +3,6 @@ import type { Payloads } from './entry.ts'
 import type { Contested } from './seen.ts'
 import type { Draft, JobState, Stamp } from './state.ts'
 
-export const CHOICES = ['reuse', 'rework', 'renew', 'send out'] as const
-export type Choice = (typeof CHOICES)[number]
 export const SEVERITIES = ['sound', 'worn', 'damaged'] as const
 export type Severity = (typeof SEVERITIES)[number]
 /** Where a part goes that has no step to fit it any more. */
@@ -17,7 +15,7 @@ export interface PartState {
   order?: number
   lifted?: Stamp & { method?: string }
   kept?: { as: 'bag' | 'tag'; label: string }
-  decision?: Contested<Stamp & { choice: Choice; why?: string }>
+  decision?: Contested<Stamp & Omit<Payloads['part.decided'], 'parts'>>
   /** Back from rework or from outside. */
   returned?: Stamp & { note?: string }
   /** The new one that is in hand or fitted. */

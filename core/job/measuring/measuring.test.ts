@@ -10,8 +10,7 @@ import { SUMS_BY_NAME } from '../../sums/index.ts'
 import {
   atOf,
   foundBefore,
-  foundOut,
-  isLookedAt,
+  proposalsOf,
   oddnessOf,
   projectJob,
   readDraft,
@@ -60,11 +59,14 @@ describe('several places', () => {
   it('propose for the part that was read there, and for no other', () => {
     const one = inspected({ 'edge-a place 2': 'a crack at a slot' })
     const { results } = viewJob(one.plan, one.folded.state)
-    expect(foundOut(one.plan, results, 'blade@a2')?.id).toBe('edge-a')
-    for (const ref of ['blade@a1', 'blade@a3', 'blade@b2']) {
-      expect(foundOut(one.plan, results, ref), ref).toBeUndefined()
-      expect(isLookedAt(one.plan, one.folded.state, results, ref), ref).toBe(true)
-    }
+    const proposals = proposalsOf(one.plan, one.folded.state, results)
+    expect(proposals.get('blade@a2')).toEqual({
+      choice: 'renew',
+      because: ['Edge and slots, row A, place 2: a crack at a slot'],
+      checks: ['edge-a'],
+    })
+    for (const ref of ['blade@a1', 'blade@a3', 'blade@b2'])
+      expect(proposals.get(ref), ref).toEqual({ choice: 'reuse', because: [], checks: [] })
   })
   it('only what was renewed is history, and only that is read again', () => {
     const one = inspected({ 'springs-primary far end': 21.1 })

@@ -130,8 +130,7 @@ export function undoneWith(
     const before = stepsBefore(plan.steps, step.id)
     if (step.starts || step.loads === 'turns') return [...undone].some(one => before.has(one))
     // What was only read again takes no trial with it: that lies on what was put on.
-    if (plan.loopOf.has(step.id))
-      return [...undone].some(one => before.has(one) && isPhysical(plan.steps.get(one)!))
+    if (plan.loopOf.has(step.id)) return [...undone].some(one => before.has(one) && isPhysical(plan.steps.get(one)!))
     return step.needs?.some(need => undone.has(need))
   }
   // In its own round only what follows it is done again.

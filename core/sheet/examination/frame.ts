@@ -13,6 +13,7 @@ export const COLLECTIONS = {
   joint: 'joints',
   step: 'steps',
   loop: 'loops',
+  set: 'sets',
   kit: 'kits',
 } as const
 

@@ -15,6 +15,7 @@ const SHAPES: Record<keyof typeof COLLECTIONS, Shape> = {
   joint: 'Joint',
   step: 'Step',
   loop: 'Loop',
+  set: 'PartSet',
   kit: 'Kit',
 }
 

@@ -1,24 +1,35 @@
 import type { ActKind } from '../../ledger/act.ts'
-import { CHOICES, partState, setPart, type Choice } from '../../ledger/part.ts'
+import { DECISIONS, type Decision } from '../../../sheet/index.ts'
+import { partState, setPart } from '../../ledger/part.ts'
 import { refusalsAbout } from '../../../refusal.ts'
 import { HANDS } from '../../ledger/roles.ts'
 import { settled } from '../../ledger/seen.ts'
 import { choice, optional, refs, words, type Shaped } from '../../ledger/shape.ts'
 import { stamped, type Stamp } from '../../ledger/state.ts'
-import { partNames } from '../../ledger/words.ts'
+import { partName, partNames } from '../../ledger/words.ts'
+import { checkResults } from '../../measuring/index.ts'
+import { proposalsOf, WORSE } from '../../parts/proposals.ts'
 import { offParts } from '../sense.ts'
 
 const refusals = refusalsAbout('part.decided', {
   alwaysNew: ({ part, why }: { part: string; why: string }) => `${part} is always renewed: ${why}.`,
+  against: ({ part, choice, because }: { part: string; choice: string; because: string }) =>
+    `${part}: ${because ? `${because}; ` : 'it was looked at and nothing was found; '}${choice} is proposed. Say why it is decided otherwise.`,
   newTaken: ({ part }: { part: string }) => `A new ${part} was taken for it already. Take that back first.`,
 })
 
-const shape = { parts: refs, choice: choice(CHOICES), why: optional(words(400)) } as const
+const shape = {
+  parts: refs,
+  choice: choice(DECISIONS),
+  why: optional(words(400)),
+  /** What was proposed for them as it was decided, and what had been found. */
+  proposed: optional(choice(DECISIONS)),
+  found: optional(words(400)),
+} as const
 
-/** Choices by how little of the part is trusted: of two that had not seen each other the last of these stands. */
-const WORSE: readonly Choice[] = ['reuse', 'rework', 'send out', 'renew']
+type Decided = Shaped<typeof shape>
 
-export const partDecided: ActKind<Shaped<typeof shape>> = {
+export const partDecided: ActKind<Decided> = {
   shape,
   by: HANDS,
   corrected: 'replace',
@@ -34,9 +45,19 @@ export const partDecided: ActKind<Shaped<typeof shape>> = {
     const fresh = parts.find(ref => partState(state, ref).renewed)
     return fresh ? refusals.newTaken({ part: plan.parts.get(fresh)!.name.toLowerCase() }) : null
   },
+  // Taking what is proposed asks no reason; going against it does.
+  live: ({ plan, state }, { payload: { parts, choice: chosen, why } }) => {
+    if (why?.trim()) return []
+    const proposals = proposalsOf(plan, state, checkResults(plan, state))
+    const against = parts.find(ref => proposals.has(ref) && proposals.get(ref)!.choice !== chosen)
+    if (against === undefined) return []
+    const { choice, because } = proposals.get(against)!
+    return [refusals.against({ part: partName(plan, against), choice, because: because.join('; ') })]
+  },
   apply: (state, entry) => {
-    const { choice: chosen, why } = entry.payload
-    const now: Stamp & { choice: Choice; why?: string } = stamped(entry, state, { choice: chosen, why })
+    // Of two that had not seen each other the one that trusts the part less stands.
+    const { parts: _, ...said } = entry.payload
+    const now: Stamp & Omit<Decided, 'parts'> = stamped(entry, state, said)
     const isWorse = (one: typeof now, other: typeof now) => WORSE.indexOf(one.choice) > WORSE.indexOf(other.choice)
     for (const ref of entry.payload.parts)
       setPart(state, ref, {
@@ -44,6 +65,6 @@ export const partDecided: ActKind<Shaped<typeof shape>> = {
         returned: undefined,
       })
   },
-  words: (plan, { parts, choice: chosen, why }) =>
-    `Decided, ${chosen}: ${partNames(plan, parts)}${why ? `. ${why}` : ''}`,
+  words: (plan, { parts, choice: chosen, why, proposed }) =>
+    `Decided, ${chosen}${proposed && proposed !== chosen ? ` against ${proposed}` : ''}: ${partNames(plan, parts)}${why ? `. ${why}` : ''}`,
 }

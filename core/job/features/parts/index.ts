@@ -55,6 +55,9 @@ export const sections = {
             method: now.lifted?.method ?? '',
             kept: now.kept ? `${now.kept.as} ${now.kept.label}` : '',
             decidedBy: now.decision ? signed(now.decision).who : '',
+            found: now.decision?.found ?? '',
+            against:
+              now.decision?.proposed && now.decision.proposed !== now.decision.choice ? now.decision.proposed : '',
             unseen: now.decision ? unseen<Stamp & { choice: string }>(now.decision, one => one.choice) : [],
             decision: now.decision?.why ? `${decision}: ${now.decision.why}` : decision,
             wentBack: now.fitted
@@ -77,7 +80,12 @@ export const sections = {
         width: 3,
         cell: row => ({
           ...text(row.decision),
-          small: [...(row.decidedBy ? [`by ${row.decidedBy}`] : []), ...row.unseen],
+          small: [
+            ...(row.against ? [`against the proposal: ${row.against}`] : []),
+            ...(row.found ? [`found: ${row.found}`] : []),
+            ...(row.decidedBy ? [`by ${row.decidedBy}`] : []),
+            ...row.unseen,
+          ],
         }),
       },
       { head: 'Went back', width: 3, cell: row => text(row.wentBack) },
