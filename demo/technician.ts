@@ -7,6 +7,7 @@ import {
   competenceFor,
   confirmationOf,
   decidedWith,
+  dotsTaken,
   easedOf,
   emptyFold,
   extend,
@@ -190,8 +191,17 @@ export class Technician {
         ? { mm: MARKED_MM, text: String(MARKED_MM) }
         : rule.kind === 'label'
           ? { label: rule.example }
-          : { deg: 0 }
+          : rule.kind === 'dots'
+            ? { dots: this.nextDots(id) }
+            : { deg: 0 }
     this.act('mark.made', { mate: id, ...where, seenFrom: mark!.seenFrom, carrier: mark!.method })
+  }
+
+  /** As many dots as no other part of the kind has. */
+  private nextDots(id: string): [number, number] {
+    const mate = this.plan.mates.get(id)!
+    const n = [1, 2, 3, 4, 5, 6].find(one => !dotsTaken(this.plan, this.folded.state, mate, one))!
+    return [n, n]
   }
 
   /** Everything a step asks for, answered right. */
@@ -350,11 +360,12 @@ const counter =
 /** How two parts are seen to stand when they stand right. */
 export function rightAnswer(
   { rule }: Mate,
-  mark: Pick<Mark, 'deg' | 'mm' | 'label'> | undefined,
+  mark: Pick<Mark, 'deg' | 'mm' | 'label' | 'dots'> | undefined,
 ): Omit<MateAnswer, 'mate'> {
   if (rule.kind === 'seen') return { say: rule.choices.find(one => one.met)!.say }
   if (!mark) return { say: 'set without its mark' }
   if (rule.kind === 'label') return { label: mark.label! }
+  if (rule.kind === 'dots') return { dots: mark.dots! }
   if (rule.kind === 'distance') return { mm: mark.mm!, text: String(mark.mm!) }
   return { deg: withinTurn(mark.deg! + (rule.kind === 'aligned' ? (rule.deg ?? 0) : 0)) }
 }

@@ -1,4 +1,5 @@
 import {
+  changedAt,
   foundBefore,
   freeAlike,
   oddnessOf,
@@ -10,6 +11,7 @@ import {
   type Payloads,
   type Tried,
 } from '~~/core/job'
+import { isUnit } from '~~/core/quantity'
 import type { Moment } from '~~/core/sheet'
 
 /** One check at one moment being read: what it would say with what is typed, what is odd about that, what is kept. */
@@ -39,7 +41,15 @@ export function useReading(id: string, moment: Moment) {
   })
   const draft = computed(() => (cell.value ? readDraft(job.plan, result.value, cell.value, tried.value) : null))
   const scatter = computed(() => (isOpen.value ? (draft.value?.reduced?.scatter ?? null) : null))
-  const found = () => foundBefore(job.about.last, id)
+  /** What was found last of the part that is there: a new one has no past. */
+  const found = () =>
+    changedAt(job.state, cell.value?.of ?? result.value.check.of) ? {} : foundBefore(job.about.last, id)
+  const against = () => ({ found: found(), system: system.value, results: job.view.results })
+  /** The unit of what was typed without one. */
+  const bareIn = (typed: string) => {
+    const unit = tries.unit.value
+    return /^[\d.,\s+-]+$/.test(typed) && unit !== null && isUnit(unit) ? unit : null
+  }
   const styled = (): Pick<Tried, 'style'> => (cell.value?.row.of === 'lift' ? { style: style.value } : {})
 
   watch([tries.text, cell], () => {
@@ -52,7 +62,10 @@ export function useReading(id: string, moment: Moment) {
     if (!cell.value || !tries.read.value?.ok || now.length % tries.perTry.value) return null
     const values = tries.rowsOf(now).map(row => row.map(one => one.value))
     const whole = readDraft(job.plan, result.value, cell.value, { values, ...styled() })
-    return oddnessOf(whole, cell.value, found(), system.value)
+    return oddnessOf(whole, cell.value, {
+      ...against(),
+      bareIn: bareIn(tries.whole.value.text),
+    })
   }
 
   /** Takes what is typed; where one try is wanted it is kept at once, and the next place is at hand. */
@@ -149,7 +162,7 @@ export function useReading(id: string, moment: Moment) {
   }
   const { column, takeColumn } = useColumn(at, tries, {
     style: () => styled().style,
-    oddness: (read, place) => oddnessOf(read, place, found(), system.value),
+    oddness: (read, place) => oddnessOf(read, place, against()),
     doubt,
     kept,
   })
@@ -174,6 +187,7 @@ export function useReading(id: string, moment: Moment) {
     column,
     takeColumn,
     key: readingKey(id, moment),
+    found,
     tries,
     draft,
     scatter,

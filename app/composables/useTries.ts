@@ -1,4 +1,5 @@
 import {
+  changedAt,
   leadingDigits,
   readFigure,
   readingKey,
@@ -19,7 +20,7 @@ export interface Figure {
 }
 
 interface Kept {
-  /** The reading that stood in the cell when it was typed; once that is another, what was typed goes with it. */
+  /** The reading that stood in the cell when it was typed, and the part it was of; once either is another, what was typed goes with it. */
   of: string
   text: string
   /** The unit the figures were typed in: a draft goes on in it. */
@@ -32,7 +33,8 @@ export function useTries(result: Ref<CheckResult>, cell: Ref<Cell | undefined>) 
   const job = useJob()
   const { show, system } = useDisplay()
   const ownUnit = () => (cell.value ? unitOf(cell.value, system.value) : null)
-  const stands = () => result.value.read.get(cell.value?.key ?? '')?.entry ?? ''
+  const stands = () =>
+    `${result.value.read.get(cell.value?.key ?? '')?.entry ?? ''} ${changedAt(job.state, cell.value?.of ?? []) || ''}`.trim()
   const nothing = (): Kept => ({ of: stands(), text: '', unit: ownUnit(), figures: [] })
   const kept = useLocalStorage<Kept>(
     () => `needler-draft-${job.id}-${readingKey(result.value.check.id, result.value.moment)}-${cell.value?.key ?? ''}`,

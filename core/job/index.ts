@@ -29,6 +29,8 @@ export {
   showTyped,
   showValue,
   standing,
+  unitDoubtOf,
+  wearDoubtOf,
   unitOf,
   widthOf,
   withLeading,
@@ -47,6 +49,7 @@ export type { Obligation, Settle } from './owed/owing.ts'
 export {
   answerText,
   choicesOf,
+  dotsTaken,
   marksDiffer,
   markOf,
   markText,
@@ -99,7 +102,16 @@ export { doorOf } from './features/remedies.ts'
 export { prospectOf } from './features/reopenings.ts'
 export { canBeReopened, coveredAt, isOnTrial } from './parts/over.ts'
 export { viewJob, type JobView, type StationView } from './view.ts'
-export { isAway, offWith, partState, SETTLED, SEVERITIES, type PartState, type Severity } from './ledger/part.ts'
+export {
+  changedAt,
+  isAway,
+  offWith,
+  partState,
+  SETTLED,
+  SEVERITIES,
+  type PartState,
+  type Severity,
+} from './ledger/part.ts'
 export {
   accountedFor,
   countKey,

@@ -170,6 +170,7 @@ export function resolveSheet(shelf: ShelfSheet, chosen: Variants): Sheet {
     mates: mates.map(mate => stopping(mate, cut.steps)),
     checks: checks.map(check => ({
       ...stopping(check, cut.steps),
+      ...(check.above !== undefined && !stays(check.above, cut.checks) ? { above: undefined } : {}),
       of: check.of.filter(ref => stays(ref, cut.refs)),
       ...(check.stations ? { stations: placesRead(check.stations, cut.refs) } : {}),
       ...(check.sum?.rows

@@ -283,15 +283,20 @@ export interface MateMark {
 }
 
 /**
- * How two parts must stand to each other. `aligned`, `distance` and `label` are held against the mark that was made; `seen`
+ * How two parts must stand to each other. `aligned`, `distance`, `label` and `dots` are held against the mark that was made; `seen`
  * asks for what is seen and knows which answer meets; `free` says that any way will do, so that silence never means it.
  * @discriminator kind
  */
 export type MateRule =
   | { kind: 'aligned'; deg?: number; toleranceDeg?: number; symmetry?: number }
   | { kind: 'distance'; toleranceMm: number; span: [number, number] }
-  /** What is read where they meet: tooth numbers, a port, a colour. The example shows how it is written. */
-  | { kind: 'label'; ask: string; example: string }
+  /**
+   * What is read where they meet: tooth numbers, a port, a colour. The example shows how it is written. Of tooth numbers the
+   * last two are neighbours on a wheel of so many teeth.
+   */
+  | { kind: 'label'; ask: string; example: string; teeth?: Count }
+  /** Punch dots beside the joint, as many on the one side as on the other, and on no two alike the same number. */
+  | { kind: 'dots' }
   | { kind: 'seen'; ask: string; choices: { say: string; met: boolean }[] }
   | { kind: 'free'; why: string }
 
@@ -389,6 +394,10 @@ export interface Check {
   how?: string
   /** What puts it right where it is, without taking anything apart: then it is measured again. */
   remedies?: Words[]
+  /** Which way wear changes it: a figure that has gone the other way is asked about before it is kept. */
+  wears?: 'up' | 'down'
+  /** A check that this one never reads less than at the same moment: a bearing is not colder than the air round it. */
+  above?: Id
   /** What is proposed for a part that it finds out, where that is not a new one. */
   proposes?: Decision
   /** Read on the running machine, before it is made safe. */

@@ -269,7 +269,13 @@ export async function makeMark(page: Page) {
     await pad(page)
       .getByPlaceholder(/^as in/)
       .fill(example)
-  } else await setDial(page, '12:00')
+  } else if (await pad(page).getByRole('radiogroup', { name: 'Dots on each side' }).isVisible())
+    await pad(page)
+      .getByRole('radiogroup', { name: 'Dots on each side' })
+      .locator('.el-radio-button:not(.is-disabled)')
+      .first()
+      .click()
+  else await setDial(page, '12:00')
   await pad(page).locator('[data-test=mark]').click()
 }
 
@@ -330,6 +336,11 @@ export async function answer(page: Page) {
       if (!(await mate.getByRole('textbox').isVisible())) continue
       await mate.getByRole('textbox').fill(rule.example)
       await mate.getByRole('button', { name: 'It reads that' }).click()
+    } else if (rule.kind === 'dots') {
+      const n = 1 + plan.sheet.mates.filter(one => one.rule.kind === 'dots').findIndex(one => one.title === title)
+      for (const group of await mate.getByRole('radiogroup').all())
+        await group.getByText('●'.repeat(n), { exact: true }).click()
+      await mate.getByRole('button', { name: 'They meet so' }).click()
     } else if (await mate.getByRole('button', { name: 'It stands there' }).isVisible()) {
       if (rule.kind === 'distance') await mate.locator('input').first().fill('42')
       else {

@@ -1,15 +1,5 @@
 <script setup lang="ts">
-import {
-  decidingFigure,
-  figureIn,
-  foundBefore,
-  foundIn,
-  MOMENT_WORDS,
-  readingKey,
-  showLimits,
-  showTyped,
-  unitOf,
-} from '~~/core/job'
+import { decidingFigure, figureIn, foundIn, MOMENT_WORDS, readingKey, showLimits, showTyped, unitOf } from '~~/core/job'
 import { ROWS } from '~~/core/gauging'
 import type { Moment } from '~~/core/sheet'
 
@@ -85,7 +75,7 @@ const deciding = computed(() => answer.value && decidingFigure(answer.value.valu
 const ghost = computed(() => {
   const asFound = props.moment === 'asLeft' && job.view.results.get(readingKey(props.check, 'asFound'))
   const found = asFound && (cell.value && cells.value.length > 1 ? figureIn(asFound, cell.value) : asFound.value)
-  const last = foundIn(foundBefore(job.about.last, props.check), cell.value)
+  const last = foundIn(one.found(), cell.value)
   const [words, figure] =
     typeof found === 'number' ? (['as found', found] as const) : (['last overhaul', last] as const)
   return figure === null ? null : { value: figure, text: `${words} ${show(figure, own.value).figure}` }
@@ -159,7 +149,7 @@ onMounted(() => field.value?.focus())
         :cell="cell"
         :title="`${cell.name || own.title}, figure`"
         :unit="unit"
-        :lead="tries.text.value && !tries.whole.value.leading && tries.text.value.length > 2 ? null : tries.lead.value"
+        :lead="tries.text.value ? (tries.whole.value.leading ?? null) : tries.lead.value"
         :placeholder="tries.lead.value ? '··' : value === null ? '–' : big"
         @take="take()"
         @column="figures => one.takeColumn(figures)"
@@ -204,7 +194,7 @@ onMounted(() => field.value?.focus())
         {{ asSentence(result.again) }}
       </p>
       <p v-if="cell && result.past.size ? result.past.has(cell.key) : result.history" class="why">
-        Read of the part that was renewed: it stays on the record, and nothing rests on it.
+        Read before the part was renewed or reworked: it stays on the record, and nothing rests on it.
       </p>
     </template>
     <template #keys>

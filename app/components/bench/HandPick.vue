@@ -12,6 +12,12 @@ const text = ref('')
 const why = ref<string | null>(null)
 const label = computed(() => props.candidates.find(one => one.part === props.part)?.label ?? '')
 const isWrong = computed(() => props.part !== undefined && props.part !== props.place)
+/** What a part has worn to goes with it: a new one has worn to nothing. */
+const ifSwapped = computed(() =>
+  props.candidates.some(one => one.part === props.part && one.isNew)
+    ? undefined
+    : job.plan.parts.get(props.place)!.part.ifSwapped,
+)
 const name = (ref: string) => partName(job.plan, ref)
 /** Inside a sentence; what its places are called stays as it is. */
 const named = (ref: string) => `${name(ref)[0]!.toLowerCase()}${name(ref).slice(1)}`
@@ -61,7 +67,7 @@ function read() {
       <VerdictMark verdict="Out" :word="false" />
       <span class="says">
         {{ label }} is the {{ named(part!) }}. This is the place of the {{ named(place) }}.
-        {{ job.plan.parts.get(place)!.part.ifSwapped ? `${job.plan.parts.get(place)!.part.ifSwapped}.` : '' }}
+        {{ ifSwapped ? `${ifSwapped}.` : '' }}
         {{ swapped ? 'It goes in here on purpose, and stays owed until a lead lets it pass.' : '' }}
       </span>
       <el-button size="small" @click="emit('pick', undefined)">Put it down, take the other</el-button>

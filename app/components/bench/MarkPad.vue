@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { allSaid, marksDiffer, markText, readLabel, sentenceOf, type Mark } from '~~/core/job'
+import { allSaid, dotsTaken, marksDiffer, markText, readLabel, sentenceOf, type Mark } from '~~/core/job'
 import { parseQuantity } from '~~/core/quantity'
 
 /** A match-mark made before two parts part: with what, where, and from which end or datum it was taken. */
@@ -19,12 +19,21 @@ const methods = [...new Set([wanted, ...METHODS])]
 const method = ref(wanted)
 const deg = ref<number | null>(null)
 const text = ref('')
+const dots = ref<number | null>(null)
+const NUMBERS = [1, 2, 3, 4]
+/** Parts of a kind never get the same number. */
+const taken = computed(() => NUMBERS.flatMap(n => dotsTaken(job.plan, job.state, mate, n) ?? []))
+const takenDots = computed(() => NUMBERS.filter(n => dotsTaken(job.plan, job.state, mate, n)))
 const why = ref<string | null>(null)
 const resting = useRest(() => props.mate)
 const heldFrom = mate.mark!.seenFrom
 
 /** Where it lies, as the rule of the mate wants it said; null with the reason. */
-function where(): { deg: number } | { mm: number; text: string } | { label: string } | null {
+function where(): Pick<Mark, 'deg' | 'mm' | 'text' | 'label' | 'dots'> | null {
+  if (mate.rule.kind === 'dots') {
+    why.value = dots.value === null ? 'Say how many dots you punched on each side.' : null
+    return dots.value === null ? null : { dots: [dots.value, dots.value] }
+  }
   if (mate.rule.kind === 'label') {
     const label = text.value.trim()
     const refusal = readLabel(mate, { label })
@@ -111,8 +120,13 @@ function takeBack(mark: Mark) {
           autocomplete="off"
         />
       </form>
+      <div v-else-if="mate.rule.kind === 'dots'">
+        <p class="label">How many dots did you punch, as many on each side?</p>
+        <DotsPick v-model="dots" label="Dots on each side" :numbers="NUMBERS" :taken="takenDots" />
+        <p v-if="taken.length" class="soft">Taken: {{ taken.map(one => one.title).join(', ') }}.</p>
+      </div>
       <IndexDial v-else v-model="deg" :held-from="heldFrom" :ends="job.plan.sheet.ends" />
-      <el-radio-group v-model="method" aria-label="Made with">
+      <el-radio-group v-if="mate.rule.kind !== 'dots'" v-model="method" aria-label="Made with">
         <el-radio-button v-for="one in methods" :key="one" :value="one">{{ one }}</el-radio-button>
       </el-radio-group>
       <el-alert

@@ -5,6 +5,7 @@ import {
   markOf,
   markText,
   missedBy,
+  partName,
   readLabel,
   sentenceOf,
   standsMet,
@@ -37,6 +38,13 @@ const { rule } = props.mate
 const deg = ref<number | null>(props.given?.deg ?? null)
 const text = ref(props.given?.text ?? props.given?.label ?? '')
 const say = ref(props.given?.say ?? '')
+const dots = reactive<{ a: number | null; b: number | null }>({
+  a: props.given?.dots?.[0] ?? null,
+  b: props.given?.dots?.[1] ?? null,
+})
+const sides = computed(() => (['a', 'b'] as const).map(side => ({ side, name: partName(job.plan, props.mate[side]) })))
+/** What is seen may be any number of them, or none on that side. */
+const NUMBERS = [0, 1, 2, 3, 4]
 const why = ref<string | null>(null)
 const NOT_YET = 'not to be seen yet'
 
@@ -47,7 +55,7 @@ const met = computed(() =>
 )
 const miss = computed(() => {
   const by = props.given ? missedBy(props.mate, mark.value, { mate: props.mate.id, ...props.given }) : null
-  if (by === null) return 'It does not read the same'
+  if (by === null) return rule.kind === 'dots' ? 'They do not belong together' : 'It does not read the same'
   return rule.kind === 'distance' ? `${fixed(by, 2)} mm off` : `${fixed(by, 0)}° off`
 })
 function choose(said: string) {
@@ -79,8 +87,17 @@ function read() {
   why.value = refusal && sentenceOf(refusal)
   if (!why.value) emit('give', { label })
 }
+function meet() {
+  const { a, b } = dots
+  if (a === null || b === null) why.value = 'Say it of both sides.'
+  else {
+    why.value = null
+    emit('give', { dots: [a, b] })
+  }
+}
 function again() {
   deg.value = null
+  Object.assign(dots, { a: null, b: null })
   text.value = ''
   say.value = ''
   emit('give', undefined)
@@ -93,6 +110,7 @@ function again() {
       <strong>{{ mate.title }}</strong>
       <span v-if="kind === 'seen' && rule.kind === 'seen'">{{ rule.ask }}</span>
       <span v-else-if="kind === 'aligned'">Where does the {{ carrier }} stand now?</span>
+      <span v-else-if="kind === 'dots'">Where the punch dots meet, how many are there on each side?</span>
       <span v-else-if="kind === 'distance'">How far does it stand from {{ mate.mark!.from }} now?</span>
       <span v-else-if="rule.kind === 'label' && kind === 'label'">{{ rule.ask }}</span>
       <span v-else>Its mark was lost. How was it set without it?</span>
@@ -131,6 +149,13 @@ function again() {
     </template>
     <template v-else>
       <IndexDial v-if="kind === 'aligned'" v-model="deg" :held-from="seenFrom" :ends="job.plan.sheet.ends" />
+      <div v-else-if="kind === 'dots'" class="dots">
+        <template v-for="{ side, name } in sides" :key="side">
+          <span>{{ name }}</span>
+          <DotsPick v-model="dots[side]" :label="`Dots on the ${name}`" :numbers="NUMBERS" />
+        </template>
+        <el-button type="primary" data-test="meet" @click="meet">They meet so</el-button>
+      </div>
       <form v-else-if="kind === 'distance'" class="row" @submit.prevent="measure">
         <QuantityField v-model="text" class="far" :label="mate.title" :unit="fieldUnit('mm')" />
         <el-button type="primary" native-type="submit">It stands there</el-button>
@@ -184,6 +209,16 @@ function again() {
 .row .far,
 .row > :deep(.el-input) {
   flex: 1 1 160px;
+}
+.dots {
+  display: grid;
+  grid-template-columns: auto 1fr;
+  gap: 6px 12px;
+  align-items: center;
+}
+.dots .el-button {
+  grid-column: 2;
+  justify-self: start;
 }
 .stands {
   display: flex;

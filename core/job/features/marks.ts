@@ -9,7 +9,7 @@ import { stamped, type Stamp } from '../ledger/state.ts'
 import { mateName } from '../ledger/words.ts'
 import { keyOf } from '../owed/id.ts'
 import type { Owing, Source } from '../owed/owing.ts'
-import { answerText, hasParted, marksDiffer, markText, readLabel, typedMm } from '../parts/mates.ts'
+import { answerText, hasParted, markedDots, marksDiffer, markText, readLabel, typedMm } from '../parts/mates.ts'
 import { notSeenFrom, unknown } from './sense.ts'
 
 /** Marks made while parts still stand together, so that they can be put back as they stood. */
@@ -45,6 +45,7 @@ const made: ActKind<Shaped<typeof shape>> = {
     if (before && hadSeen(maker, before)) return refusals.made({ mate: mate.title })
     if (mate.rule.kind === 'distance') return typedMm(mate, payload)
     if (mate.rule.kind === 'label') return readLabel(mate, payload)
+    if (mate.rule.kind === 'dots') return markedDots(plan, state, mate, payload.dots)
     return payload.deg === undefined ? refusals.where({ mate: mate.title }) : null
   },
   apply: (state, entry) => {

@@ -26,6 +26,7 @@ const refusals = refusalsAbout('mate', {
     `${mate}: it was seen to stand wrong. Put it right, then say how it stands now.`,
   covered: ({ mate, over, step }: { mate: string; over: string; step: string }) =>
     `${mate}: “${over}” was done over it since it was said. Take “${step}” up again, or have a lead correct what was said.`,
+  dots: ({ mate }: { mate: string }) => `${mate}: say how many punch dots there are on each side.`,
   where: ({ mate }: { mate: string }) => `${mate}: set on the dial where the mark stands now.`,
 })
 
@@ -49,14 +50,15 @@ const answered: ActKind<MateAnswer> = {
     const { title, rule } = mate
     if (rule.kind === 'free') return refusals.anyWay({ mate: title })
     if (!canBeSeen(plan, state, mate)) return refusals.notBoth({ mate: title })
-    const { deg, mm, label, say, notYet } = payload
-    if ([deg, mm, label, say, notYet].filter(one => one !== undefined).length !== 1)
+    const { deg, mm, label, dots, say, notYet } = payload
+    if ([deg, mm, label, dots, say, notYet].filter(one => one !== undefined).length !== 1)
       return refusals.oneThing({ mate: title })
     if (notYet) return standsWrong(state, mate) ? refusals.stoodWrong({ mate: title }) : null
     if (rule.kind === 'seen') return rule.choices.some(one => one.say === say) ? null : refusals.choose({ mate: title })
     if (!markOf(state, mate)) return say ? null : refusals.markLost({ mate: title })
     if (rule.kind === 'distance') return typedMm(mate, payload)
     if (rule.kind === 'label') return readLabel(mate, payload)
+    if (rule.kind === 'dots') return dots ? null : refusals.dots({ mate: title })
     return deg === undefined ? refusals.where({ mate: title }) : null
   },
   live: (at, { payload }) => {

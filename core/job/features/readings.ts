@@ -122,7 +122,8 @@ function againRefusal(
   cell: Cell,
 ): Refusal | null {
   const before = state.readings.get(readingKey(check.id, moment))?.get(cell.key)
-  if (!before || (isHistory(state, cell.of, before) && check.at.find(at => at.moment === moment)!.renewed)) return null
+  const isAtBuild = moment === 'build' || moment === 'asLeft'
+  if (!before || (isAtBuild && isHistory(state, cell.of, before))) return null
   // Whoever had not seen it says something of their own; where two stand against each other, it is taken again.
   if (!hadSeen(maker, before) || before.rivals) return null
   return refusals.taken({
@@ -305,7 +306,7 @@ export const sections = {
         width: 4,
         cell: row => ({
           text: row.title,
-          small: [row.moment, ...(row.history ? ['of the part that was renewed'] : [])],
+          small: [row.moment, ...(row.history ? ['of the part before it was renewed or reworked'] : [])],
         }),
       },
       { head: 'Value', width: 4, cell: row => figures(row.value) },

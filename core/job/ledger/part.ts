@@ -50,6 +50,12 @@ export const isAway = ({ decision, returned }: PartState): boolean =>
 export const setPart = (state: Draft, ref: Ref, more: Partial<PartState>) =>
   void state.parts.set(ref, { ...partState(state, ref), ...more })
 
-/** Place in the order of acts of the newest renewal of any of these parts; 0 when none was renewed. */
-export const renewedAt = (state: JobState, refs: readonly Ref[]): number =>
-  state.renewals.reduce((newest, one) => (refs.includes(one.part) ? Math.max(newest, one.n) : newest), 0)
+/**
+ * Place in the order of acts at which any of these parts last became another: renewed, or back from rework or from outside; 0
+ * where none did.
+ */
+export const changedAt = (
+  { renewals, returns }: Pick<JobState, 'renewals' | 'returns'>,
+  refs: readonly Ref[],
+): number =>
+  [...renewals, ...returns].reduce((newest, one) => (refs.includes(one.part) ? Math.max(newest, one.n) : newest), 0)

@@ -60,6 +60,8 @@ export const lying = {
   text: { ...words(40), optional: true },
   /** What is read where the parts meet. */
   label: { ...words(40), optional: true },
+  /** Punch dots: as they were made, the same number on both sides; as they meet, those of the first part and of the second. */
+  dots: { is: 'list', of: { is: 'number', whole: true, least: 0, most: 9 }, least: 2, most: 2, optional: true },
 } as const
 export const choice = <const C extends readonly string[]>(of: C) => ({ is: 'choice', of }) as const
 export const list = <const S extends Shape>(of: S, most: number) => ({ is: 'list', of, most }) as const

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { reading, technician, plan } from '../../../tests/pump.ts'
-import { doubtOf, leadingDigits, showValue, viewJob, widthOf, withLeading } from '../index.ts'
+import { doubtOf, leadingDigits, showValue, unitDoubtOf, viewJob, wearDoubtOf, widthOf, withLeading } from '../index.ts'
 
 const journal = plan.checks.get('journal-de')!
 const float = plan.checks.get('float')!
@@ -42,6 +42,42 @@ describe('a figure that is odd', () => {
   })
 })
 
+describe('a figure typed without a unit', () => {
+  it.each([
+    [
+      'in the other unit it is what the last overhaul found',
+      float,
+      0.01,
+      0.25,
+      'mm',
+      /0\.01 is read in mm\. In inches it would be 0\.25 mm, which is nearer to the 0\.25 mm of the last overhaul/,
+    ],
+    ['or what is wanted', float, 0.005, null, 'mm', /nearer to what is wanted/],
+    ['the other way round', float, 0.12 * 25.4, 0.12, 'in', /0\.12 is read in inches\. In mm/],
+  ] as const)('is asked about where %s', (_, check, value, last, unit, words) =>
+    expect(unitDoubtOf(check, value, last, unit)).toMatch(words),
+  )
+  it.each([
+    ['it lies near as it is', float, 0.2, 0.25, 'mm'],
+    ['the other unit is no nearer', float, 0.05, 0.12, 'mm'],
+    ['nothing says what is wanted', { ...float, limits: { max: 0.3 } }, 0.01, null, 'mm'],
+  ] as const)('and is not where %s', (_, check, value, last, unit) =>
+    expect(unitDoubtOf(check, value, last, unit)).toBeNull(),
+  )
+})
+
+describe('a figure that has gone the other way than wear', () => {
+  const worn = { ...journal, wears: 'down' } as const
+  it('is asked about beyond what tries may scatter, of the part as it ran', () => {
+    expect(wearDoubtOf(worn, 'inspect', 60.02, 60.007)).toMatch(/60\.020 mm is 0\.013 mm more than the last overhaul/)
+    expect(wearDoubtOf(worn, 'inspect', 60.01, 60.007)).toBeNull()
+    expect(wearDoubtOf(worn, 'inspect', 60.002, 60.02)).toBeNull()
+    expect(wearDoubtOf(worn, 'build', 60.02, 60.007)).toBeNull()
+    expect(wearDoubtOf(worn, 'inspect', 60.02, null)).toBeNull()
+    expect(wearDoubtOf({ ...float, wears: 'up' }, 'asFound', 0.05, 0.2)).toMatch(/0\.15 mm less than/)
+  })
+})
+
 describe('leading digits', () => {
   it('come from the limits, past the decimal point, and leave two figures to type', () => {
     expect(leadingDigits(journal)).toBe('60.0')
@@ -51,7 +87,9 @@ describe('leading digits', () => {
   })
   it('are put before just the last figures, and before nothing else', () => {
     expect(withLeading('60.0', 2, '12')).toBe('60.012')
-    for (const typed of ['1', '123', '60.012', '1.2', '-1', '12 mm']) expect(withLeading('60.0', 2, typed)).toBeNull()
+    // What is shown is what is meant, also while it is short of a digit.
+    expect(withLeading('2.', 2, '6')).toBe('2.6')
+    for (const typed of ['123', '60.012', '1.2', '-1', '12 mm']) expect(withLeading('60.0', 2, typed)).toBeNull()
   })
   it('whatever is typed with them lies within ten of the last place but one of both limits', () => {
     fc.assert(

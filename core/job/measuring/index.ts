@@ -11,7 +11,7 @@ export {
   type Reduced,
   type Tried,
 } from './cells.ts'
-export { doubtOf, leadingDigits, widthOf, withLeading } from './doubt.ts'
+export { doubtOf, leadingDigits, unitDoubtOf, wearDoubtOf, widthOf, withLeading } from './doubt.ts'
 export { foundBefore, foundIn, type FoundBefore, type LastFigures } from './found-before.ts'
 export { oddnessOf, readDraft, type Draft } from './draft.ts'
 export { cellFigures, figureIn, type CellFigure } from './figures.ts'

@@ -105,7 +105,7 @@ describe('several places', () => {
     const now = result(one, 'land-a inspect')
     const [first, second] = now.worked.cells
     const tried = readDraft(one.plan, now, second!, { values: [[7.0]] })
-    const asked = (found: Record<string, number>) => oddnessOf(tried, second!, found, 'mm')
+    const asked = (found: Record<string, number>) => oddnessOf(tried, second!, { found, system: 'mm' })
     expect(asked({ '': 5.4, [first!.key]: 0.2, [second!.key]: 5.4 })).toMatch(/The last overhaul found 5\.4/)
     expect(asked({ '': 0.2, [first!.key]: 0.2, [second!.key]: 0.3 })).toMatch(/The last overhaul found 0\.3/)
     // A place that nobody had read is held against none of the others; a record of the whole alone says it for each.

@@ -14,7 +14,7 @@ import { runSum, type Answer } from '../../sums/define.ts'
 import { MAKER } from '../../sums/limits.ts'
 import { judgementOf, OPEN, type Judgement, type WorkingLine } from '../../verdict.ts'
 import { allSaid, type Contested } from '../ledger/seen.ts'
-import { renewedAt } from '../ledger/part.ts'
+import { changedAt } from '../ledger/part.ts'
 import { readingKey, type JobState, type Stamp } from '../ledger/state.ts'
 import { reduceCell, type Cell, type CellRead, type Tried } from './cells.ts'
 import { showFigure, writerFor } from './show.ts'
@@ -75,9 +75,9 @@ export type OfLedger = 'read' | 'rivals' | 'stamps' | 'owed' | 'history' | 'past
 
 const DISAGREE = 'tries disagree'
 
-/** Whether a reading tells of a part that has been renewed since. */
+/** Whether a reading tells of a part that has been renewed or reworked since. */
 export const isHistory = (state: JobState, of: readonly Ref[], { n }: Pick<Stamp, 'n'>): boolean =>
-  n < renewedAt(state, of)
+  n < changedAt(state, of)
 
 /** The newest act behind a result; null where there is none. */
 export const newestOf = ({ stamps }: Pick<CheckResult, 'stamps'>): Stamp | null =>
@@ -104,17 +104,20 @@ const isPutRight = ({ putRight }: JobState, { id }: Check, cell: string, { n }: 
   putRight.some(one => one.check === id && one.cell === cell && n < one.n)
 
 /**
- * What counts as read at a moment. Where only what was renewed is read again, the other places keep what they had: the
- * newest reading that tells of the part that is there.
+ * What counts as read at a moment. At build and as left that is what was read of the parts that are there: what was read of
+ * one before another went in for it, or before it was reworked, is read again. Where only what was renewed is read again, the
+ * other places keep what they had: the newest reading that tells of the part that is there.
  */
 export function readAt(plan: Plan, state: JobState, check: Check, moment: Moment): Read {
-  const own = state.readings.get(readingKey(check.id, moment))
-  if (!atOf(check, moment).renewed || !isOwed(state, check, moment)) return own ?? NONE_READ
+  const own = state.readings.get(readingKey(check.id, moment)) ?? NONE_READ
+  if (moment === 'asFound' || moment === 'inspect' || changedAt(state, check.of) === 0) return own
   const of = ofCells(plan, check, moment)
-  const upTo = MOMENTS.slice(0, MOMENTS.indexOf(moment) + 1)
-  const all = upTo.flatMap(one => [...(state.readings.get(readingKey(check.id, one)) ?? NONE_READ)])
-  const kept = all.filter(([key, cell]) => !isHistory(state, of(cell), cell) && !isPutRight(state, check, key, cell))
-  return kept.length === own?.size && kept.every(([key, cell]) => own.get(key) === cell) ? own : new Map(kept)
+  const isThere = ([key, cell]: [string, Contested<CellRead>]) =>
+    !isHistory(state, of(cell), cell) && !isPutRight(state, check, key, cell)
+  const upTo = atOf(check, moment).renewed ? MOMENTS.slice(0, MOMENTS.indexOf(moment) + 1) : []
+  const earlier = upTo.flatMap(one => [...(state.readings.get(readingKey(check.id, one)) ?? NONE_READ)])
+  const kept = [...earlier, ...own].filter(isThere)
+  return kept.length === own.size && kept.every(([key, cell]) => own.get(key) === cell) ? own : new Map(kept)
 }
 
 /** The newest complete result of a check up to and including a moment: a part not measured again keeps what it had. */
@@ -325,7 +328,7 @@ interface Ground {
   moment: Moment
   derived: string
   behind: readonly CheckResult[]
-  renewed: JobState['renewals'][number] | undefined
+  changes: number
 }
 
 const isSameGround = (one: Ground, other: Ground): boolean =>
@@ -333,7 +336,7 @@ const isSameGround = (one: Ground, other: Ground): boolean =>
   one.check === other.check &&
   one.moment === other.moment &&
   one.derived === other.derived &&
-  one.renewed === other.renewed &&
+  one.changes === other.changes &&
   one.behind.length === other.behind.length &&
   one.behind.every((result, i) => result === other.behind[i])
 
@@ -344,7 +347,14 @@ function resultAt(scene: Scene, check: Check, moment: Moment): CheckResult {
   const { plan, state } = scene
   const all = readAt(plan, state, check, moment)
   const { values, behind } = derivedFor(scene, check, moment)
-  const ground = { plan, check, moment, derived: JSON.stringify(values), behind, renewed: state.renewals.at(-1) }
+  const ground = {
+    plan,
+    check,
+    moment,
+    derived: JSON.stringify(values),
+    behind,
+    changes: state.renewals.length + state.returns.length,
+  }
   const keptBy = all.size ? all : check
   const known = KEPT.get(keptBy)
   if (known && isSameGround(known.ground, ground)) return known.result
@@ -395,7 +405,7 @@ export function atMoment(check: Check, moment: Moment): Check {
 const AT = new WeakMap<Check, Map<Moment, Check>>()
 
 export const isOwed = (state: JobState, check: Check, moment: Moment): boolean =>
-  !atOf(check, moment).renewed || renewedAt(state, check.of) > 0
+  !atOf(check, moment).renewed || changedAt(state, check.of) > 0
 
 /** Every check at every moment it is taken, reduced and judged; keyed by check and moment, in the order of the sheet. */
 export function checkResults(plan: Plan, state: JobState): Map<string, CheckResult> {

@@ -194,10 +194,12 @@ export function lacks(plan: Plan, asks: Asks, said: Said): string[] {
       const n = said.counts?.[count.key]
       return n === undefined ? [`Count ${count.way}: ${count.what}.`] : (countFault(count, n) ?? [])
     }),
-    ...asks.hands.flatMap(({ place }) => {
+    ...asks.hands.flatMap(({ place, candidates }) => {
       const part = said.hands?.[place]
       if (!part) return [`Say which one is in the hand for ${name(place)}.`]
-      const { ifSwapped } = plan.parts.get(place)!.part
+      // What a part has worn to goes with it: a new one has worn to nothing.
+      const isNew = candidates.some(one => one.part === part && one.isNew)
+      const ifSwapped = isNew ? undefined : plan.parts.get(place)!.part.ifSwapped
       return part === place || said.swapped?.includes(place)
         ? []
         : [`${name(part)} is in the hand for ${name(place)}.${ifSwapped ? ` ${ifSwapped}.` : ''}`]

@@ -1,5 +1,5 @@
 import type { Plan, Ref, Step } from '../../sheet/index.ts'
-import { partState } from '../ledger/part.ts'
+import { partState, type PartState } from '../ledger/part.ts'
 import { refusalsAbout, type Refusal } from '../../refusal.ts'
 import type { JobState } from '../ledger/state.ts'
 import { partName, partNames } from '../ledger/words.ts'
@@ -7,6 +7,8 @@ import { partName, partNames } from '../ledger/words.ts'
 const refusals = refusalsAbout('keeping', {
   tagHangs: ({ tag, part }: { tag: string; part: string }) =>
     `Tag ${tag} hangs on ${part}. One tag, one part: take another number.`,
+  tagOfOld: ({ tag, part }: { tag: string; part: string }) =>
+    `Tag ${tag} is on the old one that was renewed: ${part}. Take another number.`,
   notOneBag: ({ parts }: { parts: string }) => `${parts} do not share a bag: one bag for each.`,
   bagHolds: ({ bag, parts }: { bag: string; parts: string }) =>
     `Bag ${bag} holds ${parts}. They are not to be mixed: take another bag.`,
@@ -41,15 +43,20 @@ function grouped<T>(list: readonly T[], keyOf: (one: T) => string): [string, T[]
 
 const same = (one: string, other: string) => one.trim().toLowerCase() === other.trim().toLowerCase()
 
-/** Parts that lie under a label now. */
+const hangsOn = ({ kept }: PartState, as: 'bag' | 'tag', label: string): boolean =>
+  kept?.as === as && same(kept.label, label)
+
+/** Parts that lie under a label now. Where a new one was taken, the label is still on the old one. */
 const under = (plan: Plan, state: JobState, as: 'bag' | 'tag', label: string): Ref[] =>
   [...plan.parts.keys()].filter(ref => {
     const now = partState(state, ref)
-    return now.where === 'off' && now.kept?.as === as && same(now.kept.label, label)
+    return now.where === 'off' && !now.renewed && hangsOn(now, as, label)
   })
 
 /** A tag is one part's. Why this one cannot hang on that part, null when it can. */
 export function tagRefusal(plan: Plan, state: JobState, part: Ref, tag: string): Refusal | null {
+  const scrapped = [...state.parts].find(([, now]) => now.renewed && hangsOn(now, 'tag', tag))?.[0]
+  if (scrapped !== undefined) return refusals.tagOfOld({ tag, part: partName(plan, scrapped) })
   const other = under(plan, state, 'tag', tag).find(ref => ref !== part)
   return other === undefined ? null : refusals.tagHangs({ tag, part: partName(plan, other) })
 }
@@ -66,6 +73,7 @@ export function bagRefusal(plan: Plan, state: JobState, parts: readonly Ref[], b
 export interface InHand {
   part: Ref
   label: string
+  isNew: boolean
 }
 
 const byNumber = new Intl.Collator('en', { numeric: true })
@@ -81,7 +89,7 @@ export function inHandFor(plan: Plan, state: JobState, place: Ref): InHand[] | n
   )
   const found = off.map(({ ref }): InHand => {
     const { kept, renewed } = partState(state, ref)
-    return { part: ref, label: renewed ? 'the new one' : (kept?.label ?? 'no tag') }
+    return { part: ref, isNew: renewed !== undefined, label: renewed ? 'the new one' : (kept?.label ?? 'no tag') }
   })
   const own = found.find(one => one.part === place)
   const told = grouped(found, one => one.label).map(([, alike]) => alike.find(one => one === own) ?? alike[0]!)

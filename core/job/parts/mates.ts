@@ -12,11 +12,16 @@ const refusals = refusalsAbout('mate', {
   unreadable: ({ why }: { why: string }) => why,
   differs: ({ mate, text }: { mate: string; text: string }) =>
     `${mate}: “${text}” and the figure sent with it differ. Type it again.`,
+  noNeighbours: ({ mate, one, other, teeth }: { mate: string; one: number; other: number; teeth: number }) =>
+    `${mate}: teeth ${one} and ${other} of ${teeth} are no neighbours, and one tooth stands between two that are. Read the numbers again.`,
+  noDots: ({ mate }: { mate: string }) => `${mate}: say how many punch dots there are on each side, the same on both.`,
+  sameDots: ({ mate, dots, other }: { mate: string; dots: string; other: string }) =>
+    `${mate}: ${other} has ${dots} already. Punch another number, so that the two are told apart.`,
   noLabel: ({ mate, example }: { mate: string; example: string }) =>
     `${mate}: write what is read there, as in “${example}”.`,
 })
 
-type MarkAt = Pick<Mark, 'deg' | 'mm' | 'label'>
+type MarkAt = Pick<Mark, 'deg' | 'mm' | 'label' | 'dots'>
 
 type Marked = Pick<JobState, 'marks'>
 
@@ -63,6 +68,7 @@ export function mateMet(mate: Mate, mark: MarkAt | undefined, answer: MateAnswer
   if (rule.kind === 'seen') return rule.choices.some(one => one.met && one.say === answer.say)
   if (rule.kind === 'label' && mark?.label !== undefined && answer.label !== undefined)
     return spelt(mark.label) === spelt(answer.label)
+  if (rule.kind === 'dots' && mark?.dots && answer.dots) return answer.dots.every(one => one === mark.dots![0])
   const missed = missedBy(mate, mark, answer)
   if (missed === null) return rule.kind === 'free' || Boolean(answer.say)
   const tolerance = rule.kind === 'distance' ? rule.toleranceMm : toleranceDegOf(mate)
@@ -157,15 +163,45 @@ export function typedMm({ title, rule }: Mate, { mm, text = '' }: Pick<MateAnswe
     : refusals.differs({ mate: title, text })
 }
 
-/** Whether what was read where two parts meet can be told again; else why not. */
-export const readLabel = ({ title, rule }: Mate, { label = '' }: Pick<MateAnswer, 'label'>): Refusal | null =>
-  rule.kind !== 'label' || spelt(label) ? null : refusals.noLabel({ mate: title, example: rule.example })
+/** Whether what was read where two parts meet can be told again, and can be so; else why not. */
+export function readLabel({ title, rule }: Mate, { label = '' }: Pick<MateAnswer, 'label'>): Refusal | null {
+  if (rule.kind !== 'label') return null
+  if (!spelt(label)) return refusals.noLabel({ mate: title, example: rule.example })
+  if (rule.teeth === undefined) return null
+  const [one, other] = (label.match(/\d+/g) ?? []).slice(-2).map(Number)
+  if (one === undefined || other === undefined) return refusals.noLabel({ mate: title, example: rule.example })
+  const apart = Math.abs(one - other)
+  return apart === 1 || apart === rule.teeth - 1
+    ? null
+    : refusals.noNeighbours({ mate: title, one, other, teeth: rule.teeth })
+}
+
+const dotsWords = (n: number) => (n === 0 ? 'no dot' : n === 1 ? '1 dot' : `${n} dots`)
+
+/** The mate of another part of the same kind that is marked with so many dots already; undefined where none is. */
+export const dotsTaken = (plan: Plan, state: Marked, mate: Mate, n: number): Mate | undefined =>
+  plan.sheet.mates.find(
+    one =>
+      one.id !== mate.id &&
+      one.rule.kind === 'dots' &&
+      plan.parts.get(one.a)?.part.id === plan.parts.get(mate.a)?.part.id &&
+      markOf(state, one)?.dots?.[0] === n,
+  )
+
+/** Whether punch dots tell these parts from others, and the two sides belong together; else why not. */
+export function markedDots(plan: Plan, state: Marked, mate: Mate, dots: readonly number[] | undefined): Refusal | null {
+  const [one, other] = dots ?? []
+  if (!one || one !== other) return refusals.noDots({ mate: mate.title })
+  const taken = dotsTaken(plan, state, mate, one)
+  return taken ? refusals.sameDots({ mate: mate.title, dots: dotsWords(one), other: taken.title }) : null
+}
 
 /** A mark in words: with what, where, and from which end or datum. */
 export function markText(
   plan: Plan,
-  { mate, deg, mm, label, carrier, seenFrom }: Pick<Mark, 'mate' | 'deg' | 'mm' | 'label' | 'carrier' | 'seenFrom'>,
+  { mate, deg, mm, label, dots, carrier, seenFrom }: Pick<Mark, keyof MarkAt | 'mate' | 'carrier' | 'seenFrom'>,
 ): string {
+  if (dots) return `${dotsWords(dots[0]!)} on each side, seen from ${viewWords(seenFrom)}`
   if (label !== undefined) return `${carrier}, “${label}”`
   const from = plan.mates.get(mate)?.mark?.from
   return mm !== undefined
@@ -174,9 +210,10 @@ export function markText(
 }
 
 /** An answer in words. */
-export function answerText({ deg, mm, label, say, notYet }: MateAnswer): string {
+export function answerText({ deg, mm, label, dots, say, notYet }: MateAnswer): string {
   if (notYet) return 'not to be seen yet'
   if (label !== undefined) return `reads “${label}”`
+  if (dots) return `${dotsWords(dots[0]!)} against ${dotsWords(dots[1]!)}`
   if (deg !== undefined) return `stands at ${clockText(deg, 1)}`
   return mm !== undefined ? `stands at ${fixed(mm, 2)} mm` : (say ?? '')
 }

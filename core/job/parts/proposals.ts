@@ -3,7 +3,7 @@ import { readingKey, type Check, type Decision, type Moment, type Plan, type Ref
 import { inSentence } from '../../sums/read.ts'
 import { showFigure, type Cell, type CheckResult } from '../measuring/index.ts'
 import type { Payloads } from '../ledger/entry.ts'
-import { partState, renewedAt } from '../ledger/part.ts'
+import { partState, changedAt } from '../ledger/part.ts'
 import type { JobState } from '../ledger/state.ts'
 import { partName } from '../ledger/words.ts'
 
@@ -151,7 +151,7 @@ function proposedAfresh(plan: Plan, state: JobState, results: Results): Map<Ref,
     ({ ref, part }) => part.renewal !== 'always' && partState(state, ref).where === 'off',
   )
   const noted = state.observations
-    .filter(({ severity, part, n }) => severity === 'damaged' && n > renewedAt(state, [part]))
+    .filter(({ severity, part, n }) => severity === 'damaged' && n > changedAt(state, [part]))
     .map(({ part, finding }): Finding => ({ part, choice: 'renew', because: finding }))
   const found = [...plan.sheet.checks.flatMap(check => findingsOf(plan, results, check)), ...noted]
   const isRenewed = (ref: Ref) => {

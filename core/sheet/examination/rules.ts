@@ -58,6 +58,9 @@ export const RULES: Rule[] = [
         .filter(({ step }) => !steps.has(step))
         .map(({ step }) => `check ${check.id} is taken at an unknown step ${step}`),
       ...check.of.filter(ref => !parts.has(ref)).map(ref => `check ${check.id} is of an unknown part ${ref}`),
+      ...(check.above && !checks.has(check.above)
+        ? [`check ${check.id} lies above an unknown check ${check.above}`]
+        : []),
       ...(check.before && !steps.has(check.before) ? [`check ${check.id} stops an unknown step ${check.before}`] : []),
       ...(check.between
         ? [check.between.outer, check.between.inner]
@@ -98,7 +101,7 @@ export const RULES: Rule[] = [
       ...(rule.kind === 'seen' && !(rule.choices.some(one => one.met) && rule.choices.some(one => !one.met))
         ? [`mate ${id} can only be answered one way`]
         : []),
-      ...(['aligned', 'distance', 'label'].includes(rule.kind) && !mark
+      ...(['aligned', 'distance', 'label', 'dots'].includes(rule.kind) && !mark
         ? [`mate ${id} has no mark to be held against`]
         : []),
       ...(mark?.stamped && rule.kind !== 'aligned' ? [`the stamp of ${id} has no angle to be held against`] : []),

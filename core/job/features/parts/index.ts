@@ -23,6 +23,8 @@ export const slice = () => ({
   liftedCount: 0,
   /** Every new part taken, in order; one is one movement of stock. */
   renewals: [] as Renewal[],
+  /** Every part that came back from rework or from outside, in order: it is measured again. */
+  returns: [] as (Stamp & { part: string })[],
   observations: [] as Observation[],
 })
 export const acts = {

@@ -79,7 +79,7 @@ function nextOfTrial(plan: Plan, state: JobState, ref: Ref): string | null {
 
 const wrongPlaces: Source = ({ plan, state }) =>
   [...plan.parts.values()].flatMap(({ ref, name, part }): Owing[] => {
-    const { fitted, trial } = partState(state, ref)
+    const { fitted, trial, renewed } = partState(state, ref)
     const place = (fitted ?? trial)?.place
     if (!place || place === ref) return []
     return [
@@ -87,7 +87,7 @@ const wrongPlaces: Source = ({ plan, state }) =>
         id: { kind: 'wrong place', part: ref },
         station: 'build',
         what: `${name} is ${trial ? 'on trial ' : ''}in the place of ${plan.parts.get(place)?.name}`,
-        why: part.ifSwapped ?? 'Parts go back to the place they came from',
+        why: (renewed ? undefined : part.ifSwapped) ?? 'Parts go back to the place they came from',
         step: trial ? nextOfTrial(plan, state, ref) : beforeCover(plan, plan.fittedBy.get(ref)?.id),
         ...(trial ? {} : { wrong: { of: [place], at: plan.fittedBy.get(place)?.id, isIn: true } }),
         settle: { to: 'part', part: ref },

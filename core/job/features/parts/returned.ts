@@ -21,7 +21,10 @@ export const partReturned: ActKind<Shaped<typeof shape>> = {
   sense: (plan, state, { payload: { part } }) =>
     offParts(plan, state, [part]) ??
     (isAway(partState(state, part)) ? null : refusals.notAway({ part: partName(plan, part) })),
-  apply: (state, entry) =>
-    setPart(state, entry.payload.part, { returned: stamped(entry, state, { note: entry.payload.note }) }),
+  apply: (state, entry) => {
+    const { part, note } = entry.payload
+    state.returns.push(stamped(entry, state, { part }))
+    setPart(state, part, { returned: stamped(entry, state, { note }) })
+  },
   words: (plan, { part, note }) => `Back: ${partName(plan, part)}${note ? `. ${note}` : ''}`,
 }
