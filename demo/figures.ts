@@ -52,6 +52,16 @@ export const SOUND: Record<string, Figures> = {
     'warm-* 75 minutes, reads': 57,
     'warm-* 90 minutes, reads': 57.5,
   },
+  'm14-axially-split-pump': {
+    'air': 19,
+    'warm-* asFound': 52,
+    'soft-foot front left*': 0.02,
+    'soft-foot front right*': 0.03,
+    'soft-foot back *': 0.01,
+    'alignment *': 0,
+    'bearing-heat': 92,
+    'clamp-gap': 1,
+  },
   'm8-scraped-surface-exchanger': {
     // Sharpened, the heel is narrow again.
     'land-* build': 0.2,

@@ -5,10 +5,11 @@ import { planFor, type Plan } from '../core/sheet/index.ts'
 import { librarySheets } from '../server/db/library.ts'
 import { wornFindings } from './findings.ts'
 import { AREAS, FLEET, PEOPLE, sheetOf, type DemoMachine } from './thornmere.ts'
+import { SUMS_BY_NAME } from '../core/sums/index.ts'
 
 const sheets = new Map(librarySheets().map(one => [one.id, one]))
-const planOf = (machine: DemoMachine) => planFor(sheets.get(sheetOf(machine))!, machine.variants)
-const plan = planFor(sheets.get('m14-axially-split-pump')!)
+const planOf = (machine: DemoMachine) => planFor(sheets.get(sheetOf(machine))!, machine.variants, SUMS_BY_NAME)
+const plan = planFor(sheets.get('m14-axially-split-pump')!, {}, SUMS_BY_NAME)
 const people = { fitter: 'a', lead: 'b' }
 
 describe('Thornmere', () => {

@@ -1,18 +1,20 @@
 import { readFileSync } from 'node:fs'
 import { parse } from 'yaml'
+import { SOUND } from '../demo/figures.ts'
 import { wornFindings, type Wear } from '../demo/findings.ts'
 import { Technician } from '../demo/technician.ts'
 import { refusalOf, type AnyEntry, type EntryKind, type Payloads, type Role } from '../core/job/index.ts'
 import { planFor, readSheet, type Plan } from '../core/sheet/index.ts'
+import { SUMS_BY_NAME } from '../core/sums/index.ts'
 
 /** The axially split pump, and a technician at it: what the tests of the job are done on. */
 export const sheet = readSheet(parse(readFileSync('library/m14-axially-split-pump.yaml', 'utf8')))
-export const plan = planFor(sheet, { faces: 'carbon', flush: 'water' })
+export const plan = planFor(sheet, { faces: 'carbon', flush: 'water' }, SUMS_BY_NAME)
 export const people = { fitter: 'rena', lead: 'odd' }
 
 export function technician(wear: Wear = { general: 0.4 }, own: Plan = plan): Technician {
   let n = 0
-  const worker = new Technician(own, wornFindings(wear, people), {
+  const worker = new Technician(own, wornFindings(wear, people, SOUND[sheet.id]), {
     id: () => `0198a000-0000-7000-8000-${String(++n).padStart(12, '0')}`,
     now: () => new Date(Date.UTC(2026, 4, 1) + n * 60_000).toISOString(),
   })

@@ -99,7 +99,7 @@ describe('a correction is an entry like any other', () => {
   })
   it("is of one's own entries, or a lead's; and a planner's never passes for a fitter's", () => {
     worker.workUntil('found-lift')
-    const first = worker.folded.entries.find(one => one.kind === 'reading.taken')!
+    const first = worker.folded.entries.find(one => one.kind === 'reading.taken' && one.payload.check === 'hub-gap')!
     const fix = { target: first.id, why: 'x', replacement: reading('hub-gap', 'asFound', [[38.2]]) }
     expect(says('entry.corrected', fix, 'fitter', 'another')).toMatchObject({ code: 'entry.notYours' })
     expect(says('entry.corrected', fix, 'planner', 'rena')).toMatchObject({ code: 'entry.role' })
@@ -112,7 +112,7 @@ describe('a correction is an entry like any other', () => {
     ) as AnyEntry
     expect(says('entry.corrected', { target: isolate.id, why: 'x' })).toMatchObject({
       code: 'entry.ground',
-      values: { why: '“Vent and drain the case” was done after it.' },
+      values: { why: '“Try the start” was done after it.' },
     })
   })
   it('never takes back an opening, nor what was signed', () => {
@@ -369,7 +369,7 @@ describe('an out that was renewed', () => {
     const { readings } = projectJob(plan, state())
     expect(readings.find(one => one.checkId === 'impeller-eye' && one.moment === 'inspect')!.stands).toBe(false)
     expect(standingReadings(readings, () => 'this job')[0]!.verdict).not.toBe('Out')
-    expect(recordOf(plan, worker.folded.entries, new Map()).readings.filter(one => one.history).length).toBe(4)
+    expect(recordOf(plan, worker.folded.entries, new Map()).readings.filter(one => one.history).length).toBe(5)
   })
   it('renewed again, the first new one is history too, and the second is measured', () => {
     const eye = (plane: string, figure: number) =>

@@ -23,6 +23,7 @@ import {
   type Payloads,
   sentenceOf,
 } from './index.ts'
+import { SUMS_BY_NAME } from '../sums/index.ts'
 
 /** State without what tells how it came about, for comparing. */
 const plain = (state: JobState) =>
@@ -68,7 +69,7 @@ describe('a whole overhaul', () => {
     ['carbon', 'none'],
     ['hard', 'none'],
   ])('works for %s faces with flush %s', (faces, flush) => {
-    const other = planFor(sheet, { faces, flush })
+    const other = planFor(sheet, { faces, flush }, SUMS_BY_NAME)
     const one = technician({ general: 0.3 }, other)
     one.workUntil()
     expect(viewJob(other, one.folded.state).gate.open).toBe(true)
@@ -161,7 +162,7 @@ describe('steps', () => {
     })
   })
   it('puts the first step whose needs are met on the card', () => {
-    expect(nextStep(plan, worker.folded.state)!.id).toBe('isolate')
+    expect(nextStep(plan, worker.folded.state)!.id).toBe('found-running')
     worker.workUntil('wash')
     expect(nextStep(plan, worker.folded.state)!.id).toBe('wash')
   })
@@ -230,7 +231,7 @@ describe('parts', () => {
   it('names a mark that is not met, and which way', () => {
     worker.workUntil('cap-on-de')
     worker.act('part.refitted', { part: 'bearing-cap@de', step: 'cap-on-de' })
-    worker.act('mate.answered', { mate: 'cap-de', deg: 180 })
+    worker.act('mate.answered', { mate: 'cap-de', dots: [1, 0] })
     expect(gate().reasons.map(one => one.key)).toContain(key({ kind: 'wrong way', mate: 'cap-de' }))
   })
 })

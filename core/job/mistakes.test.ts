@@ -124,13 +124,13 @@ describe('which one is in the hand', () => {
 describe('how parts stand', () => {
   it('a mark is held against where it stands, and the half that is turned round is named', () => {
     worker.workUntil('cap-on-de')
-    confirm('cap-on-de', { mates: { 'cap-de': { deg: 180 } } })
+    confirm('cap-on-de', { mates: { 'cap-de': { dots: [1, 0] } } })
     expect(isOwed({ kind: 'wrong way', mate: 'cap-de' })!.what).toBe(
       'Bearing cap, drive end: cap to housing, drive end not met',
     )
     expect(isOwed({ kind: 'wrong way', mate: 'cap-nde' })).toBeUndefined()
     // Turned round and looked at again, it meets; no correction is wanted.
-    worker.act('mate.answered', { mate: 'cap-de', deg: 0 })
+    worker.act('mate.answered', { mate: 'cap-de', dots: [1, 1] })
     expect(isOwed({ kind: 'wrong way', mate: 'cap-de' })).toBeUndefined()
   })
   it('is asked when it can be seen: the bush in the case once the rotor lies in it, the line when the clamp is tight', () => {
@@ -144,7 +144,7 @@ describe('how parts stand', () => {
       expect.arrayContaining(['bush-hole', 'bush-seat', 'vanes', 'ring-pin-de']),
     )
     worker.workUntil('clamp-pull')
-    expect(asksOf(plan, state(), step('clamp-pull')).mates.map(one => one.id)).toEqual(['line-lower'])
+    expect(asksOf(plan, state(), step('clamp-pull')).mates.map(one => one.id)).toEqual(['line-lower', 'line-upper'])
   })
   it('every mate is asked once in an overhaul, and none is left', () => {
     worker.workUntil()

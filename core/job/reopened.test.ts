@@ -19,6 +19,7 @@ import {
 } from './index.ts'
 import { planFor } from '../sheet/index.ts'
 import { canBeReopened, laterThan, stepsOver, undoneWith } from './parts/over.ts'
+import { SUMS_BY_NAME } from '../sums/index.ts'
 
 const at = (step?: string) => {
   const one = technician()
@@ -101,7 +102,7 @@ describe('a step that is taken up again', () => {
   })
   it('stays on the record with what was wrong, what came off, and what was read before', () => {
     const one = at('cap-on-de')
-    one.doStep(plan.steps.get('cap-on-de')!, { mates: { 'cap-de': { deg: 180 } } })
+    one.doStep(plan.steps.get('cap-on-de')!, { mates: { 'cap-de': { dots: [1, 0] } } })
     one.workUntil('top-on')
     one.act('step.reopened', reopening('cap-on-de'))
     one.workUntil()
@@ -110,7 +111,7 @@ describe('a step that is taken up again', () => {
     expect(record.reopened).toMatchObject([
       {
         why: 'It was turned round',
-        found: ['Cap to housing, drive end: stands at 6:00, not met'],
+        found: ['Cap to housing, drive end: 1 dot against no dot, not met'],
         off: ['Torque the drive end cap'],
         read: [expect.stringMatching(/^Seal setting/)],
       },
@@ -120,7 +121,7 @@ describe('a step that is taken up again', () => {
   })
   it('voids a concession that rested on what came off', () => {
     const one = at('cap-on-de')
-    one.doStep(plan.steps.get('cap-on-de')!, { mates: { 'cap-de': { deg: 180 } } })
+    one.doStep(plan.steps.get('cap-on-de')!, { mates: { 'cap-de': { dots: [1, 0] } } })
     one.concede({ kind: 'wrong way', mate: 'cap-de' }, 'Until the next stop')
     one.act('step.reopened', reopening('cap-on-de'))
     expect(one.folded.state.concessions.size).toBe(0)
@@ -181,7 +182,7 @@ describe('acts of a tablet that had not seen it', () => {
   it('are undone with it, and looked into before the hand-back; marks stand', () => {
     const one = at('cap-pull-nde')
     one.act('step.reopened', reopening('cap-on-de'))
-    const mate = late(one, 'mate.answered', { mate: 'cap-de', deg: 0 })
+    const mate = late(one, 'mate.answered', { mate: 'cap-de', dots: [1, 1] })
     expect(refusalOf(one.opened, one.folded, mate)).toBeNull()
     const taken = takeIn(one.opened, one.folded, [mate])
     expect(taken.ok && taken.folded.state).toMatchObject({
@@ -207,10 +208,10 @@ describe('acts of a tablet that had not seen it', () => {
 describe('what was said of something that is covered by now', () => {
   const covered = () => {
     const one = at('cap-on-de')
-    one.doStep(plan.steps.get('cap-on-de')!, { mates: { 'cap-de': { deg: 180 } } })
+    one.doStep(plan.steps.get('cap-on-de')!, { mates: { 'cap-de': { dots: [1, 0] } } })
     return one
   }
-  const answer = { mate: 'cap-de', deg: 0 }
+  const answer = { mate: 'cap-de', dots: [1, 1] }
   it('is said anew while the part can be moved, and not once something lies over it', () => {
     const one = covered()
     expect(refusal(one, 'mate.answered', answer)).toBeNull()
@@ -231,22 +232,20 @@ describe('what was said of something that is covered by now', () => {
     one.act('entry.corrected', correction, 'lead')
     const [corrected] = recordOf(one.opened, one.folded.entries, new Map()).corrections
     expect(corrected).toMatchObject({
-      what: 'Cap to housing, drive end: stands at 6:00',
-      now: 'Cap to housing, drive end: stands at 12:00',
+      what: 'Cap to housing, drive end: 1 dot against no dot',
+      now: 'Cap to housing, drive end: 1 dot against 1 dot',
     })
   })
   it('is signed for with the work: said anew, the signature lapses', () => {
-    const signing = planFor({
-      ...sheet,
-      steps: sheet.steps.map(step => (step.id === 'cap-on-de' ? { ...step, hold: { by: 'lead' } } : step)),
-    })
+    const steps = sheet.steps.map(step => (step.id === 'cap-on-de' ? { ...step, hold: { by: 'lead' } } : step))
+    const signing = planFor({ ...sheet, steps }, {}, SUMS_BY_NAME)
     const one = technician({ general: 0.4 }, signing)
     one.workUntil('cap-pull-nde')
     const step = signing.steps.get('cap-on-de')!
     expect(holdStands(signing, one.folded.state, step)).toBe('lapsed')
     one.signHold('cap-on-de', step.hold!)
     expect(holdStands(signing, one.folded.state, step)).toBe('signed')
-    one.act('mate.answered', { ...answer, deg: 2 })
+    one.act('mate.answered', { ...answer, dots: [2, 2] })
     expect(holdStands(signing, one.folded.state, step)).toBe('lapsed')
   })
 })

@@ -236,8 +236,11 @@ export interface Part {
   /** The part it comes along with when that lifts, until it is taken off itself. */
   liftsWith?: Ref
   massKg?: number
-  /** How it is kept when off: small parts are bagged, the rest tagged or laid out. */
-  keep: 'bag' | 'tag' | 'lay'
+  /**
+   * How it is kept when off: small parts are bagged, the rest tagged or laid out. What is always new may be kept, under a tag,
+   * as the pattern that the new one is compared with.
+   */
+  keep: 'bag' | 'tag' | 'lay' | 'pattern'
   faces?: { face: string; medium: string }[]
   /** What comes of it in the place of another of its kind. */
   ifSwapped?: string

@@ -23,17 +23,26 @@ import { median, say } from './say.ts'
 import { firstLoadOf } from './first-load.ts'
 import { signedInPage } from './page.ts'
 import { interactionOf64, shimsOutOf40, trialInTheWorker } from './sums.ts'
+import { SOUND } from '../../demo/figures.ts'
 
 /** Speed and size, measured and printed; nothing here passes or fails. */
 const line = say
 
 function foldOfTenThousand() {
   let n = 0
-  const plan = planFor(librarySheets().find(one => one.family === 'M14')!)
-  const worker = new Technician(plan, wornFindings({ general: 0.4 }, { fitter: 'a', lead: 'b' }), {
-    id: () => `e${++n}`,
-    now: () => '2026-05-01T08:00:00.000Z',
-  })
+  const plan = planFor(
+    librarySheets().find(one => one.family === 'M14')!,
+    {},
+    SUMS_BY_NAME,
+  )
+  const worker = new Technician(
+    plan,
+    wornFindings({ general: 0.4 }, { fitter: 'a', lead: 'b' }, SOUND['m14-axially-split-pump']),
+    {
+      id: () => `e${++n}`,
+      now: () => '2026-05-01T08:00:00.000Z',
+    },
+  )
   worker.open('P-1', '')
   worker.workUntil()
   const entries = [...worker.folded.entries]

@@ -156,17 +156,20 @@ export class Bench {
 
 type Told = Pick<Mistake, 'what' | 'at' | 'stopped' | 'means'>
 
+const answerOf = (answer: string | number | [number, number]) =>
+  typeof answer === 'string' ? { say: answer } : typeof answer === 'number' ? { deg: answer } : { dots: answer }
+
 /** Two parts stand otherwise than they must, and it is said as it is seen. */
 export const stands = (
   what: string,
   at: string,
   mate: string,
-  answer: string | number,
+  answer: string | number | [number, number],
   stopped: string,
   means: RegExp,
 ): Mistake => ({
   ...{ what, at, stopped, means, says: /Not met/, noticed: AT_ONCE },
-  does: bench => bench.does(at, { mates: { [mate]: typeof answer === 'number' ? { deg: answer } : { say: answer } } }),
+  does: bench => bench.does(at, { mates: { [mate]: answerOf(answer) } }),
 })
 
 /** Something goes on a face that does not belong there: its own step is not done so. */

@@ -47,6 +47,9 @@ function renew(by: Technician, part: string) {
 }
 
 function beginRound(by: Technician, loop: string, of: Pick<CheckResult, 'check'>) {
+  // What was done after the rounds comes off before there is another.
+  const later = by.plan.sheet.steps.find(step => step.after?.includes(loop) && by.folded.state.steps.has(step.id))
+  if (later) return reopen(by, later.id)
   const { changes } = by.plan.loops.get(loop)!
   const { say } = changes.find(one => one.voids.includes(of.check.id)) ?? changes[0]!
   by.act('round.begun', { loop, changed: [say] })

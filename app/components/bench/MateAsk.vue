@@ -6,6 +6,7 @@ import {
   markText,
   missedBy,
   partName,
+  partState,
   readLabel,
   sentenceOf,
   standsMet,
@@ -43,6 +44,11 @@ const dots = reactive<{ a: number | null; b: number | null }>({
   b: props.given?.dots?.[1] ?? null,
 })
 const sides = computed(() => (['a', 'b'] as const).map(side => ({ side, name: partName(job.plan, props.mate[side]) })))
+/** The old one, where that was kept to be compared with. */
+const pattern = computed(() => {
+  const { part } = job.plan.parts.get(props.mate.a)!
+  return part.keep === 'pattern' ? partState(job.state, props.mate.a).kept?.label : undefined
+})
 /** What is seen may be any number of them, or none on that side. */
 const NUMBERS = [0, 1, 2, 3, 4]
 const why = ref<string | null>(null)
@@ -115,6 +121,7 @@ function again() {
       <span v-else-if="rule.kind === 'label' && kind === 'label'">{{ rule.ask }}</span>
       <span v-else>Its mark was lost. How was it set without it?</span>
     </p>
+    <p v-if="pattern" class="soft">The old one is under tag {{ pattern }}.</p>
     <template v-if="given && !given.notYet && kind !== 'seen'">
       <p class="stands">
         <VerdictMark :verdict="met ? 'Holds' : 'Out'" :word="false" />

@@ -162,7 +162,11 @@ const account = ({ way, count, short }: (typeof counts.value)[number]) => {
       }}
     </p>
     <p v-for="face in one.part.faces" :key="face.face" class="soft">{{ face.face }}: {{ face.medium }}</p>
-    <form v-if="now.where === 'off' && one.part.keep !== 'lay' && !isAlways" class="row" @submit.prevent="keepIt">
+    <form
+      v-if="now.where === 'off' && (one.part.keep === 'pattern' || (one.part.keep !== 'lay' && !isAlways))"
+      class="row"
+      @submit.prevent="keepIt"
+    >
       <label for="label">{{ one.part.keep === 'bag' ? 'Bag' : 'Tag' }}</label>
       <el-input id="label" v-model="label" class="figures" maxlength="24" :placeholder="now.kept?.label" />
       <el-button native-type="submit" :type="now.kept ? undefined : 'primary'">{{

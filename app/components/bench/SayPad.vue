@@ -79,7 +79,7 @@ function pick(place: string, part: string | undefined) {
   bench.put('hands', place, part)
   bench.say({ swapped: (said.value.swapped ?? []).filter(one => one !== place) })
 }
-const KEEP = { bag: 'goes in a bag', tag: 'gets a tag', lay: 'is laid out' }
+const KEEP = { bag: 'goes in a bag', tag: 'gets a tag', lay: 'is laid out', pattern: 'is kept as the pattern' }
 /** Beside a place that asks which one is in the hand, the number is not said. */
 const says = ({ part, now, goesOn, isTagged, bag, shares, hand }: Row) =>
   isTagged || bag || shares || hand

@@ -1,3 +1,4 @@
+import { canBeReopened } from '../parts/over.ts'
 import { readingKey } from '../../sheet/index.ts'
 import type { ActKind } from '../ledger/act.ts'
 import { owedKind } from '../ledger/feature.ts'
@@ -21,8 +22,8 @@ const refusals = refusalsAbout('round', {
     `“${what}” is not on the sheet of ${loop}. Choose from: ${choices}.`,
   notBegun: ({ loop }: { loop: string }) => `${loop} has not been begun yet. Go through it first.`,
   onTrial: ({ part }: { part: string }) => `${part} is still on for the trial. Take it off, then begin another round.`,
-  doneAfter: ({ step, loop }: { step: string; loop: string }) =>
-    `“${step}” was done after ${loop}. Take that back first.`,
+  doneAfter: ({ step, loop, isTakenUp }: { step: string; loop: string; isTakenUp: boolean }) =>
+    `“${step}” was done after ${loop}. ${isTakenUp ? 'Take it up again' : 'Take that back'} first.`,
   notIn: ({ check, loop }: { check: string; loop: string }) => `${check} is not read in ${loop}.`,
   notRead: ({ check }: { check: string }) => `${check} has not been read, so there is nothing to void.`,
   cause: () => 'Say what spoiled it, for the record.',
@@ -53,7 +54,9 @@ const begun: ActKind<Shaped<typeof beginning>> = {
     const [on] = onTrial(plan, state)
     if (on) return refusals.onTrial({ part: partName(plan, on) })
     const later = plan.sheet.steps.find(step => step.after?.includes(loop.id) && state.steps.has(step.id))
-    return later ? refusals.doneAfter({ step: later.title, loop: loop.title }) : null
+    return later
+      ? refusals.doneAfter({ step: later.title, loop: loop.title, isTakenUp: canBeReopened(plan, later) })
+      : null
   },
   apply: (state, entry, plan) => {
     const loop = plan.loops.get(entry.payload.loop)!

@@ -61,10 +61,17 @@ export function hindrances(
       ? []
       : [{ text: `Read: ${caution.word}`, settle: { to: 'caution', step: step.id, caution: i } }],
   )
+  const said = (o: Obligation): Hindrance => ({
+    text: o.what,
+    settle: o.settle,
+    ...(o.wrong ? { wrong: o.why, key: o.key } : {}),
+  })
   const destroys = new Set((step.destroys ?? []).map(one => keyOf({ kind: 'reading', ...one })))
   if (isSafety) {
     const own = owed.filter(o => o.kind === 'reading' && o.step === step.id && !destroys.has(o.key))
-    return [...needs, ...cautions, ...own.map(({ what, settle }) => ({ text: what, settle }))]
+    // A start that was tried and did start is its own step's: nothing is safe before that is mended.
+    const wrong = owed.filter(o => o.wrong?.at === step.id && o.wrong.stops.has(step.id))
+    return [...wrong.map(said), ...needs, ...cautions, ...own.filter(o => !wrong.includes(o)).map(said)]
   }
   const destroyed = owed.filter(o => destroys.has(o.key))
   // What waits for the parts this step fits is settled before it; a tag or bag does not hold up the hand that fits, and
@@ -73,10 +80,5 @@ export function hindrances(
   const gate = step.closes ? reasonsAt(plan, owed, step.id) : []
   const start = heldAtStart(plan, owed, step)
   const from = [...new Map([...destroyed, ...own, ...gate, ...start].map(o => [o.key, o])).values()]
-  const said = (o: Obligation): Hindrance => ({
-    text: o.what,
-    settle: o.settle,
-    ...(o.wrong ? { wrong: o.why, key: o.key } : {}),
-  })
   return [...from.filter(o => o.wrong).map(said), ...needs, ...cautions, ...from.filter(o => !o.wrong).map(said)]
 }

@@ -28,10 +28,10 @@ describe('what is wrong stops what would be done on it', () => {
   function capTurned() {
     const one = machine(PUMP)
     one.workUntil('cap-on-de')
-    one.doStep(one.plan.steps.get('cap-on-de')!, { mates: { 'cap-de': { deg: 180 } } })
+    one.doStep(one.plan.steps.get('cap-on-de')!, { mates: { 'cap-de': { dots: [1, 0] } } })
     return one
   }
-  const answer = (deg: number): Payloads['mate.answered'] => ({ mate: 'cap-de', deg })
+  const answer = (dots: [number, number]): Payloads['mate.answered'] => ({ mate: 'cap-de', dots })
 
   it('its screws, the turning of the rotor and the cover, and nothing that only comes later', () => {
     const one = capTurned()
@@ -56,13 +56,13 @@ describe('what is wrong stops what would be done on it', () => {
   })
   it('until it is put right', () => {
     const one = capTurned()
-    one.act('mate.answered', answer(0))
+    one.act('mate.answered', answer([1, 1]))
     for (const { id } of one.plan.sheet.steps) expect(hinderedAt(one, id), id).not.toContain(TURNED)
   })
   it('and is not passed by saying that it cannot be seen', () => {
     const one = capTurned()
     expect(refusal(one, 'mate.answered', { mate: 'cap-de', notYet: true })).toMatchObject({ code: 'mate.stoodWrong' })
-    one.act('mate.answered', answer(0))
+    one.act('mate.answered', answer([1, 1]))
     expect(refusal(one, 'mate.answered', { mate: 'cap-de', notYet: true })).toBeNull()
   })
   it('nor by taking the answer back: what nobody has said is not built on', () => {
@@ -74,14 +74,14 @@ describe('what is wrong stops what would be done on it', () => {
     const open = 'How it stands: Cap to housing, drive end'
     expect(hinderedAt(one, 'cap-pull-de')).toContain(open)
     expect(hinderedAt(one, 'set-seal')).not.toContain(open)
-    one.act('mate.answered', answer(0))
+    one.act('mate.answered', answer([1, 1]))
     expect(hinderedAt(one, 'cap-pull-de')).not.toContain(open)
   })
   it('or a lead lets it pass as it is, and no longer once it is said anew', () => {
     const one = capTurned()
     one.concede({ kind: 'wrong way', mate: 'cap-de' }, 'Bored for both')
     expect(hinderedAt(one, 'cap-pull-de')).not.toContain(TURNED)
-    one.act('mate.answered', answer(170))
+    one.act('mate.answered', answer([2, 1]))
     expect(hinderedAt(one, 'cap-pull-de')).toContain(TURNED)
   })
   it('of several places only what is of that place', () => {

@@ -27,7 +27,7 @@ export function bagGroupOf(plan: Plan, ref: Ref): string {
 export const keptBy = (plan: Plan, step: Step, way: 'bag' | 'tag'): Ref[] =>
   (step.removes ?? []).filter(ref => {
     const { part } = plan.parts.get(ref)!
-    return part.keep === way && part.renewal !== 'always'
+    return part.keep === 'pattern' ? way === 'tag' : part.keep === way && part.renewal !== 'always'
   })
 
 /** The bags a step fills, each with what goes in it. */

@@ -58,6 +58,13 @@ describe('the record', () => {
       'Lift, drive end',
       'Lift, non-drive end',
       'Gap between hubs',
+      'Bearing temperature, drive end',
+      'Bearing temperature, non-drive end',
+      'Vibration, drive end',
+      'Vibration, non-drive end',
+      'Air at the pump',
+      'Discharge pressure',
+      'Motor current',
     ])
     expect(record.compared[0]).toMatchObject({ moved: 'away from the limit' })
   })

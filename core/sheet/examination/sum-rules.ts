@@ -138,7 +138,10 @@ function asAtBench({ fields, example }: AnySum, { given = {}, rows = {}, from = 
       const fixed = rows[key]?.map(({ of: _, ...row }, i) => ({ ...shown[i % shown.length], ...row }))
       return [key, fixed ?? shown]
     })
-  return { ...Object.fromEntries(read), ...given }
+  const usual = Object.entries(fields).flatMap(([key, { fallback }]) =>
+    fallback === undefined ? [] : [[key, fallback]],
+  )
+  return { ...Object.fromEntries(usual), ...Object.fromEntries(read), ...given }
 }
 
 const JUDGES = new WeakMap<AnySum, Map<string, boolean>>()

@@ -9,6 +9,7 @@ import { onTrial } from '../../parts/rounds.ts'
 
 /** What parts owe: kept, decided, new, back, and in their own place. */
 
+const KEPT_AS: Record<Part['keep'], string> = { bag: 'Bag', tag: 'Tag', lay: 'Lay out', pattern: 'Keep as the pattern' }
 const isAlways = (part: Part) => part.renewal === 'always'
 
 interface Rule {
@@ -24,9 +25,12 @@ const RULES: Rule[] = [
   {
     kind: 'keep',
     station: 'strip',
-    owed: (part, now) => !now.kept && part.keep !== 'lay' && !isAlways(part),
-    what: (part, name) => `${part.keep === 'bag' ? 'Bag' : 'Tag'}: ${name}`,
-    why: () => 'Off the machine with nothing to say where it came from',
+    owed: (part, now) => !now.kept && (part.keep === 'pattern' || (part.keep !== 'lay' && !isAlways(part))),
+    what: (part, name) => `${KEPT_AS[part.keep]}: ${name}`,
+    why: part =>
+      part.keep === 'pattern'
+        ? 'The new one is laid on it before it goes in'
+        : 'Off the machine with nothing to say where it came from',
   },
   {
     kind: 'decision',
