@@ -23,11 +23,15 @@ export const namesOf = (check: string, moment: string, place: string | undefined
   check,
 ]
 
-const WELL_BLUED = [0.5, 1, 1, 1, 1, 0.5, 1, 1, 1, 1, 1, 1, 0.5, 1, 1, 1, 1, 0.5, 0, 1, 1, 1, 0.5, 0].join(';')
+const WELL_BLUED = [0, 1, 1, 1, 1, 0.5, 0, 1, 1, 1, 1, 0, 0, 1, 1, 1, 1, 0.5, 0, 1, 1, 1, 0.5, 0].join(';')
 
 /** What the sums of a machine are given where nothing is wrong with it, by its sheet; the rest wears by its limits. */
 export const SOUND: Record<string, Figures> = {
   'm10-gear-unit': {
+    'air': 22,
+    'hot-*': 52,
+    'alignment-*': 0,
+    'baffle-gap': 0.4,
     'float-slow build': 0.33,
     'float-slow asLeft': 0.34,
     'backlash *': 0.42,

@@ -9,6 +9,10 @@ export interface Contact {
   share: number
   /** Share of what carries that lies in the middle 120° (the four middle columns). */
   centralShare: number
+  /** Share of the middle 120° that carries, 0 to 1. */
+  bottomShare: number
+  /** Share of the two columns at the horns that carries, 0 to 1. */
+  hornShare: number
   says:
     | 'well spread'
     | 'one end only'
@@ -35,12 +39,15 @@ export function blueContact(squares: readonly number[]): Result<Contact> {
       0,
     )
   const all = sum(() => true)
-  if (all === 0) return accept({ share: 0, centralShare: 0, says: 'none' })
-  const centralShare = sum((_, column) => column >= 1 && column <= 4) / all
+  if (all === 0) return accept({ share: 0, centralShare: 0, bottomShare: 0, hornShare: 0, says: 'none' })
+  const bottom = sum((_, column) => column >= 1 && column <= 4)
+  const centralShare = bottom / all
   const says = PLACES.find(({ of }) => of.some(where => sum(where) / all > NEARLY_ALL))?.says
   return accept({
     share: all / squares.length,
     centralShare,
+    bottomShare: bottom / (CONTACT_ROWS * 4),
+    hornShare: (all - bottom) / (CONTACT_ROWS * 2),
     says: says ?? (centralShare < 0.6 ? 'off the middle' : 'well spread'),
   })
 }

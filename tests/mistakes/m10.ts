@@ -307,7 +307,14 @@ export const M10_MISTAKES: Mistakes = {
       /oil pocket is shut/,
     ),
     short('One screw of an upper half is left out', 'upper-on-fi', { 'half-screws@fi in': 3 }, 'pull-fi'),
-    stands('The cover goes on turned round', 'cover-on', 'cover-index', 180, 'cover-on', /no longer meet their halves/),
+    stands(
+      'The cover goes on turned round',
+      'cover-on',
+      'cover-index',
+      [1, 0],
+      'cover-on',
+      /no longer meet their halves/,
+    ),
     short('One dowel is left out of the joint', 'dowels-in', { 'dowels in': 1 }, 'case-pull', 'hand-back'),
     outAt(
       {

@@ -1,6 +1,7 @@
 import {
   coveredAt,
   doorOf,
+  isWanted,
   markOf,
   newFrom,
   partState,
@@ -71,7 +72,10 @@ function mendOne(by: Technician, { id }: Obligation): boolean {
   if (id.kind === 'wrong way') {
     const mate = plan.mates.get(id.mate)!
     const covered = coveredAt(plan, state, { mate: mate.id })
+    const { needs = [] } = plan.steps.get(mate.asked ?? '') ?? {}
     if (covered) reopen(by, covered.step.id)
+    // It cannot be got at before what comes before it is done again.
+    else if (needs.some(need => !state.steps.has(need) && isWanted(plan, state, plan.steps.get(need)!))) return false
     else by.act('mate.answered', { mate: mate.id, ...rightAnswer(mate, markOf(state, mate)) })
   } else if (id.kind === 'wrong place') {
     const { fitted, trial } = partState(state, id.part)

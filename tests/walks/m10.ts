@@ -1,8 +1,7 @@
 import type { Read } from '../sheets.ts'
 
-const ALL = Array.from({ length: 24 }, () => 1)
-/** Blue over nearly the whole half, a corner of it bare. */
-const WELL = [...ALL.slice(0, 22), 0.5, 0].join(';')
+/** Blue over the bottom third, the horns bare: so it lies with its running clearance. */
+const WELL = Array.from({ length: 4 }, () => [0, 1, 1, 1, 1, 0]).flat().join(';')
 
 /** A gear unit in good order, read by somebody who has not seen its sheet. */
 export const M10: Read = {
@@ -46,5 +45,13 @@ export const M10: Read = {
   'warm-* 75 minutes, reads': 54.5,
   'warm-* 90 minutes, reads': 55,
   'shake': 1.6,
+  'hot-*': 48,
+  'air': 21,
+  'current': 158,
+  'alignment-*': 0,
+  'baffle-gap': 0.4,
+  'threads': 'all the way',
+  'try-start': 'nothing moves',
+  'lid-again': 'new gasket, screws drawn up crosswise',
   'leaks': 'dry',
 }

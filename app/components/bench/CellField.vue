@@ -11,6 +11,7 @@ const props = defineProps<{
 }>()
 const said = defineModel<string>({ required: true })
 const emit = defineEmits<{ take: []; column: [figures: string[]] }>()
+const job = useJob()
 const field = useTemplateRef<{ focus: () => void; select: () => void }>('field')
 const as = computed(() => props.cell.as)
 /** Answers of what is chosen, not typed. */
@@ -60,5 +61,5 @@ defineExpose({ focus: () => field.value?.focus(), select: () => field.value?.sel
   >
     <el-checkbox-button v-for="word in as.choices" :key="word" :value="word">{{ word }}</el-checkbox-button>
   </el-checkbox-group>
-  <LazyContactGrid v-else-if="as.type === 'list'" :squares="some" @change="choose" />
+  <LazyContactGrid v-else-if="as.type === 'list'" :squares="some" :ends="job.plan.sheet.ends" @change="choose" />
 </template>

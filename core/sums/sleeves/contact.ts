@@ -1,7 +1,7 @@
 import { holdAgainst } from '../../verdict.ts'
 import { blueContact, CONTACT_COLUMNS, CONTACT_ROWS, type Contact } from '../../sleeves/index.ts'
 import { answering, defineSum, line, say } from '../define.ts'
-import { flag, list, maker, number, ticked } from '../fields.ts'
+import { fallback, flag, list, maker, number, ticked } from '../fields.ts'
 import { hold } from '../limits.ts'
 
 /** What contact in the wrong place does. */
@@ -14,6 +14,16 @@ const CONTACT_SAYS: Record<Exclude<Contact['says'], 'well spread'>, string> = {
   'off the middle': 'the load sits on the edges, not under the shaft: scrape there and blue again',
   'none': 'nothing touches: was it blued, and does the shaft lie in it?',
 }
+
+/** With its running clearance a half is bare at the horns, but for a corner of the brush. */
+const MOST_AT_HORNS = 15
+
+const carries = (share: number, min: number | undefined) =>
+  hold(
+    share * 100,
+    { min, best: min === undefined ? undefined : 100 },
+    { low: 'too little carries: it runs hot and wipes where it bears' },
+  )
 
 export const contactSum = defineSum({
   name: 'contact',
@@ -33,14 +43,19 @@ export const contactSum = defineSum({
     ),
     minShare: maker('min', number('Minimum share', '%', [0, 100])),
     closeUp: flag('Judge where it lies, too'),
+    withClearance: fallback(
+      flag('It lies on its journal with the running clearance', 'the bottom third carries, and the horns are bare'),
+      false,
+    ),
   },
   example: {
     squares: [0, 1, 1, 1, 0.5, 0, 0, 1, 1, 1, 1, 0, 0.5, 1, 1, 1, 0.5, 0, 0, 0.5, 1, 1, 0, 0],
     minShare: 50,
     closeUp: true,
+    withClearance: false,
   },
-  work: ({ squares, minShare, closeUp }) =>
-    answering(blueContact(squares), ({ share, centralShare, says }) => ({
+  work: ({ squares, minShare, closeUp, withClearance }) =>
+    answering(blueContact(squares), ({ share, centralShare, bottomShare, hornShare, says }) => ({
       figures: [
         {
           key: 'sharePercent',
@@ -48,11 +63,31 @@ export const contactSum = defineSum({
           value: share * 100,
           unit: '%',
           decimals: 0,
-          held: hold(
-            share * 100,
-            { min: minShare, best: minShare === undefined ? undefined : 100 },
-            { low: 'too little carries: it runs hot and wipes where it bears' },
-          ),
+          ...(withClearance ? {} : { held: carries(share, minShare) }),
+        },
+        {
+          key: 'bottomPercent',
+          what: 'Of the bottom third carries',
+          value: bottomShare * 100,
+          unit: '%',
+          decimals: 0,
+          ...(withClearance ? { held: carries(bottomShare, minShare) } : {}),
+        },
+        {
+          key: 'hornPercent',
+          what: 'Of the horns carries',
+          value: hornShare * 100,
+          unit: '%',
+          decimals: 0,
+          ...(withClearance
+            ? {
+                held: hold(
+                  hornShare * 100,
+                  { max: MOST_AT_HORNS },
+                  { high: 'it grips the journal at its horns: there is no room for oil, and it wipes as it warms' },
+                ),
+              }
+            : {}),
         },
         {
           key: 'says',
