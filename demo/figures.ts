@@ -27,6 +27,9 @@ const WELL_BLUED = [0, 1, 1, 1, 1, 0.5, 0, 1, 1, 1, 1, 0, 0, 1, 1, 1, 1, 0.5, 0,
 
 /** What the sums of a machine are given where nothing is wrong with it, by its sheet; the rest wears by its limits. */
 export const SOUND: Record<string, Figures> = {
+  'm3-cycloidal-reducer': {
+    air: 20,
+  },
   'm10-gear-unit': {
     'air': 22,
     'hot-*': 52,
@@ -69,8 +72,8 @@ export const SOUND: Record<string, Figures> = {
   'm8-scraped-surface-exchanger': {
     // Sharpened, the heel is narrow again.
     'land-* build': 0.2,
-    'springs-* driven end': 11.9,
-    'springs-* far end': 11.85,
-    'springs-* A new one': 12.1,
+    'springs-primary': 11.9,
+    'springs-secondary': 14.8,
+    'air': 21,
   },
 }

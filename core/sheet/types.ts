@@ -250,7 +250,6 @@ export interface Part {
 /** Parts that wore to each other, and are renewed together. */
 export interface PartSet {
   id: Id
-  /** @minItems 2 */
   of: Ref[]
   /** What comes of a new one beside an old one. */
   why: Words

@@ -121,7 +121,7 @@ export const M3_MISTAKES: Mistakes = {
       what: 'Sealant goes beside a gasket',
       at: 'join',
       does: bench => bench.does('join', { mates: { 'gasket-bare': { say: 'sealant in a line' } } }),
-      says: /Gasket faces of the ring housing: sealant in a line\. Not met/,
+      says: /Gasket faces of the ring housing, casing side: sealant in a line\. Not met/,
       means: /shreds block the rollers/,
       stopped: 'bolts-in',
       noticed: AT_ONCE,

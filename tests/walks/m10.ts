@@ -1,7 +1,9 @@
 import type { Read } from '../sheets.ts'
 
 /** Blue over the bottom third, the horns bare: so it lies with its running clearance. */
-const WELL = Array.from({ length: 4 }, () => [0, 1, 1, 1, 1, 0]).flat().join(';')
+const WELL = Array.from({ length: 4 }, () => [0, 1, 1, 1, 1, 0])
+  .flat()
+  .join(';')
 
 /** A gear unit in good order, read by somebody who has not seen its sheet. */
 export const M10: Read = {

@@ -20,5 +20,10 @@ export const M3 = ({ size }: Variants): Read => ({
   'closes': 0.04,
   'turned': 'light and even',
   'warm': 48,
+  'shake': 1.4,
+  'air': 20,
+  'current': size === 'large' ? 23 : 6.2,
+  'threads': 'all the way',
+  'try-start': 'nothing moves',
   'leaks': 'dry',
 })

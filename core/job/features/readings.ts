@@ -9,7 +9,7 @@ import { by, figures, section, text, type RecordScene } from '../ledger/section.
 import { hadSeen, settled, type Contested } from '../ledger/seen.ts'
 import { choice, id, list, optional, words, type Shaped } from '../ledger/shape.ts'
 import { stamped, type JobState } from '../ledger/state.ts'
-import { partState } from '../ledger/part.ts'
+import { changedAt, partState } from '../ledger/part.ts'
 import { checkName, MOMENT_WORDS } from '../ledger/words.ts'
 import { cellNamed, readCell, unitOf, type Cell, type CellRead } from '../measuring/cells.ts'
 import { isHistory, newestOf, standing, type CheckResult } from '../measuring/results.ts'
@@ -135,6 +135,14 @@ function againRefusal(
 /** Worked out of others alone: what is missing is owed there. */
 const isDerived = ({ worked }: CheckResult) => !worked.cells.length && !worked.answer
 
+/** Parts that another came for, or that came back, once their step was done: they are measured as the old one was before they go in. */
+function toMeasureAnew(state: JobState, { moment, missing: cells }: CheckResult, step: string): string[] {
+  const done = state.steps.get(step)
+  return moment === 'build' && done
+    ? cells.flatMap(cell => cell.of.filter(ref => changedAt(state, [ref]) > done.n))
+    : []
+}
+
 const missing: Source = ({ plan, state, results }) =>
   [...plan.checksAt].flatMap(([stepId, checks]) =>
     checks.flatMap(({ check, moment }): Owing[] => {
@@ -145,18 +153,22 @@ const missing: Source = ({ plan, state, results }) =>
       const left = result.missing.length
       // Put right and not measured again is as wrong as it was.
       const isWrong = isUnproved(state, check.id, moment)
+      const anew = toMeasureAnew(state, result, stepId)
       return [
         {
           id: of,
           station: plan.steps.get(stepId)!.station,
           ...(isWrong ? { wrong: wrongAt(plan, state, result, stepId) } : {}),
+          ...(anew.length ? { wrong: { of: anew, at: stepId, isIn: false, check: check.id } } : {}),
           what: isWrong
             ? `${check.title}: put right, not measured again`
-            : left > 1
-              ? `${check.title}, ${left} readings`
-              : left
-                ? check.title
-                : `${check.title}: ${result.again}`,
+            : anew.length
+              ? `${check.title}: not measured of what went in since`
+              : left > 1
+                ? `${check.title}, ${left} readings`
+                : left
+                  ? check.title
+                  : `${check.title}: ${result.again}`,
           why: !left
             ? `${result.rivals.length ? 'Take it again' : 'Measure again and correct it'}, or a lead lets it pass`
             : destroyer

@@ -254,8 +254,10 @@ export const RULES: Rule[] = [
       .filter(({ geometry }) => geometry?.line && !sheet.lines?.some(one => one.id === geometry.line))
       .map(({ ref, geometry }) => `${ref} sits on an unknown shaft line ${geometry!.line}`),
   // A part renewed takes its readings with it: then the new one must be measurable.
-  ({ sheet, removedBy }) =>
+  ({ sheet, removedBy, steps }) =>
     sheet.checks
+      // What is tried before the machine is safe tells of no part of it.
+      .filter(check => !check.at.every(({ step }) => steps.get(step)?.station === 'make-safe'))
       .filter(
         check =>
           check.of.some(ref => removedBy.has(ref)) &&

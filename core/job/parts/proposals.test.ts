@@ -1,0 +1,149 @@
+import { describe, expect, it } from 'vitest'
+import { refusal, technician } from '../../../tests/pump.ts'
+import { librarySheet, worker } from '../../../tests/sheets.ts'
+import { WALKS } from '../../../tests/walks/index.ts'
+import type { Technician } from '../../../demo/technician.ts'
+import { decidedWith, judgedParts, proposalsOf, recordOf, sentenceOf, viewJob, hindrances } from '../index.ts'
+
+const proposalFor = (one: Technician, part: string) =>
+  proposalsOf(one.plan, one.folded.state, viewJob(one.plan, one.folded.state).results).get(part)
+const inspected = (name: string, read: Record<string, number | string>) => {
+  const one = worker(librarySheet(name), { ...WALKS.find(walk => walk.sheet === name)!.figures({}), ...read })
+  one.workUntil('decide')
+  return one
+}
+const BLADES = 'm8-scraped-surface-exchanger'
+const GEAR = 'm10-gear-unit'
+
+describe('what is proposed for a part', () => {
+  it('is of the part that was read: the short spring, the cracked blade, and no other', () => {
+    const one = inspected(BLADES, {
+      'springs-primary driven end': 11.2,
+      'edge-b place 3': 'a crack at a slot',
+    })
+    expect(proposalFor(one, 'spring@driven')).toEqual({
+      choice: 'renew',
+      because: ['Wave springs of the primary, free height, driven end: 11.2 mm'],
+      checks: ['springs-primary'],
+    })
+    expect(proposalFor(one, 'spring@far')).toMatchObject({ choice: 'reuse', because: [] })
+    expect(proposalFor(one, 'blade@b3')).toMatchObject({
+      choice: 'renew',
+      because: ['Edge and slots, row B, place 3: a crack at a slot'],
+    })
+    expect(proposalFor(one, 'blade@b2')).toMatchObject({ choice: 'reuse', because: [] })
+  })
+  it('is what the sheet says: a loose pin is pressed in, a bent shaft goes out to be straightened', () => {
+    const loose = inspected(BLADES, { 'pins-driven pin 1': 1.9 })
+    expect(proposalFor(loose, 'shaft')).toMatchObject({
+      choice: 'reuse',
+      because: ['Drive pins of the primary, driven end, pin 1: 1.90 mm'],
+    })
+    expect(proposalFor(inspected(BLADES, { runout: 0.9 }), 'shaft')).toMatchObject({ choice: 'send out' })
+    // A heel that is sharpened away is no reason for a new blade; a width that is gone is.
+    const worn = inspected(BLADES, { 'land-a place 2': 2, 'width-a place 4': 44 })
+    expect(proposalFor(worn, 'blade@a2')).toMatchObject({ choice: 'reuse' })
+    expect(proposalFor(worn, 'blade@a4')).toMatchObject({ choice: 'renew' })
+  })
+  it('is renewed with its partner, and only where that is', () => {
+    const one = inspected(GEAR, { 'lining-fi lower half': 'smeared patch' })
+    expect(proposalFor(one, 'half@fi-lower')).toMatchObject({ choice: 'renew', checks: ['lining-fi'] })
+    expect(proposalFor(one, 'half@fi-upper')).toMatchObject({
+      choice: 'renew',
+      because: [expect.stringMatching(/^Renewed with half bearing, fast shaft, input side, lower half: the two were/)],
+    })
+    expect(proposalFor(one, 'half@fo-upper')).toMatchObject({ choice: 'reuse' })
+  })
+  it('is nothing where nobody looked, and what was noted where something was', () => {
+    const one = technician()
+    one.workUntil('decide')
+    expect(proposalFor(one, 'case-nuts')).toBeUndefined()
+    one.act('part.observed', { part: 'case-nuts', finding: 'two are stretched', severity: 'damaged' })
+    expect(proposalFor(one, 'case-nuts')).toMatchObject({ choice: 'renew', because: ['two are stretched'] })
+  })
+})
+
+describe('deciding', () => {
+  it('asks no reason for what is proposed, and one for anything else', () => {
+    const one = inspected(BLADES, { 'edge-b place 3': 'a crack at a slot' })
+    const says = (part: string, choice: 'reuse' | 'renew', why?: string) =>
+      refusal(one, 'part.decided', { parts: [part], choice, ...(why ? { why } : {}) })
+    expect(says('blade@b3', 'renew')).toBeNull()
+    expect(says('blade@b2', 'reuse')).toBeNull()
+    const why = says('blade@b3', 'reuse')!
+    expect(sentenceOf(why)).toBe(
+      'Blade, row B, place 3: Edge and slots, row B, place 3: a crack at a slot; renew is proposed. Say why it is decided otherwise.',
+    )
+    expect(says('blade@b3', 'reuse', 'The crack is a scratch, seen under a glass')).toBeNull()
+    expect(says('blade@b2', 'renew')).toMatchObject({ code: 'part.decided.against' })
+  })
+  it('three things against what was proposed stand first on the list that is signed against, and on the record', () => {
+    const one = inspected(BLADES, { 'edge-b place 3': 'a crack at a slot', 'springs-primary far end': 11.2 })
+    const decide = (part: string, choice: 'reuse' | 'renew', why?: string) =>
+      one.act('part.decided', decidedWith([part], choice, proposalFor(one, part), why))
+    decide('blade@b3', 'reuse', 'Only a scratch, seen under a glass')
+    decide('spring@far', 'reuse', 'No new one before Tuesday')
+    decide('blade@a1', 'renew', 'Taken for the show case')
+    decide('blade@a2', 'reuse')
+    expect(judgedParts(one.plan, one.folded.state).map(({ name, choice, against }) => [name, choice, against])).toEqual(
+      [
+        ['Blade, row A, place 1', 'renew', 'reuse'],
+        ['Blade, row B, place 3', 'reuse', 'renew'],
+        ['Wave spring, primary, far end', 'reuse', 'renew'],
+      ],
+    )
+    const { parts } = recordOf(one.opened, one.folded.entries, new Map())
+    expect(parts.filter(row => row.against).map(row => [row.name, row.decision, row.against, row.found])).toEqual([
+      ['Blade, row A, place 1', 'renew: Taken for the show case', 'reuse', ''],
+      [
+        'Blade, row B, place 3',
+        'reuse: Only a scratch, seen under a glass',
+        'renew',
+        'Edge and slots, row B, place 3: a crack at a slot',
+      ],
+      [
+        'Wave spring, primary, far end',
+        'reuse: No new one before Tuesday',
+        'renew',
+        'Wave springs of the primary, free height, far end: 11.2 mm',
+      ],
+    ])
+  })
+})
+
+describe('a new part is new', () => {
+  it('is measured as the old one was, also where that had been sharpened first', () => {
+    const one = worker(librarySheet(BLADES), WALKS.find(walk => walk.sheet === BLADES)!.figures({}))
+    one.workUntil('pins-set')
+    const missing = () =>
+      viewJob(one.plan, one.folded.state)
+        .results.get('width-a build')!
+        .missing.map(cell => cell.place)
+    expect(missing()).toEqual([])
+    one.act('part.decided', { parts: ['blade@a3'], choice: 'renew', why: 'It fell' })
+    one.act('part.renewed', { part: 'blade@a3', from: 'stock' })
+    expect(missing()).toEqual(['place 3'])
+    const step = one.plan.steps.get('blades-on-a')!
+    const { owed } = viewJob(one.plan, one.folded.state)
+    expect(hindrances(one.plan, one.folded.state, owed, step).map(each => each.text)).toContain(
+      'Width of the blades, row A: not measured of what went in since',
+    )
+  })
+  it('never goes under the tag of the one that was scrapped', () => {
+    const one = inspected(BLADES, {})
+    one.act('part.decided', { parts: ['blade@a3'], choice: 'renew', why: 'It fell' })
+    const { label } = one.folded.state.parts.get('blade@a3')!.kept!
+    one.act('part.renewed', { part: 'blade@a3', from: 'stock' })
+    expect(refusal(one, 'part.tagged', { part: 'blade@a3', tag: label })).toMatchObject({ code: 'keeping.tagOfOld' })
+    expect(refusal(one, 'part.tagged', { part: 'blade@a3', tag: 'N1' })).toBeNull()
+  })
+  it('what came back from outside is measured again', () => {
+    const one = inspected(BLADES, { 'runout inspect': 0.9 })
+    const owed = () =>
+      viewJob(one.plan, one.folded.state).owed.some(debt => debt.key === '["reading","runout","build"]')
+    one.act('part.decided', { parts: ['shaft'], choice: 'send out' })
+    expect(owed()).toBe(false)
+    one.act('part.returned', { part: 'shaft', note: 'Straightened' })
+    expect(owed()).toBe(true)
+  })
+})
