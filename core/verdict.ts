@@ -1,6 +1,13 @@
 /** The four words used everywhere. Open: not measured, or not all readings in. */
 export const VERDICTS = ['Holds', 'Thin', 'Out', 'Open'] as const
 export type Verdict = (typeof VERDICTS)[number]
+/** As they are read on the screen and on paper: out means removed, to whoever overhauls machines. */
+export const VERDICT_WORDS: Readonly<Record<Verdict, string>> = {
+  Holds: 'Holds',
+  Thin: 'Thin',
+  Out: 'Failed',
+  Open: 'Open',
+}
 
 export interface Limits {
   min?: number

@@ -67,6 +67,15 @@ export const answer = (
   place?: string,
 ): Payloads['reading.taken'] => reading(check, moment, [[said]], { column: 'said', ...(place ? { place } : {}) })
 
+/** The start of the pump tried with its locks on, as kinds and payloads. */
+export const START_TRIED: [EntryKind, object][] = [
+  ...['at the machine', 'from the control room'].map((place): [EntryKind, object] => [
+    'reading.taken',
+    answer('try-start', 'inspect', 'nothing moves', place),
+  ]),
+  ['step.done', { step: 'try-start' }],
+]
+
 /** One figure of a sum of the Gauge room, read at the bench. */
 export const figure = (
   check: string,

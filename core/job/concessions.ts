@@ -13,12 +13,12 @@ import { didTheWork } from './parts/holds.ts'
 /** Something owed that a lead lets pass, as it is now, with the reason. */
 
 const refusals = refusalsAbout('concession', {
-  what: () => 'Say what is conceded: something that is owed now.',
-  notOwed: ({ what }: { what: string }) => `${what}: that is not owed now, so there is nothing to concede`,
-  never: ({ what, instead }: { what: string; instead: string }) => `“${what}” is not conceded away: ${instead}`,
-  changed: ({ what }: { what: string }) => `“${what}” has changed since you looked. Look at it again, then concede`,
+  what: () => 'Say what is accepted: something that is owed now.',
+  notOwed: ({ what }: { what: string }) => `${what}: that is not owed now, so there is nothing to accept`,
+  never: ({ what, instead }: { what: string; instead: string }) => `“${what}” is accepted by nobody: ${instead}`,
+  changed: ({ what }: { what: string }) => `“${what}” has changed since you looked. Look at it again, then accept it`,
   ownWork: () =>
-    'You did some of this work yourself, or vouched for it. Another lead signs it, or concedes it; where there is none here, say so',
+    'You did some of this work yourself, or vouched for it. Another lead signs it, or accepts it; where there is none here, say so',
 })
 
 const fields: Fields = Object.fromEntries(Object.entries(OWED_FIELDS).map(([key, of]) => [key, optional(of)]))
@@ -62,7 +62,7 @@ const given: ActKind<Concession> = {
   },
   words: (plan, { of, why: reason, onlyLead }) => {
     const owed = owedOf(of)
-    return `Concession${owed ? `: ${owedWords(plan, owed)}` : ''}. ${reason}${onlyLead ? ' Given by the only lead here.' : ''}`
+    return `Accepted by a lead${owed ? `: ${owedWords(plan, owed)}` : ''}. ${reason}${onlyLead ? ' Given by the only lead here.' : ''}`
   },
 }
 
@@ -73,7 +73,7 @@ export const slice = () => ({
 export const acts = { 'concession.given': given }
 export const sections = {
   concessions: section({
-    title: 'Concessions',
+    title: 'Accepted by a lead',
     in: 'decisions',
     rows: ({ plan, state, results, system, by: signed }) => {
       /** What a concession on a reading lets pass: the figure, and what it was held against. */

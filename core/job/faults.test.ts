@@ -66,7 +66,7 @@ describe('a correction is an entry like any other', () => {
     expect(again([[0.075]])).toMatchObject({
       code: 'reading.unreadable',
       values: {
-        why: '0.075 mm cannot be a reading of throttle bush bore: believable is 73 to 77 mm. Did the decimal mark slip? Check it and type it again.',
+        why: '0.075 mm cannot be a reading of throttle bush bore: expected is 73 to 77 mm. Did the decimal mark slip? Check it and type it again.',
       },
     })
     expect(again([[75.42]], 'nowhere')).toMatchObject({ code: 'reading.noSuchCell' })

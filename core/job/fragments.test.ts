@@ -116,11 +116,11 @@ describe('screws, springs and rings', () => {
 describe('a nut by its slots', () => {
   it('set a stop too far is out, by the sum and by the dial', () => {
     const one = at('nut-by-slots', undefined, { 'setting End clearance wanted': 0.17, 'end-play': 0.17 })
-    expect(view(one).owed.map(debt => debt.what)).toEqual(['End clearance by slots is out', 'End play is out'])
+    expect(view(one).owed.map(debt => debt.what)).toEqual(['End clearance by slots failed', 'End play failed'])
   })
   it('slots that do not agree with the dial', () => {
     const one = at('nut-by-slots', undefined, { 'end-play': 0.15 })
-    expect(view(one).owed.map(debt => debt.what)).toEqual(['Slots against the dial is out'])
+    expect(view(one).owed.map(debt => debt.what)).toEqual(['Slots against the dial failed'])
   })
   it('a tab that stands against a land', () => {
     const one = at('nut-by-slots', 'nut-on')
@@ -183,9 +183,9 @@ describe('stuck, or will not go', () => {
     })
   })
   it.each<[string, Read, RegExp]>([
-    ['pushed on too little', { 'advance Advanced so far': 0.7 }, /Advance on the taper is out/],
-    ['pushed on too far', { 'advance Advanced so far': 1.2 }, /Advance on the taper is out/],
-    ['gripping at one end only', { 'advance Contact by blue': 50 }, /Advance on the taper is out/],
+    ['pushed on too little', { 'advance Advanced so far': 0.7 }, /Advance on the taper failed/],
+    ['pushed on too far', { 'advance Advanced so far': 1.2 }, /Advance on the taper failed/],
+    ['gripping at one end only', { 'advance Contact by blue': 50 }, /Advance on the taper failed/],
   ])('a hub %s', (_, figures, words) => {
     const one = at('hub-off-taper', 'shut', figures)
     expect(one.hindered().join()).toMatch(words)

@@ -47,6 +47,7 @@ export { basisOf, neverConceded, obligations, owedWords } from './debts.ts'
 export { keyOf, type OwedId } from './owed/id.ts'
 export type { Obligation, Settle } from './owed/owing.ts'
 export {
+  answersOf,
   answerText,
   choicesOf,
   dotsTaken,

@@ -126,7 +126,7 @@ describe('how parts stand', () => {
     worker.workUntil('cap-on-de')
     confirm('cap-on-de', { mates: { 'cap-de': { dots: [1, 0] } } })
     expect(isOwed({ kind: 'wrong way', mate: 'cap-de' })!.what).toBe(
-      'Bearing cap, drive end: cap to housing, drive end not met',
+      'Cap to housing, drive end: 1 dot against no dot',
     )
     expect(isOwed({ kind: 'wrong way', mate: 'cap-nde' })).toBeUndefined()
     // Turned round and looked at again, it meets; no correction is wanted.
@@ -192,7 +192,7 @@ describe('how parts stand', () => {
     expect(typed(4.3, '4.3')).toMatchObject({
       code: 'mate.unreadable',
       values: {
-        why: '4.3 mm cannot be a reading of Seal line, lower joint face: believable is 20 to 70 mm. Did the decimal mark slip? Check it and type it again.',
+        why: '4.3 mm cannot be a reading of Seal line, lower joint face: expected is 20 to 70 mm. Did the decimal mark slip? Check it and type it again.',
       },
     })
     confirm('clamp-pull', { mates: { 'line-lower': { mm: 43, text: '43' } } })

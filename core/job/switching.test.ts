@@ -84,7 +84,7 @@ describe('overhaul or close up', () => {
   it('a gap found out, and closed up all the same, needs a concession', () => {
     const one = decided({ 'gap-lobe': 0.05 }, 'close')
     one.workUntil()
-    expect(owedOf(one)).toEqual(['Gap, lobe to lobe is out'])
+    expect(owedOf(one)).toEqual(['Gap, lobe to lobe failed'])
     // The same walk with sound gaps owes nothing.
     const sound = decided({}, 'close')
     sound.workUntil()

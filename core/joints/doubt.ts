@@ -7,10 +7,12 @@ export type WrenchUnit = (typeof WRENCH_UNITS)[number]
 /** As they are said at the bench. */
 export const WRENCH_UNIT_WORDS: Record<WrenchUnit, string> = { 'N·m': 'N·m', 'lbf·ft': 'ft-lb', 'lbf·in': 'in-lb' }
 
-/** A torque as a wrench of this unit shows it: whole from a hundred on, else to a tenth. @param nm N·m */
+/** A torque as a wrench of this unit shows it: whole from a hundred on, else to a tenth, and to a hundredth under twenty. @param nm N·m */
 export function torqueText(nm: number, unit: WrenchUnit): string {
   const shown = fromBase(nm, unit)
-  return `${fixed(shown, shown >= 100 ? 0 : 1).replace(/\.0$/, '')} ${WRENCH_UNIT_WORDS[unit]}`
+  // A pass of 4.05 to 4.95 is none of 4 to 5.
+  const figure = Number(fixed(shown, shown >= 100 ? 0 : shown >= 20 ? 1 : 2))
+  return `${figure} ${WRENCH_UNIT_WORDS[unit]}`
 }
 
 /** Further outside the span of the pass than this many of its widths, a figure is likelier a slip. */

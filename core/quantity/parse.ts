@@ -115,7 +115,7 @@ function challenge(value: number, unit: UnitName, field: Field): string {
     : inside(value * 25.4, field.span) && field.kind === 'length'
       ? ' Was it in inches?'
       : ''
-  return `${shown} ${unit} cannot be ${field.label ? `a reading of ${field.label}` : 'right here'}: believable is ${tidy(fromBase(low, unit))} to ${tidy(fromBase(high, unit))} ${unit}.${hint} Check it and type it again.`
+  return `${shown} ${unit} cannot be ${field.label ? `a reading of ${field.label}` : 'right here'}: expected is ${tidy(fromBase(low, unit))} to ${tidy(fromBase(high, unit))} ${unit}.${hint} Check it and type it again.`
 }
 
 const tidy = (value: number) => String(Number(value.toPrecision(7)))

@@ -77,7 +77,7 @@ describe('what people write', () => {
     ['0.06', 'decimal mark'],
     ['6000', 'decimal mark'],
     ['2.36', 'inches'],
-    ['70.001', 'believable is 50 to 70 mm'],
+    ['70.001', 'expected is 50 to 70 mm'],
   ])('challenges a 60 mm journal typed as %s', (text, hint) => {
     expect(value(text, journal)).toContain('cannot be a reading of a 60 mm journal')
     expect(value(text, journal)).toContain(hint)

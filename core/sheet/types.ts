@@ -49,6 +49,8 @@ export interface Sheet {
   sets?: PartSet[]
   kits: Kit[]
   service: Service
+  /** What is often reported of such a machine, beside what may be of any. */
+  complaints?: Words[]
 }
 
 /** How often it is looked after: whichever comes first. */
@@ -69,7 +71,7 @@ export interface Unsettled {
  */
 export interface ShelfSheet extends Pick<
   Sheet,
-  'id' | 'version' | 'family' | 'title' | 'notice' | 'ends' | 'lines' | 'axes'
+  'id' | 'version' | 'family' | 'title' | 'notice' | 'ends' | 'lines' | 'axes' | 'complaints'
 > {
   assemblies: Unsettled[]
   parts: Unsettled[]
@@ -94,7 +96,7 @@ export interface Outline {
 /** What has to be right before a sheet can be written out. The rest is looked at once it is. */
 export interface SheetFrame extends Pick<
   Sheet,
-  'id' | 'version' | 'family' | 'title' | 'notice' | 'ends' | 'lines' | 'axes'
+  'id' | 'version' | 'family' | 'title' | 'notice' | 'ends' | 'lines' | 'axes' | 'complaints'
 > {
   lists?: Record<string, Listed[]>
   service: unknown
@@ -132,7 +134,7 @@ export type WrittenPlaces =
  */
 export interface SheetSource extends Pick<
   Sheet,
-  'id' | 'version' | 'family' | 'title' | 'notice' | 'ends' | 'lines' | 'axes'
+  'id' | 'version' | 'family' | 'title' | 'notice' | 'ends' | 'lines' | 'axes' | 'complaints'
 > {
   lists?: Record<string, Listed[]>
   service: Written<Sheet['service']>

@@ -1,3 +1,4 @@
+import { VERDICT_WORDS } from '../../core/verdict.ts'
 import dayjs from 'dayjs'
 import pdfmake from 'pdfmake'
 import { FONT_FILES, FONTS, runsOf, type Fonts } from './fonts.ts'
@@ -58,7 +59,7 @@ type CellOf = RecordTable['rows'][number][number]
 
 function cell({ text, small, figures, verdict, by, lines }: CellOf): TableCell {
   const stack = [
-    ...(verdict ? [{ text: verdict, bold: true }] : []),
+    ...(verdict ? [{ text: VERDICT_WORDS[verdict], bold: true }] : []),
     ...(text ? [figures ? { text: runsOf(text, 'Figures'), fontSize: 7.5 } : { text: runsOf(text) }] : []),
     ...(small ?? []).map(words => ({ text: runsOf(words), fontSize: 7.5, color: '#44504d' })),
     ...(by ? [{ text: runsOf(signature(by)), fontSize: 7.5, color: '#44504d' }] : []),

@@ -2,6 +2,7 @@ import { afterAll, beforeAll, expect, it } from 'vitest'
 import { sentenceOf } from '../../core/refusal.ts'
 import { eq } from 'drizzle-orm'
 import { v7 as uuid } from 'uuid'
+import { SOUND } from '../../demo/figures.ts'
 import { wornFindings, type Wear } from '../../demo/findings.ts'
 import { Technician } from '../../demo/technician.ts'
 import { atOf, emptyFold, extend, planIn, projectJob, standingReadings, type Payloads } from '../../core/job/index.ts'
@@ -44,7 +45,7 @@ async function work(wear: Wear, until?: string, end?: (worker: Technician) => vo
   const [row] = await database().select().from(job).where(eq(job.id, opened.id))
   const worker = new Technician(
     await planOf(database(), row!),
-    wornFindings(wear, { fitter: fitter.id, lead: lead.id, held: lead.competences }),
+    wornFindings(wear, { fitter: fitter.id, lead: lead.id, held: lead.competences }, SOUND['m14-axially-split-pump']),
     { id: () => uuid(), now: at },
   )
   const first = await entriesAfter(database(), opened.id, 0)

@@ -1,5 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { sql } from 'drizzle-orm'
+import { START_TRIED } from '../pump.ts'
 import { v7 as uuid } from 'uuid'
 import { ACTS } from '../../core/job/index.ts'
 import { PEOPLE } from '../../demo/thornmere.ts'
@@ -115,6 +116,7 @@ describe('vouching', () => {
     const lifted = [
       entry('caution.read', { step: 'isolate', caution: 0 }),
       entry('step.done', { step: 'isolate' }),
+      ...START_TRIED.map(([kind, payload]) => entry(kind, payload)),
       entry('part.lifted', { parts: ['guard'], step: 'guard-off' }),
       entry('step.done', { step: 'guard-off' }),
     ]

@@ -91,7 +91,7 @@ test('wrong input is refused in words and keeps what was typed', async ({ page }
   const field = page.locator('#figure')
   const says = pad(page).getByRole('alert')
   for (const [typed, words] of [
-    ['0.06', /believable is 58 to 62 mm/],
+    ['0.06', /expected is 58 to 62 mm/],
     ['1.234,5', /both a point and a comma/],
     ['6000', /decimal mark slip/],
     ['59.98 Nm', /unit of torque/],

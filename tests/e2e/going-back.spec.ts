@@ -92,7 +92,7 @@ test('the machine is not started over a joint that drops its pressure; it is onc
   await doStep(page)
   await doStep(page)
   await expect(page.locator('[data-step=run]')).toBeVisible()
-  const stop = card(page).getByRole('listitem').filter({ hasText: 'Pressure held for 10 minutes is out' })
+  const stop = card(page).getByRole('listitem').filter({ hasText: 'Pressure held for 10 minutes failed' })
   await expect(stop).toBeVisible()
   await stop.getByRole('button', { name: 'Go' }).click()
   await page.locator('[data-test=remedy]').filter({ hasText: 'Case joint torqued again' }).click()

@@ -27,7 +27,7 @@ test('a pump goes from make safe to a signed record', async ({ page }) => {
   // Second: all is off; the bush is out, and everything waits for a decision.
   await gate.click()
   for (const words of [
-    'Throttle bush bore is out',
+    'Throttle bush bore failed',
     'Decide: Shaft sleeve',
     'New: Tab washer',
     'Hold point: Decide every part that is off',

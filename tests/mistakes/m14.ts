@@ -227,7 +227,7 @@ export const M14_MISTAKES: Mistakes = {
     ),
     outAt(
       { what: 'The motor stands on a soft foot', at: 'feet', stopped: 'align', means: /bends the frame/ },
-      { 'soft-foot front right, rises': 0.14 },
+      { 'soft-foot front right': 0.14 },
     ),
     outAt(
       { what: 'A joint that drops its pressure is run', at: 'leak-test', stopped: 'run', means: /./ },

@@ -217,7 +217,7 @@ export const M3_MISTAKES: Mistakes = {
         stopped: 'bearing-inner-on',
         means: /a race is pitted/i,
       },
-      { 'slow-bearings': 'rough or ticking' },
+      { 'slow-bearings': 'rough, or it ticks as it turns' },
     ),
     outAt(
       {
@@ -226,7 +226,7 @@ export const M3_MISTAKES: Mistakes = {
         stopped: 'fast-in',
         means: /cooks its seal/,
       },
-      { 'fast-bearings': 'rough or ticking' },
+      { 'fast-bearings': 'rough, or it ticks as it turns' },
     ),
     stands(
       'The seal collar goes on with its square edge out',

@@ -27,8 +27,8 @@ export const M8 = ({ size }: Variants): Read => ({
   'land-*': 0.3,
   'width-*': size === 's100' ? 62 : 50,
   'edge-*': 'straight edge, round slots',
-  'knock-*': 'a knock both ways, at both pins',
-  'push-*': 'goes in and comes back by itself',
+  'knock-*': 'a knock both ways',
+  'push-*': 'goes in, comes back',
   'blades-hang': 'falls back by itself',
   'turned': 'an even soft drag',
 })

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { readingIn, readingKey, type Act, type Cell, type CellRead } from '~~/core/job'
+import { answersOf, readingIn, readingKey, type Act, type Cell, type CellRead } from '~~/core/job'
 import type { Check, Moment } from '~~/core/sheet'
 
 /** What is felt, heard or seen, asked in large answers: all that this step asks, on one pad. Nothing is chosen beforehand. */
@@ -96,7 +96,7 @@ function keep() {
           :aria-label="`${one.check.title}${one.cell.name ? `, ${one.cell.name}` : ''}`"
           @change="say => choose(one, String(say))"
         >
-          <el-radio-button v-for="choice in one.check.choices" :key="choice.say" :value="choice.say">
+          <el-radio-button v-for="choice in answersOf(one.check)" :key="choice.say" :value="choice.say">
             {{ choice.say }}
           </el-radio-button>
         </el-radio-group>

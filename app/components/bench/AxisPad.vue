@@ -47,7 +47,7 @@ function decide() {
         Now: {{ titleOf(now.choice) }}, by {{ job.names.get(now.by) }}, {{ siteTime(now.at) }}. {{ now.why }}
       </p>
       <p v-if="proposal" class="proposal">
-        The readings speak for <strong>{{ titleOf(proposal.choice) }}</strong> ({{ proposal.why }}).
+        Readings suggest: <strong>{{ titleOf(proposal.choice) }}</strong> ({{ proposal.why }}).
       </p>
       <p v-else-if="axis.decided?.proposes?.length" class="soft">
         The readings say nothing yet: not all of them are taken.

@@ -40,10 +40,10 @@ async function concede() {
   const of = conceding.value!.id
   const written = reason.value.trim()
   if (!written) {
-    why.value = 'A concession is given in writing: say why.'
+    why.value = 'A lead accepts it in writing: say why.'
     return
   }
-  const { isSigned, why: hindered } = await ask('Who gives the concession?', who => [
+  const { isSigned, why: hindered } = await ask('Which lead accepts it?', who => [
     {
       kind: 'concession.given',
       payload: { of, basis: basis.value, why: written, ...(alone.value && isOwnOf(who.id) ? { onlyLead: true } : {}) },
@@ -124,8 +124,8 @@ async function sign() {
     <form v-else-if="gate.open && gate.guards === 'hand-back'" class="sign" @submit.prevent="sign">
       <p><strong>Reported:</strong> {{ job.state.opened?.payload.complaint || 'nothing' }}</p>
       <fieldset>
-        <legend class="label">Is it cured?</legend>
-        <el-radio-group v-model="cured" aria-label="Is it cured?">
+        <legend class="label">Is the fault gone?</legend>
+        <el-radio-group v-model="cured" aria-label="Is the fault gone?">
           <el-radio-button v-for="answer in CURED" :key="answer" :value="answer">{{ answer }}</el-radio-button>
         </el-radio-group>
       </fieldset>
@@ -149,13 +149,13 @@ async function sign() {
       <p>
         <strong>{{ conceding.what }}</strong>. {{ conceding.why }}.
       </p>
-      <label class="label" for="concession">Why may it pass? The concession stays on the record.</label>
+      <label class="label" for="concession">Why may it pass? It stays on the record, with the lead’s name.</label>
       <el-input id="concession" v-model="reason" type="textarea" :rows="3" maxlength="400" />
       <el-checkbox v-if="isOwn" v-model="alone">
         The lead did some of this work, or vouched for it, and nobody else here leads.
       </el-checkbox>
       <div class="row">
-        <el-button type="primary" native-type="submit">Give the concession</el-button>
+        <el-button type="primary" native-type="submit">A lead accepts it</el-button>
         <el-button @click="leave">Cancel</el-button>
       </div>
     </form>
@@ -172,7 +172,7 @@ async function sign() {
               >{{ one.what }}<small v-if="one.kind !== 'step'" class="soft">{{ one.why }}</small>
             </span>
             <el-button v-if="session.mayWrite && !neverConceded(job.plan, one.id)" size="small" @click="open(one)">
-              Concede
+              Let it pass
             </el-button>
             <el-button size="small" @click="bench.settle(one.settle)">Go</el-button>
           </li>

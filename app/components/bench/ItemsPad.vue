@@ -26,7 +26,7 @@ function remove(name: string) {
 </script>
 
 <template>
-  <PadFrame title="Put in for now" :why="why">
+  <PadFrame title="Left in the machine" :why="why">
     <ul tabindex="0" aria-label="Still in">
       <li v-for="one in inside" :key="one.name">
         <span

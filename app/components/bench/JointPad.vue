@@ -71,9 +71,10 @@ const unit = useWrenchUnit()
 const spanWords = computed(() => {
   const now = wanted.value
   if (!now || now.by === 'felt') return ''
-  if (now.by === 'turn') return `${now.least} to ${now.most}°`
+  if (now.by === 'turn') return `${now.target}° (${now.least} to ${now.most})`
   // The unit stands in the field.
-  return [now.least, now.most].map(nm => torqueText(nm, unit.value).split(' ')[0]).join(' to ')
+  const [target, least, most] = [now.target, now.least, now.most].map(nm => torqueText(nm, unit.value).split(' ')[0])
+  return `${target} (${least} to ${most})`
 })
 const capital = (words: string) => words.charAt(0).toUpperCase() + words.slice(1)
 </script>

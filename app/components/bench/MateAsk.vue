@@ -115,7 +115,9 @@ function again() {
     <p class="head">
       <strong>{{ mate.title }}</strong>
       <span v-if="kind === 'seen' && rule.kind === 'seen'">{{ rule.ask }}</span>
-      <span v-else-if="kind === 'aligned'">Where does the {{ carrier }} stand now?</span>
+      <span v-else-if="kind === 'aligned'"
+        >Where {{ carrier.endsWith('s') ? 'are' : 'is' }} the {{ carrier }} now?</span
+      >
       <span v-else-if="kind === 'dots'">Where the punch dots meet, how many are there on each side?</span>
       <span v-else-if="kind === 'distance'">How far does it stand from {{ mate.mark!.from }} now?</span>
       <span v-else-if="rule.kind === 'label' && kind === 'label'">{{ rule.ask }}</span>

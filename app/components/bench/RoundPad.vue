@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { roundsOf, shortOf, type CheckResult, type RoundGoal } from '~~/core/job'
+import { VERDICT_WORDS } from '~~/core/verdict'
 
 /** A loop round by round: what was changed between them, what each read, which is void and why; and the way into the next. */
 const props = defineProps<{ loop: string }>()
@@ -92,7 +93,7 @@ function spoil() {
     </div>
     <p v-if="isThrough && !short.length"><strong>It has come out good.</strong> The next step may be done.</p>
     <p v-else-if="isThrough">
-      <strong>{{ short[0]!.check.title }}: {{ short[0]!.judgement.verdict }}.</strong>
+      <strong>{{ short[0]!.check.title }}: {{ VERDICT_WORDS[short[0]!.judgement.verdict] }}.</strong>
       {{ asSentence(short[0]!.consequence ?? short[0]!.again ?? '') }}
     </p>
     <template v-if="rows.length && !job.isClosed">

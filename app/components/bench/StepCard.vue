@@ -78,16 +78,20 @@ const hold = computed(() => (step.value?.hold ? holdStands(job.plan, job.state, 
 const resting = useRest(() => [step.value?.id, bench.isDone, ...cautions.value.map(one => one.read)].join())
 
 const VERBS: [(one: Step) => unknown, string][] = [
-  [one => one.closes && one.fits?.length, 'Close it'],
-  [one => one.removes?.length, 'Lift off'],
+  [one => one.removes?.length, 'Off'],
   [one => one.trial?.on?.length, 'On for the trial'],
   [one => one.trial?.off?.length, 'Off again'],
-  [one => one.fits?.length, 'Fit back'],
+  [one => one.fits?.length, 'On'],
   [one => one.joint?.act === 'nip', 'Joint is nipped'],
   [one => one.joint?.act === 'pull', 'Joint is drawn up'],
   [() => true, 'Done'],
 ]
-const verb = computed(() => VERBS.find(([is]) => is(step.value!))![1])
+/** What shuts something says what goes on or in with it. */
+const closing = ({ closes, fits: [first] = [] }: Step) => {
+  const one = closes && first ? job.plan.parts.get(first) : undefined
+  return one && `${one.part.name} ${['fastener', 'shaft'].includes(one.part.kind) ? 'in' : 'on'}`
+}
+const verb = computed(() => closing(step.value!) ?? VERBS.find(([is]) => is(step.value!))![1])
 const ready = computed(
   () => step.value && !bench.isDone && !bench.hindered.length && !bench.lacking.length && may('step.done'),
 )

@@ -126,17 +126,17 @@ watch(
       {{ how === 'clicked' ? 'It is set' : `Keep bolt ${bolt}` }}
     </el-button>
   </form>
-  <KeyPad v-if="!setNow" v-model="text" :replace="why !== null" />
+  <div v-if="doubt" class="doubt" role="alert">
+    <p>{{ doubt.ask }}</p>
+    <el-button v-if="doubt.other" type="primary" data-test="other-unit" @click="take(doubt.other, true)">
+      It was {{ text }} {{ WRENCH_UNIT_WORDS[doubt.other] }}
+    </el-button>
+    <el-button data-test="sure" @click="take(unit, true)">It is {{ text }} {{ WRENCH_UNIT_WORDS[unit] }}</el-button>
+    <el-button @click="doubt = null">Type it again</el-button>
+  </div>
+  <KeyPad v-else-if="!setNow" v-model="text" :replace="why !== null" />
   <p v-if="why" class="why" role="alert">{{ why }}</p>
   <Teleport defer to="#below-bolt">
-    <div v-if="doubt" class="doubt" role="alert">
-      <p>{{ doubt.ask }}</p>
-      <el-button v-if="doubt.other" type="primary" data-test="other-unit" @click="take(doubt.other, true)">
-        It was {{ text }} {{ WRENCH_UNIT_WORDS[doubt.other] }}
-      </el-button>
-      <el-button data-test="sure" @click="take(unit, true)">It is {{ text }} {{ WRENCH_UNIT_WORDS[unit] }}</el-button>
-      <el-button @click="doubt = null">Type it again</el-button>
-    </div>
     <ReadingBand
       :limits="limits"
       :value="value"

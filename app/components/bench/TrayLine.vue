@@ -16,7 +16,7 @@ const props = defineProps<{
   held: boolean
 }>()
 defineEmits<{ undo: []; ledger: []; gate: [] }>()
-const COPIES = { keeping: 'keeping a copy here', kept: 'all sent', none: 'all sent, no copy here' }
+const COPIES = { keeping: 'sent; a copy is being kept here', kept: 'all sent', none: 'sent; not kept on this tablet' }
 const sent = computed(() =>
   props.waiting
     ? props.reached

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Verdict } from '~~/core/verdict'
+import { VERDICT_WORDS, type Verdict } from '~~/core/verdict'
 
 /** A verdict by shape, word and colour together. */
 withDefaults(defineProps<{ verdict: Verdict; word?: boolean }>(), { word: true })
@@ -13,7 +13,7 @@ withDefaults(defineProps<{ verdict: Verdict; word?: boolean }>(), { word: true }
       viewBox="0 0 18 18"
       :aria-hidden="word ? true : undefined"
       :role="word ? undefined : 'img'"
-      :aria-label="word ? undefined : verdict"
+      :aria-label="word ? undefined : VERDICT_WORDS[verdict]"
     >
       <circle v-if="verdict === 'Holds'" cx="9" cy="9" r="7" fill="currentColor" />
       <template v-else-if="verdict === 'Thin'">
@@ -29,7 +29,7 @@ withDefaults(defineProps<{ verdict: Verdict; word?: boolean }>(), { word: true }
       />
       <circle v-else cx="9" cy="9" r="6.2" fill="none" stroke="currentColor" stroke-width="2" />
     </svg>
-    <span v-if="word">{{ verdict }}</span>
+    <span v-if="word">{{ VERDICT_WORDS[verdict] }}</span>
   </span>
 </template>
 

@@ -35,7 +35,7 @@ describe('several figures of one kind', () => {
   })
   it.each([
     ['12 Nm', /unit of torque/],
-    ['1000', /believable is 0 to 100 mm/],
+    ['1000', /expected is 0 to 100 mm/],
     ['1 2 3', /At most 4/],
   ])('“%s” is refused in words and stays', async (words, why) => {
     const got = await typed(['1', '2'], words)
@@ -84,7 +84,7 @@ describe('a short table', () => {
   it('says under its row what is wrong, and takes a row away', async () => {
     const got = await mount([row, { ...row, mm: '500' }])
     expect(got.findAll('[role=alert]').map(one => one.text())).toEqual([
-      expect.stringMatching(/believable is 0 to 100 mm/),
+      expect.stringMatching(/expected is 0 to 100 mm/),
     ])
     await got.find('[aria-label="Take row 2 away"]').trigger('click')
     expect(got.emitted('change')).toEqual([[[row]]])

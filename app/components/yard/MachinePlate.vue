@@ -62,7 +62,9 @@ const build = computed(() =>
   })),
 )
 
-const REPORTED = ['planned', 'seal weeps', 'noise', 'vibration', 'bearing hot', 'low head']
+/** What is often reported of a machine, whatever it is; its sheet says the rest. */
+const REPORTED = ['planned', 'noise', 'vibration', 'runs hot', 'leaks']
+const reported = computed(() => [...REPORTED, ...(plan.value?.sheet.complaints ?? [])])
 const form = useTemplateRef<FormInstance>('form')
 // What was reported is asked again at the end: whether it is cured.
 const rules = useRules(all => all.openingSchema, { complaint: 'What was reported' })
@@ -122,7 +124,7 @@ async function open() {
         </el-form-item>
         <div class="words">
           <el-button
-            v-for="one in REPORTED"
+            v-for="one in reported"
             :key="one"
             size="small"
             @click="complaint = [complaint, one].filter(Boolean).join(', ')"

@@ -19,8 +19,8 @@ const refusals = refusalsAbout('evidence', {
   oneThing: () => 'Say which reading, at which moment, or which mark cannot be had: one of them.',
   there: ({ what }: { what: string }) => `${what}: that is there. Correct it instead, with the reason.`,
   mayNot: ({ what }: { what: string }) =>
-    `${what} may not be given up: this machine's sheet does not allow it. Take it, or ask a lead for a concession.`,
-  unproved: ({ what }: { what: string }) => `${what}: it was out, and is put right. Measure it again.`,
+    `${what} may not be given up: this machine's sheet does not allow it. Take it, or ask a lead to accept it in writing.`,
+  unproved: ({ what }: { what: string }) => `${what}: it failed, and is put right. Measure it again.`,
   leadOnly: ({ what }: { what: string }) => `${what} is given up by a lead only. Ask one to do it.`,
 })
 

@@ -29,7 +29,7 @@ const placed: ActKind<Shaped<typeof shape>> = {
     const gate = plan.gates.find(one => !state.steps.has(one.step.id))?.step.id ?? null
     state.items.set(what, stamped(entry, state, { n, gate }))
   },
-  words: (_, { what, n }) => `Put in for now: ${n} × ${what}`,
+  words: (_, { what, n }) => `Left in the machine: ${n} × ${what}`,
 }
 
 /** It comes out, counted as it went in. */

@@ -68,7 +68,7 @@ const notMade: Source = ({ plan, state }) =>
         return {
           id: { kind: 'mark', mate: name },
           station: step.station,
-          what: mate.title,
+          what: `Make the mark: ${mate.title}`,
           why: mate.ifWrong,
           step: step.id,
           settle: { to: 'mark', mate: name },

@@ -101,15 +101,12 @@ const notMet: Source = ({ plan, state }) =>
     )
     // While its own step is in hand it is asked there; afterwards it holds up the cover.
     const own = isOpen && !answer ? at.find(step => !state.steps.has(step)) : undefined
-    const title = plan.parts.get(part)!.name
     const moved = [mate.a, mate.b].filter(ref => partState(state, ref).where === 'fitted')
     return [
       {
         id: { kind: isOpen ? 'mate' : 'wrong way', mate: mate.id },
         station: 'build',
-        what: isOpen
-          ? `How it stands: ${mate.title}`
-          : `${title}: ${mate.title[0]!.toLowerCase()}${mate.title.slice(1)} not met`,
+        what: isOpen ? `How it stands: ${mate.title}` : `${mate.title}: ${answerText(answer)}`,
         why: mate.ifWrong,
         step: own ?? beforeCover(plan, at[0]),
         // What was said is taken back, or was never said with its step: nobody builds on that either.

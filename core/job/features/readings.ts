@@ -172,7 +172,7 @@ const missing: Source = ({ plan, state, results }) =>
           why: !left
             ? `${result.rivals.length ? 'Take it again' : 'Measure again and correct it'}, or a lead lets it pass`
             : destroyer
-              ? `Gone once done: ${destroyer.title}`
+              ? `Lost with: ${destroyer.title}`
               : `${check.choices ? 'By' : 'With the'} ${check.instrument}`,
           step: stepId,
           settle: { to: 'reading', check: check.id, moment },
@@ -193,7 +193,7 @@ function outAt({ check, places }: CheckResult): string {
   const named = [...places.values()].filter(one => one.cell.name)
   const out = named.filter(one => one.judgement.verdict === 'Out').map(one => one.cell.name)
   const where = out.length > 3 ? `${out.length} of ${named.length} places` : out.join('; ')
-  return `${check.title} is out${where ? `: ${where}` : ''}`
+  return `${check.title} failed${where ? `: ${where}` : ''}`
 }
 
 /** What a check that is out is about: the parts of the places that are, where it is judged place by place. */
@@ -256,7 +256,7 @@ export const owes = {
   }),
   out: owedKind({
     by: { check: id, moment: choice(MOMENTS) },
-    words: (plan, { check, moment }) => `${checkName(plan, check)} out, ${MOMENT_WORDS[moment]}`,
+    words: (plan, { check, moment }) => `${checkName(plan, check)} failed, ${MOMENT_WORDS[moment]}`,
     basis: ({ results }, { check, moment }) => [...(results.get(readingKey(check, moment))?.stamps ?? [])],
     holdsStart: true,
   }),

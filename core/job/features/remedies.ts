@@ -15,7 +15,7 @@ import { notTaken } from './sense.ts'
 /** Something that was out, put right where it is and measured again: as it was and as it is both stand. */
 
 const refusals = refusalsAbout('remedy', {
-  notOut: ({ check }: { check: string }) => `${check} is not out now: there is nothing to put right.`,
+  notOut: ({ check }: { check: string }) => `${check} does not fail now: there is nothing to put right.`,
   asFound: ({ check }: { check: string }) =>
     `${check}: what was found stays as it was found. What is put right is read again where the sheet asks for it.`,
   workedOut: ({ check }: { check: string }) =>

@@ -36,8 +36,8 @@ describe('what is asked', () => {
     expect(at(one, 'burrs')).toMatchObject({ judgement: { verdict: 'Out' }, value: 2 })
   })
   it('an answer that is out is owed, and a good one is not', () => {
-    expect(owed(found({ turn: 2 }))).toContain('Rotors turned by hand is out')
-    expect(owed(found({}))).not.toContain('Rotors turned by hand is out')
+    expect(owed(found({ turn: 2 }))).toContain('Rotors turned by hand failed')
+    expect(owed(found({}))).not.toContain('Rotors turned by hand failed')
   })
   it('stands on the record and in the fleet’s figures', () => {
     const one = found({ turn: 1 })

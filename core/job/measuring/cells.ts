@@ -75,12 +75,15 @@ export function cellsOf(sum: AnySum, spec: SumOf, check: Check, known: Record<st
         return places.flatMap(place =>
           Object.entries(as.columns)
             .filter(([column, one]) => place[column] === undefined && !one.optional && one.fallback === undefined)
-            .map(([column, one]) =>
+            .map(([column, one], _, { length }) =>
               cell(
                 { field, place: place.name, column },
                 sum.bench
                   ? placeName({ station: place.name, plane: check.planes && column })
-                  : `${place.name}, ${inSentence(one.label)}`,
+                  : // A place of which one thing alone is read needs no name for that.
+                    length === 1
+                    ? place.name
+                    : `${place.name}, ${inSentence(one.label)}`,
                 one,
                 place.of,
               ),

@@ -54,7 +54,7 @@ describe('several places', () => {
     })
     expect(resultOf(result(one, 'land-a inspect'), 'blade@a1').judgement.verdict).toBe('Holds')
     expect(resultOf(result(one, 'springs-primary inspect'), 'spring@far').judgement.verdict).toBe('Holds')
-    expect(owed(one, 'out').map(debt => debt.what)).toContain('Wear land of the blades, row A is out: place 3')
+    expect(owed(one, 'out').map(debt => debt.what)).toContain('Wear land of the blades, row A failed: place 3')
   })
   it('propose for the part that was read there, and for no other', () => {
     const one = inspected({ 'edge-a place 2': 'a crack at a slot' })

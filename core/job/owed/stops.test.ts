@@ -21,7 +21,7 @@ const hinderedAt = (one: Technician, step: string) => {
     .filter(({ settle }) => settle.to !== 'step' && settle.to !== 'caution')
     .map(({ text }) => text)
 }
-const TURNED = 'Bearing cap, drive end: cap to housing, drive end not met'
+const TURNED = 'Cap to housing, drive end: 1 dot against no dot'
 
 describe('what is wrong stops what would be done on it', () => {
   /** The pump with the cap of the drive end turned round. */
@@ -82,13 +82,13 @@ describe('what is wrong stops what would be done on it', () => {
     one.concede({ kind: 'wrong way', mate: 'cap-de' }, 'Bored for both')
     expect(hinderedAt(one, 'cap-pull-de')).not.toContain(TURNED)
     one.act('mate.answered', answer([2, 1]))
-    expect(hinderedAt(one, 'cap-pull-de')).toContain(TURNED)
+    expect(hinderedAt(one, 'cap-pull-de')).toContain('Cap to housing, drive end: 2 dots against 1 dot')
   })
   it('of several places only what is of that place', () => {
     const one = machine(BLADES, { 'width-b build place 3': 45.2 })
     one.workUntil('sharpen')
     one.doStep(one.plan.steps.get('sharpen')!)
-    const out = 'Width of the blades, row B is out: place 3'
+    const out = 'Width of the blades, row B failed: place 3'
     expect(hinderedAt(one, 'blades-on-b')).toContain(out)
     for (const row of ['a', 'c']) expect(hinderedAt(one, `blades-on-${row}`), row).not.toContain(out)
     expect(hinderedAt(one, 'shaft-in')).toContain(out)
@@ -108,7 +108,7 @@ describe('what is wrong stops what would be done on it', () => {
     const one = machine(BLADES, { 'pins-far build pin 2': 1.9 })
     one.workUntil('pins-set')
     one.doStep(one.plan.steps.get('pins-set')!)
-    const low = 'Drive pins of the primary, far end is out: pin 2'
+    const low = 'Drive pins of the primary, far end failed: pin 2'
     expect(hinderedAt(one, 'spring-on-far')).toContain(low)
     expect(hinderedAt(one, 'spring-on-driven')).not.toContain(low)
   })
@@ -118,13 +118,13 @@ describe('the machine is not started', () => {
   it('over a joint that weeps; it is over what is read as it runs', () => {
     const one = machine(PUMP, { 'test-pressure': 0.4, 'warm-de': 90 })
     one.workUntil('run')
-    const wrong = () => hinderedAt(one, 'run').filter(text => / is out| not met/.test(text))
-    expect(wrong()).toEqual(['Pressure held for 10 minutes is out'])
+    const wrong = () => hinderedAt(one, 'run').filter(text => / failed| against /.test(text))
+    expect(wrong()).toEqual(['Pressure held for 10 minutes failed'])
     one.concede({ kind: 'out', check: 'test-pressure', moment: 'asLeft' }, 'The gauge was at fault')
     expect(wrong()).toEqual([])
     one.doStep(one.plan.steps.get('run')!)
     expect(viewJob(one.plan, one.folded.state).owed.map(({ what }) => what)).toContain(
-      'Bearing temperature, drive end is out',
+      'Bearing temperature, drive end failed',
     )
   })
   it('before guards, locks and people are seen to; nobody lets that pass', () => {

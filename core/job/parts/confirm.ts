@@ -168,7 +168,8 @@ export function lubricantFault(one: Lubrication, said: string | undefined): stri
   if (said === undefined || belongs(one, said)) return null
   const { on, medium, why } = one
   const wanted = medium === undefined ? 'never that' : `and ${medium} is wanted`
-  return `${on[0]!.toUpperCase()}${on.slice(1)}: ${said}, ${wanted}. ${why}. Clean it, and answer again.`
+  const remedy = said === 'dry' && medium !== undefined ? `Put ${medium} on it` : 'Clean it'
+  return `${on[0]!.toUpperCase()}${on.slice(1)}: ${said}, ${wanted}. ${why}. ${remedy}, then answer again.`
 }
 
 /** Everything a sheet puts on faces, and dry, to choose from: the right one stands among the others. */

@@ -91,7 +91,7 @@ export function holdHindrances(plan: Plan, state: JobState, step: Step, person: 
         refusals.ownWork({
           otherwise:
             step.hold?.by === 'lead'
-              ? '. Where there is no other lead here, it is conceded at the gate, and says so'
+              ? '. Where there is no other lead here, a lead accepts it at the gate, in writing, and it says so'
               : '',
         }),
       ]

@@ -7,6 +7,7 @@ import {
   type PassWanted,
   type Pull,
 } from '../../joints/index.ts'
+import { torqueText } from '../../joints/index.ts'
 import { fixed } from '../../quantity/index.ts'
 import { boltCount, type Joint, type Plan, type Step } from '../../sheet/index.ts'
 import type { JobState, Stamp } from '../ledger/state.ts'
@@ -87,7 +88,7 @@ const wantedText = (wanted: PassWanted): string =>
     ? `until it is felt: ${wanted.choices.find(one => one.met)?.say ?? wanted.ask}`
     : wanted.by === 'turn'
       ? `turned ${fixed(wanted.target, 0)}°, ${fixed(wanted.least, 0)} to ${fixed(wanted.most, 0)}`
-      : `${fixed(wanted.target, 0)} N·m, ${fixed(wanted.least, 0)} to ${fixed(wanted.most, 0)}`
+      : `${torqueText(wanted.target, 'N·m')}, ${[wanted.least, wanted.most].map(nm => torqueText(nm, 'N·m').split(' ')[0]).join(' to ')}`
 
 /** All a joint wants, pass by pass, passes by torque said by their last. */
 export function drawingText(joint: Joint): string {

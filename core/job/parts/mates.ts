@@ -1,6 +1,14 @@
 import { clockText, missOf } from '../../marks/index.ts'
 import { fixed, parseQuantity } from '../../quantity/index.ts'
-import { viewWords, type Mate, type Plan, type Ref, type Step } from '../../sheet/index.ts'
+import {
+  viewWords,
+  type AskedChoice,
+  type Check,
+  type Mate,
+  type Plan,
+  type Ref,
+  type Step,
+} from '../../sheet/index.ts'
 import type { Mark } from '../features/marks.ts'
 import type { MateAnswer } from '../features/mates.ts'
 import { partState } from '../ledger/part.ts'
@@ -147,11 +155,19 @@ export function hasParted(plan: Plan, state: JobState, mate: Mate): boolean {
  * What may be seen of two parts, in an order that gives nothing away: which stands first goes by the mate's name, so that
  * nobody learns to take the first one.
  */
-export function choicesOf({ id, rule }: Mate): readonly { say: string; met: boolean }[] {
-  if (rule.kind !== 'seen') return []
-  const turn = [...id].reduce((sum, letter) => (sum * 31 + letter.charCodeAt(0)) % 9973, 7) % rule.choices.length
-  return [...rule.choices.slice(turn), ...rule.choices.slice(0, turn)]
+export const choicesOf = ({ id, rule }: Mate): readonly { say: string; met: boolean }[] =>
+  rule.kind === 'seen' ? turned(id, rule.choices) : []
+
+/** The answers of a check, in an order that gives nothing away either. */
+export const answersOf = ({ id, choices = [] }: Pick<Check, 'id' | 'choices'>): readonly AskedChoice[] =>
+  turned(id, choices)
+
+/** A list begun somewhere, as a name has it. */
+function turned<T>(name: string, list: readonly T[]): readonly T[] {
+  const turn = [...name].reduce((sum, letter) => (sum * TURN + letter.charCodeAt(0)) % 9973, 7) % list.length
+  return [...list.slice(turn), ...list.slice(0, turn)]
 }
+const TURN = 31
 
 /** What was typed for a distance comes to the figure that was sent with it, inside what can be believed; else why not. */
 export function typedMm({ title, rule }: Mate, { mm, text = '' }: Pick<MateAnswer, 'mm' | 'text'>): Refusal | null {

@@ -70,7 +70,7 @@ function foundBy(plan: Plan, result: CheckResult, of: readonly Ref[], cell?: Cel
   const { check, value, span } = result
   const own = cell ? valueAt(result, cell) : value
   const { figure, unit } = own === null || (span && !cell) ? { figure: '', unit: '' } : showFigure(own, check)
-  const read = figure ? `: ${figure}${unit ? ` ${unit}` : ''}` : ' is out'
+  const read = figure ? `: ${figure}${unit ? ` ${unit}` : ''}` : ' failed'
   const because = `${[check.title, cell?.name].filter(Boolean).join(', ')}${read}`
   const part = tellsOf(plan, of)
   return part === null

@@ -179,7 +179,7 @@ describe('a sum of the sheet', () => {
     expect(reads(one, 'strips-hs-de').value).toBeCloseTo(0.0818, 4)
   })
   it('is judged by the worst of what it judges, by the limits of the sheet', () => {
-    const one = through({ 'pinch-ls-de drive end, wire, flattened': 0.41 })
+    const one = through({ 'pinch-ls-de drive end': 0.41 })
     expect(reads(one, 'pinch-ls-de')).toMatchObject({ judgement: { verdict: 'Out', side: 'low' } })
     expect(reads(one, 'pinch-ls-de').consequence).toMatch(/can move in its cap/)
     expect(reads(one, 'pinch-ls-nde').judgement.verdict).toBe('Holds')
@@ -189,11 +189,11 @@ describe('a sum of the sheet', () => {
     one.workUntil()
     expect(reads(one, 'float-agree', 'asLeft')).toMatchObject({ judgement: { verdict: 'Out' } })
     expect(reads(one, 'float-agree', 'asLeft').value).toBeCloseTo(0.08, 9)
-    expect(owed(one, 'out').map(debt => debt.what)).toEqual(['Float, open and shut is out'])
+    expect(owed(one, 'out').map(debt => debt.what)).toEqual(['Float, open and shut failed'])
   })
   it.each([
     ['a field it does not ask for', figure('strips-hs-de', 'build', 'stripDiameterMm', '0.3'), /no such place/],
-    ['a figure that cannot be', width('600', 'drive end'), /believable/],
+    ['a figure that cannot be', width('600', 'drive end'), /expected is/],
     ['words', width('about half', 'drive end'), /not a figure/],
     ['a place it has not', width('0.6', 'the far side'), /no such place/],
     ['what is no field at all', figure('strips-hs-de', 'build', 'constructor', '0.3'), /no such place/],
@@ -245,7 +245,7 @@ describe('mistakes of a fit-up', () => {
     ],
     [
       'a shell loose in its cap',
-      { 'pinch-hs-nde non-drive end, wire, flattened': 0.42 },
+      { 'pinch-hs-nde non-drive end': 0.42 },
       /Cap pinch, pinion, non-drive end Out/,
     ],
     [
@@ -255,7 +255,7 @@ describe('mistakes of a fit-up', () => {
     ],
     [
       'a wire that never touched',
-      { 'pinch-hs-de drive end, wire, flattened': 0.6 },
+      { 'pinch-hs-de drive end': 0.6 },
       /Cap pinch, pinion, drive end Open/,
     ],
   ])('%s', (_, read, words) => {
@@ -284,7 +284,7 @@ describe('mistakes of a fit-up', () => {
     expect(owed(through(), 'trial')).toEqual([])
   })
   it('a cap scraped under readings that then still count', () => {
-    const one = through({ 'pinch-ls-de drive end, wire, flattened': 0.41 })
+    const one = through({ 'pinch-ls-de drive end': 0.41 })
     begin(one, CAP)
     expect(reads(one, 'pinch-ls-de').value).toBeNull()
     expect(reads(one, 'strips-ls-de').value).toBeNull()
