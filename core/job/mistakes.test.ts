@@ -125,9 +125,7 @@ describe('how parts stand', () => {
   it('a mark is held against where it stands, and the half that is turned round is named', () => {
     worker.workUntil('cap-on-de')
     confirm('cap-on-de', { mates: { 'cap-de': { dots: [1, 0] } } })
-    expect(isOwed({ kind: 'wrong way', mate: 'cap-de' })!.what).toBe(
-      'Cap to housing, drive end: 1 dot against no dot',
-    )
+    expect(isOwed({ kind: 'wrong way', mate: 'cap-de' })!.what).toBe('Cap to housing, drive end: 1 dot against no dot')
     expect(isOwed({ kind: 'wrong way', mate: 'cap-nde' })).toBeUndefined()
     // Turned round and looked at again, it meets; no correction is wanted.
     worker.act('mate.answered', { mate: 'cap-de', dots: [1, 1] })

@@ -11,7 +11,7 @@ test('an entry arrives on the other screen', async ({ browser }) => {
   await signIn(two, 'T. Brisco')
   await openJob(one, 'P-410', 'Planned')
   await two.goto(one.url())
-  await expect(two.locator('[data-step=isolate]')).toBeVisible()
+  await expect(two.locator('[data-step=found-running]')).toBeVisible()
   await workUntil(one, 'drain')
   await expect(two.locator('[data-step=drain]')).toBeVisible()
   // And back, so that both ledgers stay in one order.
@@ -38,6 +38,8 @@ test('a reload in mid-job loses nothing, typed figures included', async ({ page 
 test('what is done without the network goes when it is back', async ({ page, context }) => {
   await signIn(page)
   await openJob(page, 'P-440', 'Planned')
+  // What it needs is on the tablet by then.
+  await expect(page.locator('[data-test=sent]')).toHaveText('all sent')
   await context.setOffline(true)
   await workUntil(page, 'drain')
   await expect(page.locator('[data-test=sent]')).toContainText('waiting')
@@ -259,13 +261,13 @@ test('a lead concedes in writing, with their PIN; a fitter cannot', async ({ pag
   await page.locator('[data-test=gate]').click()
   const row = pad(page).getByRole('listitem').filter({ hasText: 'is out' }).first()
   const what = (await row.innerText()).split('\n')[0]!
-  await row.getByRole('button', { name: 'Concede' }).click()
-  await pad(page).getByRole('button', { name: 'Give the concession' }).click()
+  await row.getByRole('button', { name: 'Let it pass' }).click()
+  await pad(page).getByRole('button', { name: 'A lead accepts it' }).click()
   await expect(pad(page).getByRole('alert')).toContainText('in writing')
   await pad(page)
     .getByLabel(/Why may it pass/)
     .fill('One campaign at reduced head')
-  await pad(page).getByRole('button', { name: 'Give the concession' }).click()
+  await pad(page).getByRole('button', { name: 'A lead accepts it' }).click()
   // A lead gives it, on the fitter's tablet.
   await expect(page.locator('[data-test=signer]')).toContainText('This is done by a lead')
   await expect(page.locator('[data-test=signer]').getByRole('button', { name: /^R\. Okell/ })).toHaveCount(0)
@@ -305,7 +307,7 @@ test('a match-mark is seen from either end', async ({ page }) => {
 
 test('a press meant for what stood there before does nothing', async ({ page }) => {
   await signIn(page)
-  await openJob(page, 'P-325', 'Planned')
+  await jobAt(page, 'P-325', 'isolate')
   const card = page.getByRole('region', { name: 'The step in view' })
   await expect(card.getByRole('button', { name: 'Read', exact: true })).toBeEnabled()
   // A tired double tap on the caution confirms nothing, and reads no other one.
@@ -314,7 +316,7 @@ test('a press meant for what stood there before does nothing', async ({ page }) 
   await expect(page.locator('[data-test=confirm]')).toHaveText(/Done/)
   await expect(page.locator('[data-test=confirm]')).toBeEnabled()
   await page.locator('[data-test=confirm]').dblclick()
-  await expect(page.locator('[data-step=drain]')).toBeVisible()
+  await expect(page.locator('[data-step=try-start]')).toBeVisible()
   // The second tap fell on another card, which rests.
   await expect(page.getByLabel('Tray and gate')).toContainText('0off')
   await page.locator('[data-test=who]').click()
@@ -324,7 +326,7 @@ test('a press meant for what stood there before does nothing', async ({ page }) 
   await page.locator('[role=dialog] .names button').first().focus()
   await page.keyboard.press('u')
   await page.keyboard.press('Escape')
-  await expect(page.locator('[data-step=drain]')).toBeVisible()
+  await expect(page.locator('[data-step=try-start]')).toBeVisible()
 })
 
 test('leaving a job before it has loaded leaves nothing behind', async ({ page }) => {

@@ -54,7 +54,7 @@ test('lifting: the hook carries all, a choked sling keeps less, and the plan is 
   await select(page, 'Carries, row 2', 'the whole load')
   await expect(value(page, 'item2Percent')).toContainText('153')
   await field(page, 'fromVerticalDeg').fill('61')
-  await expect(verdict(page, 'fromVerticalDeg')).toContainText('Out')
+  await expect(verdict(page, 'fromVerticalDeg')).toContainText('Failed')
   await expect(get(page)).toContainText('competent person')
 })
 
@@ -82,7 +82,7 @@ test('proving: a run is logged in its own unit, and what does not apply is not a
   await expect(field(page, 'ambient')).toBeHidden()
   await expect(value(page, 'rise')).toBeHidden()
   await field(page, 'max').fill('4.5')
-  await expect(verdict(page, 'greatest')).toContainText('Out')
+  await expect(verdict(page, 'greatest')).toContainText('Failed')
 })
 
 test('joints: both ways of the sum from one torque, and the lubricant said loudly', async ({ page }) => {
@@ -93,7 +93,7 @@ test('joints: both ways of the sum from one torque, and the lubricant said loudl
   await choose(give(page), 'moly or copper paste')
   await field(page, 'torqueNm').fill('125 ft-lb')
   await expect(page.locator('[data-test=echo-torqueNm]')).toContainText('= 169.477')
-  await expect(verdict(page, 'proofMostPercent')).toContainText('Out')
+  await expect(verdict(page, 'proofMostPercent')).toContainText('Failed')
   await expect(verdict(page, 'proofPercent')).toContainText('Holds')
   await field(page, 'headFriction').fill('')
   await expect(value(page, 'preloadFrictionN')).toBeHidden()
@@ -114,7 +114,7 @@ test('joints: a split line crosses from side to side', async ({ page }) => {
 test('marks: which way round, silence is not a yes', async ({ page }) => {
   await signIn(page)
   await page.goto('/gauge-room/marks?sum=facing')
-  await expect(verdict(page, 'wrongCount')).toContainText('Out')
+  await expect(verdict(page, 'wrongCount')).toContainText('Failed')
   await expect(get(page)).toContainText('Lip seal: pressure lifts the lip')
   await select(page, 'It stands so, row 1', 'yes')
   await expect(verdict(page, 'wrongCount')).toContainText('Open')

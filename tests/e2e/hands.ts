@@ -3,6 +3,7 @@ import { expect, type BrowserContext, type Cookie, type Locator, type Page } fro
 import { v7 as uuid } from 'uuid'
 import { SUMS_BY_NAME } from '../../core/sums/index.ts'
 import { planFor, type Plan } from '../../core/sheet/index.ts'
+import { librarySheet, librarySheetNames } from '../sheets.ts'
 import { extend, openingOf, questionsAt } from '../../core/job/index.ts'
 import { SOUND } from '../../demo/figures.ts'
 import { wornFindings } from '../../demo/findings.ts'
@@ -174,8 +175,15 @@ export const GOOD: Figures = {
   'Pressure held for 10 minutes': ['6.0'],
   'Bearing temperature, drive end': ['48'],
   'Bearing temperature, non-drive end': ['45'],
-  'Coupling offset': ['0.02'],
-  'Coupling angularity, over the face': ['0.02'],
+  'Vibration, drive end': ['1.4'],
+  'Vibration, non-drive end': ['1.3'],
+  'Air at the pump': ['18'],
+  'Discharge pressure': ['3.6'],
+  'Motor current': ['68'],
+  'Bearing off the heater': ['92'],
+  'Gap between the clamp halves': ['1.0'],
+  'Feet of the motor': ['0.02'],
+  'Coupling alignment': ['0'],
 }
 
 /** Types figures until the pad no longer asks. */
@@ -225,9 +233,22 @@ const unanswered = (page: Page) =>
     .getByRole('radiogroup')
     .filter({ hasNot: page.locator('.is-disabled') })
 
-/** The first answer of every question, which is the good one, kept together. */
+/** Every answer of the library that holds. */
+const HOLDS = librarySheetNames().flatMap(name =>
+  planFor(librarySheet(name)).whole.checks.flatMap(({ choices = [] }) =>
+    choices.flatMap(({ say, verdict }) => (verdict === 'Holds' ? say : [])),
+  ),
+)
+
+/** The good answer of every question, wherever it stands, kept together. */
 async function answerAsked(page: Page) {
-  for (const group of await unanswered(page).all()) await group.locator('.el-radio-button').first().click()
+  for (const group of await unanswered(page).all()) {
+    const says = await group.locator('.el-radio-button').allInnerTexts()
+    await group
+      .locator('.el-radio-button')
+      .nth(says.findIndex(say => HOLDS.includes(say.trim())))
+      .click()
+  }
   await pad(page).locator('[data-test=keep-asked]').click()
 }
 

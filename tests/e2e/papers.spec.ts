@@ -14,7 +14,7 @@ test('a hold is signed on a paper that a lead wrote down, not by whoever leads',
   await page.locator('[data-test=gate]').click()
   const owed = page.locator('[data-test=gate-pad] li').filter({ hasText: 'Hold point' })
   await expect(owed).toContainText('somebody competent for taper fits')
-  await expect(owed.getByRole('button', { name: 'Concede' })).toHaveCount(0)
+  await expect(owed.getByRole('button', { name: 'Let it pass' })).toHaveCount(0)
   const bench = page.url()
 
   await page.getByRole('link', { name: 'People' }).click()

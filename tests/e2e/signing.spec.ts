@@ -44,11 +44,11 @@ test('a second pair of eyes signs on the fitter’s tablet, which stays the fitt
     .getByRole('listitem')
     .filter({ hasText: 'Hold point' })
     .first()
-    .getByRole('button', { name: 'Concede' })
+    .getByRole('button', { name: 'Let it pass' })
     .click()
   await pad.getByLabel(/Why may it pass/).fill('Seen on the bench')
   // Touched twice, it is asked once, and the second touch shuts nothing.
-  await pad.getByRole('button', { name: 'Give the concession' }).dblclick()
+  await pad.getByRole('button', { name: 'A lead accepts it' }).dblclick()
   await expect(signer.getByRole('button', { name: /^O\. Hallam/ })).toHaveAttribute('aria-pressed', 'true')
   await signer.getByLabel('PIN of O. Hallam').fill('999991')
   await expect(signer.getByRole('alert').filter({ hasText: 'does not belong to that name' })).toBeVisible()
@@ -59,9 +59,9 @@ test('a second pair of eyes signs on the fitter’s tablet, which stays the fitt
 
   // Without the network no PIN can be asked for; other steps go on.
   await context.setOffline(true)
-  await pad.getByRole('button', { name: 'Concede' }).first().click()
+  await pad.getByRole('button', { name: 'Let it pass' }).first().click()
   await pad.getByLabel(/Why may it pass/).fill('No')
-  await pad.getByRole('button', { name: 'Give the concession' }).click()
+  await pad.getByRole('button', { name: 'A lead accepts it' }).click()
   await expect(pad.getByRole('alert')).toContainText('without the network none can be asked for')
   await context.setOffline(false)
 })

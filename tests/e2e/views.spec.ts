@@ -161,9 +161,9 @@ const VIEWS: Record<string, (page: Page) => Promise<void>> = {
     await signIn(page)
     await openBench(page, 'P-310')
     await page.locator('[data-test=gate]').click()
-    await page.getByRole('button', { name: 'Concede' }).first().click()
+    await page.getByRole('button', { name: 'Let it pass' }).first().click()
     await page.getByLabel(/Why may it pass/).fill('One campaign')
-    await page.getByRole('button', { name: 'Give the concession' }).click()
+    await page.getByRole('button', { name: 'A lead accepts it' }).click()
     await expect(page.locator('[data-test=signer]').getByLabel('PIN of O. Hallam')).toBeVisible()
   },
   'a PIN of one’s own': async page => {

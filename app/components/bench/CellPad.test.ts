@@ -67,7 +67,7 @@ it('a way of measuring that the product does not have is read on the pad like an
     ['gearbox end', '0 0.3 0 0.3'],
   ])
   expect(job.view.results.get('gape build')).toMatchObject({ complete: true, judgement: { verdict: 'Out' } })
-  expect(pad.text()).toContain('Out')
+  expect(pad.text()).toContain('Failed')
   expect(pad.text()).toContain('The hub stands askew.')
 })
 

@@ -10,7 +10,7 @@ const choices = computed(() =>
     now: axis.choices.find(one => one.id === job.plan.variants[axis.id])?.title ?? 'not decided yet',
   })),
 )
-const out = computed(() => leftOut(job.plan))
+const out = computed(() => leftOut(job.plan, job.state))
 </script>
 
 <template>

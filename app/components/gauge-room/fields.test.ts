@@ -173,7 +173,7 @@ describe('what a sum gives', () => {
   }
   it('judged figures first, each with what it was held against and what being out does', async () => {
     const got = await given('runout', { maxUm: 50 })
-    expect(got.find('[data-test=verdict-tirUm]').text()).toBe('Out')
+    expect(got.find('[data-test=verdict-tirUm]').text()).toBe('Failed')
     expect(got.find('.says').text()).toBe(
       '116 % of the allowance is gone. Limit maximum 50.0 µm, typed here, from the maker’s manual. The shaft is bent or its centres are off: seals leak and bearings run hot.',
     )

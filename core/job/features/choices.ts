@@ -4,7 +4,7 @@ import { owedKind } from '../ledger/feature.ts'
 import { refusalsAbout } from '../../refusal.ts'
 import { by, section, text } from '../ledger/section.ts'
 import { id, why, type Shaped } from '../ledger/shape.ts'
-import { stamped, type Stamp } from '../ledger/state.ts'
+import { stamped, type JobState, type Stamp } from '../ledger/state.ts'
 import { axisName, choiceName } from '../ledger/words.ts'
 import type { Owing, Source } from '../owed/owing.ts'
 import { outOfReach, unknown } from './sense.ts'
@@ -60,11 +60,20 @@ export function switched(plan: Plan, axis: string, choice: string): Plan {
   return next
 }
 
-/** Steps that the sheet has and this job has not, by the choice that leaves them out. */
-export function leftOut(plan: Plan): string[] {
+/** Steps that the sheet has and this job has not, by what was decided on it. What the machine does not have is nothing left out. */
+export function leftOut(plan: Plan, { chosen }: Pick<JobState, 'chosen'>): string[] {
+  const isOfJob = (axis: string) =>
+    chosen.some(one => one.axis === axis) || plan.sheet.axes.some(one => one.id === axis && one.decided)
+  const whenOf = new Map(plan.source.steps.map(step => [step.id, step.when ?? {}]))
+  const isLeftOut = (step: string) =>
+    Object.entries(whenOf.get(step) ?? {}).some(
+      ([axis, wanted]) => isOfJob(axis) && ![wanted].flat().includes(plan.variants[axis] ?? ''),
+    )
   // Of two ways to do the same, the one not taken is nothing left out.
   const done = new Set(plan.sheet.steps.map(one => one.title))
-  return plan.whole.steps.filter(one => !plan.steps.has(one.id) && !done.has(one.title)).map(one => one.title)
+  return plan.whole.steps
+    .filter(one => !plan.steps.has(one.id) && !done.has(one.title) && isLeftOut(one.id))
+    .map(one => one.title)
 }
 
 /** What is still to be decided of the machine or of how far it is taken; what hangs on it waits. */
@@ -106,7 +115,7 @@ export const sections = {
         what: choiceName(plan, one.axis, one.choice),
         why: one.why,
         // What the choices leave out stays to be read, once, with the last of them.
-        leaves: i === all.length - 1 ? leftOut(plan) : [],
+        leaves: i === all.length - 1 ? leftOut(plan, state) : [],
         ...signed(one),
       })),
     columns: [

@@ -108,6 +108,9 @@ const notAll: Source = ({ plan, state }) =>
       const count = state.counts.get(countKey(ref, way))
       const n = count && accountedFor(count)
       if (n === undefined || n === part.quantity) return []
+      // All that went back are all there are: none of them lies in the machine.
+      const back = state.counts.get(countKey(ref, 'in'))
+      if (way === 'out' && where === 'fitted' && back && accountedFor(back) === part.quantity) return []
       const short = n < part.quantity!
       return [
         {

@@ -243,21 +243,13 @@ describe('mistakes of a fit-up', () => {
       { 'skew-ls-nde End A, left': 0.33, 'skew-ls-nde End B, right': 0.33, 'skew-ls-nde': 0.5 },
       /Skew by strips, wheel, non-drive end Out/,
     ],
-    [
-      'a shell loose in its cap',
-      { 'pinch-hs-nde non-drive end': 0.42 },
-      /Cap pinch, pinion, non-drive end Out/,
-    ],
+    ['a shell loose in its cap', { 'pinch-hs-nde non-drive end': 0.42 }, /Cap pinch, pinion, non-drive end Out/],
     [
       'a strip that cannot measure the gap',
       { 'strips-ls-de middle': 0.35 },
       /Clearance by strips, wheel, drive end Open/,
     ],
-    [
-      'a wire that never touched',
-      { 'pinch-hs-de drive end': 0.6 },
-      /Cap pinch, pinion, drive end Open/,
-    ],
+    ['a wire that never touched', { 'pinch-hs-de drive end': 0.6 }, /Cap pinch, pinion, drive end Open/],
   ])('%s', (_, read, words) => {
     const one = through(read)
     expect(owed(one, 'round')[0]!.what).toMatch(words)

@@ -26,8 +26,9 @@ function piecesShort({ parts, sheet }: Plan, state: JobState): number {
   const ofParts = [...parts.values()].map(({ ref, part }) => {
     const { where } = partState(state, ref)
     if (where === 'on' || !part.quantity) return 0
-    // What did not come off and what did not go back may be the same piece.
-    return Math.max(short(part.quantity, n(ref, 'out')), where === 'fitted' ? short(part.quantity, n(ref, 'in')) : 0)
+    // What did not come off and what did not go back may be the same piece; all that are back are all there are.
+    const back = where === 'fitted' ? n(ref, 'in') : undefined
+    return back === part.quantity ? 0 : Math.max(short(part.quantity, n(ref, 'out')), short(part.quantity, back))
   })
   const items = sheet.steps.flatMap(step => step.leaves ?? []).filter(debt => debt.pieces)
   const ofItems = items.map(({ id, pieces }) => short(n(id, 'in') ?? pieces!, n(id, 'out')))
