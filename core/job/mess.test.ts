@@ -5,7 +5,7 @@ import { mend } from '../../tests/mistakes/mend.ts'
 import { entryOf } from '../../tests/pump.ts'
 import { findingsOf, librarySheet, worker, type Read } from '../../tests/sheets.ts'
 import { WALKS } from '../../tests/walks/index.ts'
-import { canBeReopened, extend, fold, refusalOf, takeIn, viewJob, type AnyEntry } from './index.ts'
+import { canBeReopened, fold, refusalOf, takeIn, viewJob, type AnyEntry } from './index.ts'
 
 const SHEETS = WALKS.filter(one => /^m(3|8|10|14)-/.test(one.sheet))
 

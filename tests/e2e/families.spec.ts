@@ -199,7 +199,7 @@ test('reducer: a disc in line stops what would bury it, is put right, and nothin
   const stop = page
     .getByRole('list', { name: 'Before this step' })
     .getByRole('listitem')
-    .filter({ hasText: 'stamp of the second disc not met' })
+    .filter({ hasText: 'Stamp of the second disc: stands at' })
   // Not folded away either, and with what comes of it.
   await expect(page.getByRole('region', { name: 'Owed' })).toContainText('stops what comes next')
   await expect(stop).toContainText('nothing balances the cam')

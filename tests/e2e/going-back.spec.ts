@@ -1,6 +1,6 @@
 import { expect, test, type Page } from './test.ts'
 import { librarySheet } from '../sheets.ts'
-import { answer, changePerson, confirmStep, doStep, jobAt, readCautions, signIn } from './hands.ts'
+import { answer, changePerson, confirmStep, doStep, jobAt, readCautions, signIn, workUntil } from './hands.ts'
 import { machineBy } from './shelf.ts'
 
 const pad = (page: Page) => page.getByRole('region', { name: 'Gauge pad' })
@@ -89,8 +89,7 @@ test('the machine is not started over a joint that drops its pressure; it is onc
   if (await sure.isVisible()) await sure.click()
   await expect(pad(page)).toContainText('Failed')
   await confirmStep(page)
-  await doStep(page)
-  await doStep(page)
+  await workUntil(page, 'run')
   await expect(page.locator('[data-step=run]')).toBeVisible()
   const stop = card(page).getByRole('listitem').filter({ hasText: 'Pressure held for 10 minutes failed' })
   await expect(stop).toBeVisible()

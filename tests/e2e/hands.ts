@@ -140,6 +140,14 @@ export async function jobAt(page: Page, tag: string, step: string) {
   await expect(page.locator(`[data-step=${step}]`)).toBeVisible()
 }
 
+/** Until the pages lie on the device: from then on they open without the network. */
+export const kept = (page: Page) =>
+  page.evaluate(async () => {
+    const ready = await navigator.serviceWorker.ready
+    if (ready.active!.state !== 'activated')
+      await new Promise(resolve => ready.active!.addEventListener('statechange', resolve))
+  })
+
 /** The step on the card; null once every step is done. */
 export async function stepNow(page: Page): Promise<string | null> {
   const card = page.locator('[data-test=step]')
@@ -358,6 +366,7 @@ export async function answer(page: Page) {
       await mate.getByRole('textbox').fill(rule.example)
       await mate.getByRole('button', { name: 'It reads that' }).click()
     } else if (rule.kind === 'dots') {
+      if (!(await mate.getByRole('button', { name: 'They meet so' }).isVisible())) continue
       const n = 1 + plan.sheet.mates.filter(one => one.rule.kind === 'dots').findIndex(one => one.title === title)
       for (const group of await mate.getByRole('radiogroup').all())
         await group.getByText('●'.repeat(n), { exact: true }).click()

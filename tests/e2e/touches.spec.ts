@@ -1,5 +1,7 @@
 import { expect, test, type Page } from './test.ts'
 import { jobAt, openBench, signIn } from './hands.ts'
+import { librarySheet } from '../sheets.ts'
+import { machineBy } from './shelf.ts'
 
 const pad = (page: Page) => page.getByRole('region', { name: 'Gauge pad' })
 
@@ -15,8 +17,10 @@ async function countTouches(page: Page): Promise<() => Promise<number>> {
 }
 
 test('a journal of six readings takes 24 touches or fewer', async ({ page }) => {
+  // One that nobody has measured before: nothing is odd about what it reads.
+  await machineBy(librarySheet('m14-axially-split-pump'), 'P-945', 'Pump of the touches')
   await signIn(page)
-  await jobAt(page, 'P-325', 'measure-journals')
+  await jobAt(page, 'P-945', 'measure-journals')
   await expect(pad(page).getByRole('heading', { level: 2 })).toHaveText(/Journal/)
   await expect(pad(page).locator('.lead')).toHaveText('60.0')
   const touches = await countTouches(page)

@@ -95,7 +95,6 @@ const notMet: Source = ({ plan, state }) =>
     const answer = state.mates.get(mate.id)
     const isOpen = !answer || answer.notYet
     if (!isOpen && standsMet(state, mate, answer)) return []
-    const part = partState(state, mate.a).where === 'fitted' ? mate.a : mate.b
     const at = [mate.asked, plan.fittedBy.get(mate.a)?.id, plan.fittedBy.get(mate.b)?.id].filter(
       step => step !== undefined,
     )

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { answer, figure, reading, refusal } from '../../../tests/pump.ts'
+import { answer, reading, refusal } from '../../../tests/pump.ts'
 import { atTheGap, wedgeSheet } from '../../../tests/measuring/index.ts'
 import { librarySheet, worker } from '../../../tests/sheets.ts'
 import { WALKS } from '../../../tests/walks/index.ts'

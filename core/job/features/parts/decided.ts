@@ -1,5 +1,5 @@
 import type { ActKind } from '../../ledger/act.ts'
-import { DECISIONS, type Decision } from '../../../sheet/index.ts'
+import { DECISIONS } from '../../../sheet/index.ts'
 import { partState, setPart } from '../../ledger/part.ts'
 import { refusalsAbout } from '../../../refusal.ts'
 import { HANDS } from '../../ledger/roles.ts'
