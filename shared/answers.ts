@@ -1,6 +1,5 @@
 import type { AnyEntry, Competence, EntryKind, LastFigures, Refusal, Role, Standing } from '../core/job/index.ts'
 import type { Moment, ShelfSheet, Variants } from '../core/sheet/index.ts'
-import type { Craft } from '../core/sums/index.ts'
 import type { NextOverhaul } from '../core/wear/next.ts'
 import type { Verdict } from '../core/verdict.ts'
 
@@ -127,10 +126,9 @@ export interface SheetName {
   version: number
 }
 
-/** A sheet, and the crafts whose sums it works out. */
+/** A sheet as it lies on the shelf. */
 export interface SheetAnswer {
   sheet: ShelfSheet
-  crafts: Craft[]
 }
 
 /** Everything the bench of one job needs to start beside its sheet: machine, ledger, names. */

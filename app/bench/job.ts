@@ -13,8 +13,7 @@ import {
   type AnyEntry,
   type Folded,
 } from '~~/core/job'
-import { planFor, type ShelfSheet, type Sums } from '~~/core/sheet'
-import { sumsOfCrafts } from '~~/core/sums/crafts'
+import { planFor, sumNamesOf, type ShelfSheet, type Sums } from '~~/core/sheet'
 import type { AppendAnswer, JobAnswer, Person, SentEntry, SignedInPerson } from '~~/shared/answers'
 import { createAhead } from './ahead'
 import * as boxes from './outbox'
@@ -25,6 +24,7 @@ import { keptOutbox } from '~/device/outbox'
 import { deviceClock } from './clock'
 import { isUnreached } from '~/device/answers'
 import { pauseAfter } from './pauses'
+import { sumsNamed } from './sums'
 import { thisTablet } from './tablet'
 import { listenTo } from './stream'
 
@@ -324,7 +324,7 @@ export async function loadJob(id: string): Promise<Job> {
   await deviceClock.measure()
   const [{ answer, reached, copied }, box] = await Promise.all([askJob(id), keptOutbox(id)])
   const { sheet: name, version } = openingOf(answer.entries)
-  const { sheet, crafts, copied: sheetCopied } = await askSheet({ id: name, version })
-  const sums = await sumsOfCrafts(crafts)
+  const { sheet, copied: sheetCopied } = await askSheet({ id: name, version })
+  const sums = await sumsNamed(sumNamesOf(sheet))
   return createJob(answer, sheet, sums, box, reached, Promise.all([copied, sheetCopied]))
 }

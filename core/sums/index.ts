@@ -55,11 +55,6 @@ export const SUMS_BY_NAME: ReadonlyMap<string, AnySum> = new Map(SUMS.map(sum =>
 /** A sum by its name; undefined where there is none. */
 export const sumNamed = (name: string): AnySum | undefined => SUMS_BY_NAME.get(name)
 
-/** The crafts that some sums belong to; names that are none are passed over. */
-export const craftsOf = (names: readonly string[]): Craft[] => [
-  ...new Set(names.flatMap(name => sumNamed(name)?.craft ?? [])),
-]
-
 export const sumsOf = (craft: Craft): readonly AnySum[] => SUMS.filter(sum => sum.craft === craft)
 
 export const CRAFT_TITLES: Record<Craft, string> = {

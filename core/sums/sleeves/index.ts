@@ -1,6 +1,7 @@
 import { plasticStripSum } from './plastic-strip.ts'
 import { stripSetSum } from './strip-set.ts'
-import { hornStripsSum, skewSum } from './skew.ts'
+import { hornStripsSum } from './horn-strips.ts'
+import { skewSum } from './skew.ts'
 import { pinchSum } from './pinch.ts'
 import { runningClearanceSum } from './running-clearance.ts'
 import { bushPressSum } from './bush-press.ts'

@@ -1,9 +1,7 @@
 import { setResponseHeader } from 'h3'
 import { sheetNameSchema } from '#shared/schemas'
 import type { SheetAnswer } from '../../../../shared/answers.ts'
-import { sumNamesOf } from '../../../../core/sheet/index.ts'
 import { refusalsAbout } from '../../../../core/refusal.ts'
-import { craftsOf } from '../../../../core/sums/index.ts'
 import { database } from '../../../db/client.ts'
 import { sheetOnShelf } from '../../../db/sheets.ts'
 import { fitting, refusal } from '../../../http/answer.ts'
@@ -19,5 +17,5 @@ export default route('signed in', async (event): Promise<SheetAnswer> => {
   const sheet = await sheetOnShelf(database(), id, version)
   if (!sheet) throw refusal(404, refusals.unknown())
   setResponseHeader(event, 'cache-control', 'private, max-age=31536000, immutable')
-  return { sheet, crafts: craftsOf(sumNamesOf(sheet)) }
+  return { sheet }
 })
