@@ -1,5 +1,5 @@
 import { expect, test } from './test.ts'
-import { find, jobAt, kept, openBench, openJob, setDial, signAs, signIn, workUntil } from './hands.ts'
+import { find, jobAt, openBench, openJob, padStands, setDial, signAs, signIn, workUntil } from './hands.ts'
 import { librarySheet } from '../sheets.ts'
 import { machineBy } from './shelf.ts'
 
@@ -37,18 +37,16 @@ test('a reload in mid-job loses nothing, typed figures included', async ({ page 
 
 test('what is done without the network goes when it is back', async ({ page, context }) => {
   await signIn(page)
-  await openJob(page, 'P-440', 'Planned')
-  // Opened once more under the worker, so that all a bench is made of lies here.
-  await kept(page)
-  await page.reload()
-  await expect(page.locator('[data-test=sent]')).toHaveText('all sent')
+  // The pad that is wanted next stands there already.
+  await jobAt(page, 'P-440', 'drain')
+  await padStands(page)
   await context.setOffline(true)
-  await workUntil(page, 'drain')
+  await workUntil(page, 'oil-out')
   await expect(page.locator('[data-test=sent]')).toContainText('waiting')
   await context.setOffline(false)
   await expect(page.locator('[data-test=sent]')).toHaveText('all sent', { timeout: 20_000 })
   await page.reload()
-  await expect(page.locator('[data-step=drain]')).toBeVisible()
+  await expect(page.locator('[data-step=oil-out]')).toBeVisible()
 })
 
 test('two who read the same place without the network are both heard, and the worse stands', async ({

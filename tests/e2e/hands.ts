@@ -140,14 +140,6 @@ export async function jobAt(page: Page, tag: string, step: string) {
   await expect(page.locator(`[data-step=${step}]`)).toBeVisible()
 }
 
-/** Until the pages lie on the device: from then on they open without the network. */
-export const kept = (page: Page) =>
-  page.evaluate(async () => {
-    const ready = await navigator.serviceWorker.ready
-    if (ready.active!.state !== 'activated')
-      await new Promise(resolve => ready.active!.addEventListener('statechange', resolve))
-  })
-
 /** The step on the card; null once every step is done. */
 export async function stepNow(page: Page): Promise<string | null> {
   const card = page.locator('[data-test=step]')

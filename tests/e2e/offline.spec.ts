@@ -1,8 +1,16 @@
 import { expect, test, type Page } from './test.ts'
 import type { AnyEntry } from '../../core/job/index.ts'
-import { doStep, enterPin, jobAt, kept, openBench, signIn, stepNow } from './hands.ts'
+import { doStep, enterPin, jobAt, openBench, signIn, stepNow } from './hands.ts'
 
 test.use({ serviceWorkers: 'allow' })
+
+/** Until the pages lie on the device: from then on they open without the network. */
+const kept = (page: Page) =>
+  page.evaluate(async () => {
+    const ready = await navigator.serviceWorker.ready
+    if (ready.active!.state !== 'activated')
+      await new Promise(resolve => ready.active!.addEventListener('statechange', resolve))
+  })
 
 const ledger = async (page: Page): Promise<(AnyEntry & { by?: string })[]> =>
   (await page.request.get(`/api/jobs/${page.url().split('/').at(-1)}/entries`)).json()

@@ -268,7 +268,7 @@ defineExpose({ confirm })
           >
             {{ step.removes?.length ? 'It is stuck' : 'It will not go' }}
           </el-button>
-          <el-button data-test="items" @click="bench.look({ to: 'items' })">Put in for now</el-button>
+          <el-button data-test="items" @click="bench.look({ to: 'items' })">Left in the machine</el-button>
           <el-button v-if="maySkip && !leaving" data-test="skip" @click="leaving = true">Leave it out</el-button>
         </div>
         <form v-if="leaving" class="leave" @submit.prevent="leaveOut">
@@ -282,7 +282,7 @@ defineExpose({ confirm })
       </template>
       <ul class="next" aria-label="Then">
         <li v-for="one in left" :key="one.id">
-          <el-button class="opens" @click="bench.choose(one.id)">
+          <el-button class="opens" @click="resting || bench.choose(one.id)">
             <span class="figures">{{ job.plan.stepNumber.get(one.id) }}</span>{{ one.title }}
           </el-button>
         </li>
