@@ -34,6 +34,11 @@ const isOff = computed(() => props.n !== undefined && wanted.value !== undefined
   align-items: center;
   flex: none;
 }
+/* What is asked for stands whole in the field. */
+.count :deep(input::placeholder) {
+  font: 500 17px var(--heads);
+  letter-spacing: 0;
+}
 .off {
   color: var(--out);
   font: 500 17px var(--figures);

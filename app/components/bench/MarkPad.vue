@@ -20,7 +20,7 @@ const method = ref(wanted)
 const deg = ref<number | null>(null)
 const text = ref('')
 const dots = ref<number | null>(null)
-const NUMBERS = [1, 2, 3, 4]
+const NUMBERS = [1, 2, 3]
 /** Parts of a kind never get the same number. */
 const taken = computed(() => NUMBERS.flatMap(n => dotsTaken(job.plan, job.state, mate, n) ?? []))
 const takenDots = computed(() => NUMBERS.filter(n => dotsTaken(job.plan, job.state, mate, n)))

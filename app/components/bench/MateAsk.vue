@@ -50,7 +50,7 @@ const pattern = computed(() => {
   return part.keep === 'pattern' ? partState(job.state, props.mate.a).kept?.label : undefined
 })
 /** What is seen may be any number of them, or none on that side. */
-const NUMBERS = [0, 1, 2, 3, 4]
+const NUMBERS = [0, 1, 2, 3]
 const why = ref<string | null>(null)
 const NOT_YET = 'not to be seen yet'
 
