@@ -1,3 +1,4 @@
+import { answersOf, choicesOf } from '../core/job/index.ts'
 import { readdirSync, readFileSync } from 'node:fs'
 import { SUMS_BY_NAME } from '../core/sums/index.ts'
 import { describe, expect, it } from 'vitest'
@@ -30,6 +31,19 @@ describe.each(files)('%s', file => {
     }
     between(written(file).checks.length, 10, 45, 'checks as they are written')
     expect(sheet.notice).toMatch(/maker's manual/)
+  })
+  it('has the right answer first, and longest, no oftener than chance would have it', () => {
+    const { whole } = planFor(sheet)
+    const questions = [
+      ...whole.mates.map(mate => choicesOf(mate).map(({ say, met }) => ({ say, isRight: met }))),
+      ...whole.checks.map(check => answersOf(check).map(({ say, verdict }) => ({ say, isRight: verdict === 'Holds' }))),
+    ].filter(answers => answers.length)
+    const longest = (answers: { say: string }[]) => Math.max(...answers.map(one => one.say.length))
+    const chance = questions.reduce((sum, one) => sum + one.filter(({ isRight }) => isRight).length / one.length, 0)
+    expect(questions.filter(([first]) => first!.isRight).length).toBeLessThanOrEqual(chance)
+    expect(
+      questions.filter(one => one.some(({ say, isRight }) => isRight && say.length === longest(one))).length,
+    ).toBeLessThanOrEqual(chance)
   })
   it('says why every always-new part is always new', () => {
     for (const part of sheet.parts.filter(one => one.renewal === 'always'))

@@ -167,7 +167,7 @@ function turned<T>(name: string, list: readonly T[]): readonly T[] {
   const turn = [...name].reduce((sum, letter) => (sum * TURN + letter.charCodeAt(0)) % 9973, 7) % list.length
   return [...list.slice(turn), ...list.slice(0, turn)]
 }
-const TURN = 31
+const TURN = 47
 
 /** What was typed for a distance comes to the figure that was sent with it, inside what can be believed; else why not. */
 export function typedMm({ title, rule }: Mate, { mm, text = '' }: Pick<MateAnswer, 'mm' | 'text'>): Refusal | null {
