@@ -337,5 +337,38 @@ export const M10_MISTAKES: Mistakes = {
     stands('The end cover goes on turned round', 'end-on', 'end-index', 180, 'end-pull', /drain slot/),
     smeared('The pump gears go in dry', 'pump-build', 'pump gears', 'dry', /do not lift the first oil/),
     stands('A coupling half goes on turned round', 'hubs-on', 'hub-index-fast', 180, 'align', /shake when turned/),
+    outAt(
+      { what: 'The start is tried, and it turns', at: 'try-start', stopped: 'try-start', means: /wrong breaker/ },
+      { 'try-start driven machine': 'it turns or hums' },
+    ),
+    {
+      what: 'Two tooth numbers are written that are no neighbours',
+      at: 'mark-mesh',
+      does: bench =>
+        bench.tries('mark.made', {
+          mate: 'mesh',
+          label: '7 31 33',
+          seenFrom: 'input side',
+          carrier: 'punched numbers',
+        }),
+      says: /teeth 31 and 33 of 71 are no neighbours/,
+      means: /Read the numbers again/,
+      stopped: 'mark-mesh',
+      noticed: AT_ONCE,
+    },
+    outAt(
+      {
+        what: 'A half carries from horn to horn',
+        at: 'blue-read',
+        stopped: 'blue-off',
+        means: /grips the journal at its horns/,
+      },
+      { 'blue-fi-lower': Array.from({ length: 24 }, () => 1).join(';') },
+    ),
+    smeared('The strips are laid on oil', 'fit-lay', 'journals and upper linings', 'oil', /softens the strips/),
+    outAt(
+      { what: 'A baffle touches its shaft', at: 'baffles-on', stopped: 'hubs-on', means: /shavings go into the oil/ },
+      { 'baffle-gap fast shaft, input side': 0.1 },
+    ),
   ],
 }

@@ -291,6 +291,26 @@ export const M3_MISTAKES: Mistakes = {
       },
       { turned: 'it does not turn' },
     ),
+    outAt(
+      { what: 'The start is tried, and it turns', at: 'try-start', stopped: 'try-start', means: /wrong breaker/ },
+      { 'try-start at the machine': 'it turns or hums' },
+    ),
+    stands(
+      'Sealant goes beside the gasket of the end cap',
+      'cap-on',
+      'gasket-bare-cap',
+      'sealant in a line',
+      'cap-pull',
+      /shreds go through the bearing/,
+    ),
+    stands(
+      'Sealant goes beside the gasket of the fast side',
+      'ring-on',
+      'gasket-bare-fast',
+      'sealant in a line',
+      'pins-in',
+      /second gasket/,
+    ),
   ],
 }
 

@@ -326,5 +326,21 @@ export const M8_MISTAKES: Mistakes = {
       { what: 'Drops at the seals are left as they are', at: 'water-test', stopped: 'run', means: /tears the rings/ },
       { 'leak asLeft': 'drops' },
     ),
+    outAt(
+      { what: 'The start is tried, and it turns', at: 'try-start', stopped: 'try-start', means: /wrong breaker/ },
+      { 'try-start at the machine': 'it turns or hums' },
+    ),
+    outAt(
+      { what: 'A head bolt binds in its thread', at: 'try-threads', stopped: 'decide', means: /chase it by hand/ },
+      { 'threads vessel, driven end': 'it binds on the way' },
+    ),
+    stands(
+      'The far head goes on with the dots of the other',
+      'head-far-on',
+      'head-index-far',
+      [1, 2],
+      'head-far-on',
+      /product sours/,
+    ),
   ],
 }
