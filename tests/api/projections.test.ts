@@ -134,7 +134,7 @@ it('a machine stands as its ledgers say: overhauled, opened again, given up, wor
   await readHours(database(), TAG, 5000, null)
 
   // Opened by mistake and given up: the overhaul before it stays the last.
-  await work({ general: 0.4 }, 'isolate', one => one.act('job.cancelled', { why: 'Wrong pump' }, 'lead'))
+  await work({ general: 0.4 }, 'found-running', one => one.act('job.cancelled', { why: 'Wrong pump' }, 'lead'))
   expect(await agree()).toEqual(first)
 
   // The bush is renewed and not measured yet: what was read of the old one is history, and nothing is known of the new.

@@ -1,10 +1,9 @@
-import { accept, type Result } from '../../result.ts'
-import { journalSkew, stripReading, type HornGaps } from '../../sleeves/index.ts'
-import { leftOpen } from '../../verdict.ts'
+import type { Result } from '../../result.ts'
+import { journalSkew, type HornGaps } from '../../sleeves/index.ts'
 import { answering, defineSum, line, say, type Answer } from '../define.ts'
 import { maker, number } from '../fields.ts'
 import { hold } from '../limits.ts'
-import { GAP, SIZE, STRIP, UNFIT_STRIP, VOID, WIDTH, wants } from './shared.ts'
+import { GAP, SIZE, VOID } from './shared.ts'
 
 export const WHERE = {
   spacingMm: number('Between the two rows', 'mm', SIZE),
