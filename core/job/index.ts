@@ -73,7 +73,7 @@ export {
   type Said,
 } from './parts/confirm.ts'
 export { questionsAt } from './parts/starting.ts'
-export { partUnder, type InHand } from './parts/keeping.ts'
+export { labelOf, partUnder, type InHand } from './parts/keeping.ts'
 export { hindrances, isCautionRead, type Hindrance } from './owed/hindrances.ts'
 export { wantedAt } from './next.ts'
 export { nextStep, stepsLeft, unmetNeeds } from './parts/needs.ts'

@@ -195,3 +195,10 @@ export const outAt = ({ what, at, stopped, means }: Told, read: Read): Mistake =
   ...{ what, at, stopped, means, says: /: Out\./, noticed: AT_ONCE },
   does: bench => bench.reads(read).does(at),
 })
+
+/** The start is tried with the locks on, and it turns: the wrong breaker is locked. */
+export const startsLocked = (place: string): Mistake =>
+  outAt(
+    { what: 'The start is tried, and it turns', at: 'try-start', stopped: 'try-start', means: /wrong breaker/ },
+    { [`try-start ${place}`]: 'it turns or hums' },
+  )

@@ -1,5 +1,5 @@
 import { M10 } from '../walks/m10.ts'
-import { AT_ONCE, outAt, short, smeared, stands, swapped, type Mistakes } from './bench.ts'
+import { AT_ONCE, outAt, short, smeared, stands, startsLocked, swapped, type Mistakes } from './bench.ts'
 
 export const M10_MISTAKES: Mistakes = {
   family: 'Gear unit',
@@ -337,10 +337,7 @@ export const M10_MISTAKES: Mistakes = {
     stands('The end cover goes on turned round', 'end-on', 'end-index', 180, 'end-pull', /drain slot/),
     smeared('The pump gears go in dry', 'pump-build', 'pump gears', 'dry', /do not lift the first oil/),
     stands('A coupling half goes on turned round', 'hubs-on', 'hub-index-fast', 180, 'align', /shake when turned/),
-    outAt(
-      { what: 'The start is tried, and it turns', at: 'try-start', stopped: 'try-start', means: /wrong breaker/ },
-      { 'try-start driven machine': 'it turns or hums' },
-    ),
+    startsLocked('driven machine'),
     {
       what: 'Two tooth numbers are written that are no neighbours',
       at: 'mark-mesh',

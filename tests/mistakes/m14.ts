@@ -1,5 +1,5 @@
 import { M14 } from '../walks/m14.ts'
-import { AT_ONCE, outAt, short, smeared, stands, type Mistakes } from './bench.ts'
+import { AT_ONCE, outAt, short, smeared, stands, startsLocked, type Mistakes } from './bench.ts'
 
 export const M14_MISTAKES: Mistakes = {
   family: 'Axially split pump',
@@ -194,10 +194,7 @@ export const M14_MISTAKES: Mistakes = {
       },
       { 'alignment Rim, bottom': -0.5, 'alignment Rim, right': -0.25, 'alignment Rim, left': -0.25 },
     ),
-    outAt(
-      { what: 'The start is tried, and it turns', at: 'try-start', stopped: 'try-start', means: /wrong breaker/ },
-      { 'try-start at the machine': 'it turns or hums' },
-    ),
+    startsLocked('at the machine'),
     outAt(
       { what: 'A stud binds on the way down', at: 'try-threads', stopped: 'decide', means: /chase it by hand/ },
       { 'threads case studs': 'it binds on the way' },

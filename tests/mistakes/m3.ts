@@ -1,5 +1,5 @@
 import { M3 } from '../walks/m3.ts'
-import { AT_ONCE, outAt, short, smeared, stands, type Mistakes } from './bench.ts'
+import { AT_ONCE, outAt, short, smeared, stands, startsLocked, type Mistakes } from './bench.ts'
 
 const LARGE = { size: 'large' }
 const GREASED = { size: 'large', lubrication: 'grease' }
@@ -291,10 +291,7 @@ export const M3_MISTAKES: Mistakes = {
       },
       { turned: 'it does not turn' },
     ),
-    outAt(
-      { what: 'The start is tried, and it turns', at: 'try-start', stopped: 'try-start', means: /wrong breaker/ },
-      { 'try-start at the machine': 'it turns or hums' },
-    ),
+    startsLocked('at the machine'),
     stands(
       'Sealant goes beside the gasket of the end cap',
       'cap-on',

@@ -1,5 +1,5 @@
 import { M8 } from '../walks/m8.ts'
-import { AT_ONCE, outAt, short, smeared, stands, swapped, type Mistakes } from './bench.ts'
+import { AT_ONCE, outAt, short, smeared, stands, startsLocked, swapped, type Mistakes } from './bench.ts'
 
 const DOUBLE = { seal: 'double', body: 'two' }
 
@@ -326,10 +326,7 @@ export const M8_MISTAKES: Mistakes = {
       { what: 'Drops at the seals are left as they are', at: 'water-test', stopped: 'run', means: /tears the rings/ },
       { 'leak asLeft': 'drops' },
     ),
-    outAt(
-      { what: 'The start is tried, and it turns', at: 'try-start', stopped: 'try-start', means: /wrong breaker/ },
-      { 'try-start at the machine': 'it turns or hums' },
-    ),
+    startsLocked('at the machine'),
     outAt(
       { what: 'A head bolt binds in its thread', at: 'try-threads', stopped: 'decide', means: /chase it by hand/ },
       { 'threads vessel, driven end': 'it binds on the way' },

@@ -1,5 +1,6 @@
 import {
   coveredAt,
+  decidedWith,
   doorOf,
   isWanted,
   markOf,
@@ -43,7 +44,9 @@ function mendOut(by: Technician, { check, moment }: { check: string; moment: Mom
 }
 
 function renew(by: Technician, part: string) {
-  by.act('part.decided', { parts: [part], choice: 'renew', why: 'Found out' })
+  const { state } = by.folded
+  const proposal = proposalsOf(by.plan, state, viewJob(by.plan, state).results).get(part)
+  by.act('part.decided', decidedWith([part], 'renew', proposal, 'Found out'))
   by.act('part.renewed', { part, from: newFrom(by.plan.parts.get(part)!.part) })
 }
 

@@ -3,6 +3,7 @@ import {
   accountedFor,
   allSaid,
   canBeReopened,
+  labelOf,
   countKey,
   countText,
   markText,
@@ -54,14 +55,15 @@ const again = computed(() => {
 const isAway = computed(
   () => !now.value.returned && (now.value.decision?.choice === 'send out' || now.value.decision?.choice === 'rework'),
 )
+/** What it is kept under. */
+const way = computed(() => labelOf(one.value.part))
 function keepIt() {
-  const way = one.value.part.keep === 'bag' ? 'bag' : 'tag'
   if (!label.value.trim()) {
-    why.value = `Give the ${way} a number first.`
+    why.value = `Give the ${way.value} a number first.`
     return
   }
   why.value = job.act(
-    way === 'bag'
+    way.value === 'bag'
       ? { kind: 'part.bagged', payload: { parts: [props.part], bag: label.value.trim() } }
       : { kind: 'part.tagged', payload: { part: props.part, tag: label.value.trim() } },
   )
@@ -162,15 +164,11 @@ const account = ({ way, count, short }: (typeof counts.value)[number]) => {
       }}
     </p>
     <p v-for="face in one.part.faces" :key="face.face" class="soft">{{ face.face }}: {{ face.medium }}</p>
-    <form
-      v-if="now.where === 'off' && (one.part.keep === 'pattern' || (one.part.keep !== 'lay' && !isAlways))"
-      class="row"
-      @submit.prevent="keepIt"
-    >
-      <label for="label">{{ one.part.keep === 'bag' ? 'Bag' : 'Tag' }}</label>
+    <form v-if="now.where === 'off' && way" class="row" @submit.prevent="keepIt">
+      <label for="label">{{ way === 'bag' ? 'Bag' : 'Tag' }}</label>
       <el-input id="label" v-model="label" class="figures" maxlength="24" :placeholder="now.kept?.label" />
       <el-button native-type="submit" :type="now.kept ? undefined : 'primary'">{{
-        one.part.keep === 'bag' ? 'Bag it' : 'Tag it'
+        way === 'bag' ? 'Bag it' : 'Tag it'
       }}</el-button>
     </form>
     <div v-for="count in counts" :key="count.way" class="row">

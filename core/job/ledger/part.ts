@@ -57,5 +57,7 @@ export const setPart = (state: Draft, ref: Ref, more: Partial<PartState>) =>
 export const changedAt = (
   { renewals, returns }: Pick<JobState, 'renewals' | 'returns'>,
   refs: readonly Ref[],
-): number =>
-  [...renewals, ...returns].reduce((newest, one) => (refs.includes(one.part) ? Math.max(newest, one.n) : newest), 0)
+): number => Math.max(newestOf(renewals, refs), newestOf(returns, refs))
+
+const newestOf = (list: readonly (Pick<Stamp, 'n'> & { part: Ref })[], refs: readonly Ref[]): number =>
+  list.reduce((newest, one) => (refs.includes(one.part) ? Math.max(newest, one.n) : newest), 0)

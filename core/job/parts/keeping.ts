@@ -1,4 +1,4 @@
-import type { Plan, Ref, Step } from '../../sheet/index.ts'
+import type { Part, Plan, Ref, Step } from '../../sheet/index.ts'
 import { partState, type PartState } from '../ledger/part.ts'
 import { refusalsAbout, type Refusal } from '../../refusal.ts'
 import type { JobState } from '../ledger/state.ts'
@@ -23,12 +23,13 @@ export function bagGroupOf(plan: Plan, ref: Ref): string {
   return part.bagGroup ?? (part.lookalike ? ref : `step ${plan.removedBy.get(ref)?.id ?? ref}`)
 }
 
+/** What a part is kept under when it is off: a bag, or a tag; null where it is laid out, or thrown away. */
+export const labelOf = ({ keep, renewal }: Pick<Part, 'keep' | 'renewal'>): 'bag' | 'tag' | null =>
+  keep === 'pattern' ? 'tag' : keep === 'lay' || renewal === 'always' ? null : keep
+
 /** Parts this step takes off that are kept in a bag, or under a tag. */
 export const keptBy = (plan: Plan, step: Step, way: 'bag' | 'tag'): Ref[] =>
-  (step.removes ?? []).filter(ref => {
-    const { part } = plan.parts.get(ref)!
-    return part.keep === 'pattern' ? way === 'tag' : part.keep === way && part.renewal !== 'always'
-  })
+  (step.removes ?? []).filter(ref => labelOf(plan.parts.get(ref)!.part) === way)
 
 /** The bags a step fills, each with what goes in it. */
 export function bagsOf(plan: Plan, step: Step): { group: string; parts: Ref[] }[] {

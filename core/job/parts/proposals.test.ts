@@ -67,7 +67,7 @@ describe('deciding', () => {
   it('asks no reason for what is proposed, and one for anything else', () => {
     const one = inspected(BLADES, { 'edge-b place 3': 'a crack at a slot' })
     const says = (part: string, choice: 'reuse' | 'renew', why?: string) =>
-      refusal(one, 'part.decided', { parts: [part], choice, ...(why ? { why } : {}) })
+      refusal(one, 'part.decided', decidedWith([part], choice, proposalFor(one, part), why))
     expect(says('blade@b3', 'renew')).toBeNull()
     expect(says('blade@b2', 'reuse')).toBeNull()
     const why = says('blade@b3', 'reuse')!
@@ -76,6 +76,12 @@ describe('deciding', () => {
     )
     expect(says('blade@b3', 'reuse', 'The crack is a scratch, seen under a glass')).toBeNull()
     expect(says('blade@b2', 'renew')).toMatchObject({ code: 'part.decided.against' })
+    // Nor is it hidden what it was decided against.
+    const hidden = { parts: ['blade@b3'], choice: 'reuse', why: 'It will do', proposed: 'reuse' } as const
+    expect(refusal(one, 'part.decided', hidden)).toMatchObject({ code: 'part.decided.proposedNow' })
+    expect(refusal(one, 'part.decided', { ...hidden, proposed: undefined })).toMatchObject({
+      code: 'part.decided.proposedNow',
+    })
   })
   it('three things against what was proposed stand first on the list that is signed against, and on the record', () => {
     const one = inspected(BLADES, { 'edge-b place 3': 'a crack at a slot', 'springs-primary far end': 11.2 })

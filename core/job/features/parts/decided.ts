@@ -15,6 +15,8 @@ const refusals = refusalsAbout('part.decided', {
   alwaysNew: ({ part, why }: { part: string; why: string }) => `${part} is always renewed: ${why}.`,
   against: ({ part, choice, because }: { part: string; choice: string; because: string }) =>
     `${part}: ${because ? `${because}; ` : 'it was looked at and nothing was found; '}${choice} is proposed. Say why it is decided otherwise.`,
+  proposedNow: ({ part, choice }: { part: string; choice: string }) =>
+    `${part}: ${choice} is proposed now. Look at it again, then decide.`,
   newTaken: ({ part }: { part: string }) => `A new ${part} was taken for it already. Take that back first.`,
 })
 
@@ -46,13 +48,15 @@ export const partDecided: ActKind<Decided> = {
     return fresh ? refusals.newTaken({ part: plan.parts.get(fresh)!.name.toLowerCase() }) : null
   },
   // Taking what is proposed asks no reason; going against it does.
-  live: ({ plan, state }, { payload: { parts, choice: chosen, why } }) => {
-    if (why?.trim()) return []
+  live: ({ plan, state }, { payload: { parts, choice: chosen, why, proposed } }) => {
     const proposals = proposalsOf(plan, state, checkResults(plan, state))
     const against = parts.find(ref => proposals.has(ref) && proposals.get(ref)!.choice !== chosen)
     if (against === undefined) return []
     const { choice, because } = proposals.get(against)!
-    return [refusals.against({ part: partName(plan, against), choice, because: because.join('; ') })]
+    const part = partName(plan, against)
+    if (!why?.trim()) return [refusals.against({ part, choice, because: because.join('; ') })]
+    // The record says what it was decided against: that is not the sender's to say otherwise.
+    return proposed === choice ? [] : [refusals.proposedNow({ part, choice })]
   },
   apply: (state, entry) => {
     // Of two that had not seen each other the one that trusts the part less stands.

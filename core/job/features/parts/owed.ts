@@ -5,6 +5,7 @@ import { id } from '../../ledger/shape.ts'
 import type { JobState } from '../../ledger/state.ts'
 import { partName } from '../../ledger/words.ts'
 import { beforeCover, type Owing, type Source } from '../../owed/owing.ts'
+import { labelOf } from '../../parts/keeping.ts'
 import { onTrial } from '../../parts/rounds.ts'
 
 /** What parts owe: kept, decided, new, back, and in their own place. */
@@ -25,7 +26,7 @@ const RULES: Rule[] = [
   {
     kind: 'keep',
     station: 'strip',
-    owed: (part, now) => !now.kept && (part.keep === 'pattern' || (part.keep !== 'lay' && !isAlways(part))),
+    owed: (part, now) => !now.kept && labelOf(part) !== null,
     what: (part, name) => `${KEPT_AS[part.keep]}: ${name}`,
     why: part =>
       part.keep === 'pattern'
