@@ -1,5 +1,6 @@
 import Papa from 'papaparse'
 import { describe, expect, it } from 'vitest'
+import { VERDICT_WORDS } from '../../core/verdict.ts'
 import { must } from '../../tests/must.ts'
 import { runSum, SUMS, sumNamed } from '../../core/sums/index.ts'
 import { sumAsCsv, sumAsText } from './sumCopy.ts'
@@ -46,7 +47,7 @@ describe.each(SUMS.map(sum => ({ name: sum.name, sum })))('$name, taken away', (
     expect(text.split('\n')[0]).toContain(sum.title)
     expect(text).toMatch(/\nhttp:\/\/site\/gauge-room$/)
     expect(text).not.toMatch(/undefined|NaN|\[object|null/)
-    for (const { held } of answer.figures) if (held) expect(text).toContain(held.verdict)
+    for (const { held } of answer.figures) if (held) expect(text).toContain(VERDICT_WORDS[held.verdict])
     for (const line of answer.working) expect(text).toContain(line.gives)
   })
   it('as CSV is a table of one shape that reads back', () => {

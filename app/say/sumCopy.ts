@@ -1,3 +1,4 @@
+import { VERDICT_WORDS } from '~~/core/verdict'
 import Papa from 'papaparse'
 import type { Answer, AnySum, Field } from '~~/core/sums'
 import { limitWords, showFigureOf } from './figures'
@@ -26,7 +27,7 @@ export function sumAsText(sum: AnySum, input: Record<string, unknown>, answer: A
       .map(one => {
         const shown = showFigureOf(one, 'mm')
         const held = one.held
-          ? `: ${one.held.verdict}${limitWords(one.held, one, 'mm') ? `, limit ${limitWords(one.held, one, 'mm')}` : ''}, ${one.held.source}${one.held.consequence ? `; ${one.held.consequence}` : ''}${one.held.would ? `; past it ${one.held.would}` : ''}`
+          ? `: ${VERDICT_WORDS[one.held.verdict]}${limitWords(one.held, one, 'mm') ? `, limit ${limitWords(one.held, one, 'mm')}` : ''}, ${one.held.source}${one.held.consequence ? `; ${one.held.consequence}` : ''}${one.held.would ? `; past it ${one.held.would}` : ''}`
           : ''
         return `= ${one.what} ${shown.figure}${shown.unit ? ` ${shown.unit}` : ''}${held}`
       }),

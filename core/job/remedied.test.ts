@@ -63,7 +63,7 @@ describe('something put right where it is', () => {
     const [row] = recordOf(one.opened, one.folded.entries, new Map()).remedied
     expect(row).toMatchObject({
       title: 'Seal setting distance',
-      was: expect.stringMatching(/^47.*, Out$/),
+      was: expect.stringMatching(/^47.*, Failed$/),
       remedy: 'Pushed back to the line',
       is: expect.stringMatching(/^42.*, Holds$/),
     })
@@ -140,7 +140,7 @@ it('place by place, what was good is not measured again', () => {
   gear.act('reading.taken', reading('pin-height', 'build', [[6]], { station: 'output side' }))
   expect(resultAt(gear, 'pin-height', 'build').judgement.verdict).not.toBe('Out')
   const [row] = recordOf(gear.opened, gear.folded.entries, new Map()).remedied
-  expect(row?.was).toMatch(/Out$/)
+  expect(row?.was).toMatch(/Failed$/)
 })
 
 it('what was found on the bench stays as it was found, and is read again once it is put right', () => {
@@ -164,7 +164,7 @@ it('what was found on the bench stays as it was found, and is read again once it
   expect(recordOf(one.opened, one.folded.entries, new Map()).remedied).toMatchObject([
     {
       title: 'Faces, driven end',
-      was: expect.stringMatching(/Out$/),
+      was: expect.stringMatching(/Failed$/),
       remedy: 'Lapped',
       is: expect.stringMatching(/Holds$/),
     },

@@ -61,7 +61,7 @@ describe('overhaul or close up', () => {
     tight.workUntil('decide-depth')
     expect(proposalOf(tight.plan, viewJob(tight.plan, tight.folded.state).results, axis)).toEqual({
       choice: 'overhaul',
-      why: 'Gap, lobe to lobe: Out',
+      why: 'Gap, lobe to lobe: Failed',
     })
     const sound = worker(sheet)
     sound.workUntil('decide-depth')

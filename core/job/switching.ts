@@ -1,3 +1,4 @@
+import { VERDICT_WORDS } from '../verdict.ts'
 import type { Axis, Plan } from '../sheet/index.ts'
 import { obligations } from './debts.ts'
 import { switched } from './features/choices.ts'
@@ -26,7 +27,7 @@ export function proposalOf(plan: Plan, results: Map<string, CheckResult>, { deci
     if (!last) continue
     const said = last.value === null ? undefined : check.choices?.[last.value]?.say
     if (say === undefined ? last.judgement.verdict === verdict : said === say)
-      return { choice, why: `${check.title}: ${say ?? verdict}` }
+      return { choice, why: `${check.title}: ${say ?? VERDICT_WORDS[verdict!]}` }
   }
   const read = (decided?.proposes ?? []).every(({ check }) => {
     const one = plan.checks.get(check)

@@ -137,7 +137,7 @@ test.describe('gear unit', () => {
     await confirmStep(page)
     await doStep(page)
     await expect(page.locator('[data-step=journals-oiled]')).toBeVisible()
-    await expect(before(page)).toContainText('Pinch by wire, slow shaft, input side Out')
+    await expect(before(page)).toContainText('Pinch by wire, slow shaft, input side, failed')
     await expect(pad(page)).toContainText('dress the cover, never the half')
     await pad(page).getByText('the cover was dressed', { exact: true }).click()
     await page.locator('[data-test=begin-round]').click()

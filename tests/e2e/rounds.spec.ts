@@ -51,7 +51,7 @@ test('a fit-up goes round until it has come out good', async ({ page }) => {
   // The loop has not come out good: named, and nothing goes on for good.
   await expect(page.locator('[data-step=lay-in]')).toBeVisible()
   await expect(page.getByRole('list', { name: 'Before this step' })).toContainText(
-    'Clearance by strips, pinion, drive end Out',
+    'Clearance by strips, pinion, drive end, failed',
   )
   await expect(pad(page)).toContainText('he film breaks and the bearing wipes')
   await page.locator('[data-test=begin-round]').click()

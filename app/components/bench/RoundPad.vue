@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { roundsOf, shortOf, type CheckResult, type RoundGoal } from '~~/core/job'
+import type { Loop } from '~~/core/sheet'
 import { VERDICT_WORDS } from '~~/core/verdict'
 
 /** A loop round by round: what was changed between them, what each read, which is void and why; and the way into the next. */
@@ -47,6 +48,12 @@ function begin() {
   changed.value = []
   bench.look(null)
 }
+/** What may have been changed: what would bring right what failed stands first. */
+const changes = computed(() => {
+  const failed = short.value.map(one => one.check.id)
+  const mends = (one: Loop['changes'][number]) => one.voids.some(id => failed.includes(id))
+  return loop.value.changes.toSorted((a, b) => Number(mends(b)) - Number(mends(a)))
+})
 function spoil() {
   why.value = !spoiled.value.length
     ? 'Say which reading was spoiled.'
@@ -114,7 +121,7 @@ function spoil() {
       <div v-else class="ask">
         <p class="label">What is changed before the next round?</p>
         <el-checkbox-group v-model="changed" aria-label="What is changed?">
-          <el-checkbox-button v-for="one in loop.changes" :key="one.say" :value="one.say">
+          <el-checkbox-button v-for="one in changes" :key="one.say" :value="one.say">
             {{ one.say }}
           </el-checkbox-button>
         </el-checkbox-group>
@@ -178,5 +185,10 @@ td small {
 .ask {
   display: grid;
   gap: 6px;
+}
+/* However many there are, the way on stays in sight. */
+.ask :deep(.el-checkbox-group) {
+  max-height: 150px;
+  overflow: auto;
 }
 </style>

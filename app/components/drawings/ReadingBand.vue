@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { fixed } from '~~/core/quantity'
-import { DEFAULT_WARNING_SHARE, type Limits, type Verdict } from '~~/core/verdict'
+import { DEFAULT_WARNING_SHARE, VERDICT_WORDS, type Limits, type Verdict } from '~~/core/verdict'
 
 /** The limit drawn as a band on a rule, the reading as a needle on it; hollow needles are other tries, the bar the last overhaul. */
 const props = defineProps<{
@@ -54,7 +54,9 @@ const tickDecimals = computed(() => {
   return [props.decimals, props.decimals + 1, props.decimals + 2].find(isWhole) ?? props.decimals
 })
 const words = computed(() =>
-  props.value === null ? 'No reading yet' : `Reading ${fixed(shown(props.value), props.decimals)}, ${props.verdict}`,
+  props.value === null
+    ? 'No reading yet'
+    : `Reading ${fixed(shown(props.value), props.decimals)}, ${VERDICT_WORDS[props.verdict]}`,
 )
 </script>
 

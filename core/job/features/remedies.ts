@@ -1,3 +1,4 @@
+import { VERDICT_WORDS } from '../../verdict.ts'
 import { MOMENTS, readingKey, stepsBefore, type Moment, type Plan, type Step } from '../../sheet/index.ts'
 import type { ActKind } from '../ledger/act.ts'
 import { refusalsAbout, type Refusal } from '../../refusal.ts'
@@ -138,7 +139,8 @@ export const sections = {
     title: 'Put right and measured again',
     in: 'remarks',
     rows: ({ plan, state, results, system, by: signed }) => {
-      const say = (result: CheckResult) => `${showValue(result.check, result, system)}, ${result.judgement.verdict}`
+      const say = (result: CheckResult) =>
+        `${showValue(result.check, result, system)}, ${VERDICT_WORDS[result.judgement.verdict]}`
       const row = (stamp: Stamp, was: CheckResult, moment: Moment, remedy: string) => {
         const is = results.get(readingKey(was.check.id, moment))!
         return {

@@ -1,3 +1,4 @@
+import { VERDICT_WORDS } from '../../verdict.ts'
 import type { Plan, Step } from '../../sheet/index.ts'
 import type { ActKind } from '../ledger/act.ts'
 import type { AnyEntry } from '../ledger/entry.ts'
@@ -292,7 +293,7 @@ export const sections = {
           .filter(gone => gone.entry === one.entry && plan.checks.has(gone.check))
           .map(gone => {
             const result = resultOfVoided(plan, state, gone)
-            return `${result.check.title}: ${showValue(result.check, result, system)}, ${result.judgement.verdict}`
+            return `${result.check.title}: ${showValue(result.check, result, system)}, ${VERDICT_WORDS[result.judgement.verdict]}`
           }),
         ...signed(one),
       }))

@@ -1,3 +1,4 @@
+import { VERDICT_WORDS } from '../../verdict.ts'
 import { canBeReopened } from '../parts/over.ts'
 import { readingKey } from '../../sheet/index.ts'
 import type { ActKind } from '../ledger/act.ts'
@@ -107,7 +108,7 @@ const notGood: Source = ({ plan, state, results }) =>
       {
         id: { kind: 'round', loop: loop.id },
         station: waits.station,
-        what: `${loop.title}: ${check.title} ${judgement.verdict}${more.length ? ` and ${more.length} more` : ''}`,
+        what: `${loop.title}: ${check.title}, ${VERDICT_WORDS[judgement.verdict].toLowerCase()}${more.length ? ` and ${more.length} more` : ''}`,
         why: consequence ?? again ?? 'Change what it needs, and go through another round',
         step: waits.id,
         settle: { to: 'round', loop: loop.id },
@@ -134,7 +135,7 @@ export const sections = {
         if (!loop.steps.some(step => state.steps.has(step)) && !state.rounds.has(loop.id)) return []
         return roundsOf(plan, state, results, loop).map(round => {
           const say = ({ result }: RoundGoal) =>
-            `${result.check.title}: ${showValue(result.check, result, system)}, ${result.judgement.verdict}`
+            `${result.check.title}: ${showValue(result.check, result, system)}, ${VERDICT_WORDS[result.judgement.verdict]}`
           const goals = [...round.goals.values()]
           return {
             loop: loop.title,

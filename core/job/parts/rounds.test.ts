@@ -237,19 +237,23 @@ describe('a sum of the sheet', () => {
 /** Honest mistakes of a fit-up: each is named, and the same walk without it is silent. */
 describe('mistakes of a fit-up', () => {
   it.each<[string, Read, RegExp]>([
-    ['a bearing too tight at one end', { 'strips-hs-de drive end': 0.9 }, /Clearance by strips, pinion, drive end Out/],
+    [
+      'a bearing too tight at one end',
+      { 'strips-hs-de drive end': 0.9 },
+      /Clearance by strips, pinion, drive end, failed/,
+    ],
     [
       'a shaft that lies askew',
       { 'skew-ls-nde End A, left': 0.33, 'skew-ls-nde End B, right': 0.33, 'skew-ls-nde': 0.5 },
-      /Skew by strips, wheel, non-drive end Out/,
+      /Skew by strips, wheel, non-drive end, failed/,
     ],
-    ['a shell loose in its cap', { 'pinch-hs-nde non-drive end': 0.42 }, /Cap pinch, pinion, non-drive end Out/],
+    ['a shell loose in its cap', { 'pinch-hs-nde non-drive end': 0.42 }, /Cap pinch, pinion, non-drive end, failed/],
     [
       'a strip that cannot measure the gap',
       { 'strips-ls-de middle': 0.35 },
-      /Clearance by strips, wheel, drive end Open/,
+      /Clearance by strips, wheel, drive end, open/,
     ],
-    ['a wire that never touched', { 'pinch-hs-de drive end': 0.6 }, /Cap pinch, pinion, drive end Open/],
+    ['a wire that never touched', { 'pinch-hs-de drive end': 0.6 }, /Cap pinch, pinion, drive end, open/],
   ])('%s', (_, read, words) => {
     const one = through(read)
     expect(owed(one, 'round')[0]!.what).toMatch(words)

@@ -42,7 +42,7 @@ describe('fits from measured sizes', () => {
     const least = answer.figures.find(one => one.key === 'minClearanceUm')!
     expect(least.held).toMatchObject({ verdict: 'Out', side: 'low', source: expect.stringMatching(/maker/) })
     expect(answer.figures.filter(one => one.held?.source.includes('ISO 286'))).toEqual([])
-    expect(answer.notes![0]).toMatch(/By H7\/k6 alone, -21 to 28 µm, it would be Holds/)
+    expect(answer.notes![0]).toMatch(/By H7\/k6 alone, -21 to 28 µm, it would be: Holds/)
   })
   it('pins its mean clearance in millimetres', () =>
     expect(must(withChanges('measured-fit')).reading).toMatchObject({

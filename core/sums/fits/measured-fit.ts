@@ -1,3 +1,4 @@
+import { VERDICT_WORDS } from '../../verdict.ts'
 import { classOfMeasured, fitOfClasses, limitsOfClass, measuredFit, parseClass, worseEnd } from '../../fits/index.ts'
 import { meanOf } from '../../gauging/index.ts'
 import { refuse } from '../../result.ts'
@@ -163,7 +164,7 @@ export const measuredFitSum = defineSum({
         notes:
           isMakers && general && byClass
             ? [
-                `The maker’s span (${MAKER}) goes before the classes. By ${hole}/${shaft} alone, ${say(general.limits.min, 1)} to ${say(general.limits.max, 1)} µm, it would be ${byClass.verdict}.`,
+                `The maker’s span (${MAKER}) goes before the classes. By ${hole}/${shaft} alone, ${say(general.limits.min, 1)} to ${say(general.limits.max, 1)} µm, it would be: ${VERDICT_WORDS[byClass.verdict]}.`,
               ]
             : [],
         reading: { row: 'figure', tries: [[made.meanClearanceUm / 1000]] },
