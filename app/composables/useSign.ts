@@ -1,4 +1,4 @@
-import { ACTS, type Act } from '~~/core/job'
+import { ACTS, type Act, type SignedLine } from '~~/core/job'
 import type { SignedInPerson } from '~~/shared/answers'
 
 /** What came of asking for a signature: null when it is given or left, else the sentence that says why it cannot be. */
@@ -14,11 +14,18 @@ export function useSign() {
     title: string,
     acts: (who: SignedInPerson) => Act[],
     isFor = (who: SignedInPerson) => acts(who).every(one => ACTS[one.kind].by.includes(who.role)),
+    list: SignedLine[] = [],
   ): Promise<Signed> {
     const away = job.cannotSign()
     if (away) return { isSigned: false, why: away }
     const refuses = (who: SignedInPerson) => job.refusalFor(who, acts(who))
-    const isSigned = await signing.ask({ title, isFor, refuses, sign: (who, pin) => job.sign(who, pin, acts(who)) })
+    const isSigned = await signing.ask({
+      title,
+      list,
+      isFor,
+      refuses,
+      sign: (who, pin) => job.sign(who, pin, acts(who)),
+    })
     return { isSigned, why: null }
   }
 

@@ -1,9 +1,12 @@
 import { defineStore } from 'pinia'
+import type { SignedLine } from '~~/core/job'
 import type { SignedInPerson } from '~~/shared/answers'
 
 /** Something to be signed: what it is, who may, and the signing itself. */
 export interface ToSign {
   title: string
+  /** What it is signed for, line by line, where that wants to be read. */
+  list?: SignedLine[]
   /** Whether it is for somebody like them to sign, by role or paper. */
   isFor: (who: SignedInPerson) => boolean
   /** Why somebody may not sign it; null when they may. */

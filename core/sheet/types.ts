@@ -500,8 +500,11 @@ export interface Step {
   lubricants?: Lubrication[]
   /** Debts this step leaves: something loose, parked or put in for the time being, until a later step. */
   leaves?: Debt[]
-  /** What is looked at in passing and written down; the words are offered, others may be typed. */
-  found?: { ask: string; words: string[] }
+  /**
+   * What is looked at in passing and written down; the words are offered, others may be typed. One that is `suspect` came
+   * off something, and it is asked what that was before the parts are decided.
+   */
+  found?: { ask: string; words: string[]; suspect?: string[] }
   /** A second pair of eyes signs here. */
   hold?: Hold
   /** A gate: what is shut by this step, by its name, or the case. Everything owed behind it must be settled. */

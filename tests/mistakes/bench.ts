@@ -1,5 +1,11 @@
 import {
   asksOf,
+  checkResults,
+  decidedWith,
+  oddnessOf,
+  proposalsOf,
+  readDraft,
+  readingKey,
   hindrances,
   answerText,
   lacks,
@@ -14,7 +20,8 @@ import {
   type Role,
   type Said,
 } from '../../core/job/index.ts'
-import type { Step, Variants } from '../../core/sheet/index.ts'
+import { VERDICT_WORDS } from '../../core/verdict.ts'
+import type { Decision, Moment, Ref, Step, Variants } from '../../core/sheet/index.ts'
 import { saidOtherwise, type Technician } from '../../demo/technician.ts'
 import { entryOf } from '../pump.ts'
 import { findingsOf, type Read } from '../sheets.ts'
@@ -118,6 +125,43 @@ export class Bench {
     return this
   }
 
+  /**
+   * Types a figure without its unit, and is asked before it is kept; the one that is right is not asked about.
+   * @param at check and moment, and the place where there are several
+   * @param last what the last overhaul found there
+   */
+  types(at: string, value: number, { last, right }: { last?: number; right: number }): this {
+    const [check, moment, ...place] = at.split(' ') as [string, Moment, ...string[]]
+    const now = checkResults(this.plan, this.by.folded.state).get(readingKey(check, moment))!
+    const cell = now.worked.cells.find(one => !place.length || one.place === place.join(' '))!
+    const asked = (read: number) =>
+      oddnessOf(readDraft(this.plan, now, cell, { values: [cell.row.figures === 2 ? [0, read] : [read]] }), cell, {
+        found: last === undefined ? {} : { '': last },
+        system: 'mm',
+        bareIn: now.check.unit,
+        results: viewJob(this.plan, this.by.folded.state).results,
+      })
+    if (asked(right) !== null) throw new Error(`The right figure is asked about: ${asked(right)}`)
+    const why = asked(value)
+    if (!why) return this
+    this.heard.push(why)
+    this.refused.add(now.check.at.find(one => one.moment === moment)!.step)
+    return this
+  }
+
+  /** Decides a part, and what is proposed for it is said with it. */
+  decides(part: Ref, choice: Decision, why?: string): this {
+    const { state } = this.by.folded
+    const proposal = proposalsOf(this.plan, state, viewJob(this.plan, state).results).get(part)
+    const payload = decidedWith([part], choice, proposal, why)
+    const refused = refusalOf(this.by.opened, this.by.folded, entryOf('part.decided', payload, { role: 'fitter' }))
+    if (refused) {
+      this.heard.push(sentenceOf(refused))
+      this.refused.add('decide')
+    } else this.by.act('part.decided', payload)
+    return this
+  }
+
   /** The steps that are stopped by what another does not owe, in their order: where one was refused as it was done, that one. */
   stoppedBefore(right: Bench): string[] {
     const { owed } = viewJob(this.plan, this.by.folded.state)
@@ -144,7 +188,7 @@ export class Bench {
   said(): { text: string; noticed: string }[] {
     const { results, owed } = viewJob(this.plan, this.by.folded.state)
     const read = [...results.values()].flatMap(({ check, judgement: { verdict }, consequence, again, owed: is }) => [
-      ...(is && consequence ? [`${check.title}: ${verdict}. ${consequence}`] : []),
+      ...(is && consequence ? [`${check.title}: ${VERDICT_WORDS[verdict]}. ${consequence}`] : []),
       ...(is && again ? [`${check.title}: ${again}`] : []),
     ])
     return [
@@ -192,8 +236,44 @@ export const short = (
 
 /** Something reads otherwise than it may, and the step is gone on from. */
 export const outAt = ({ what, at, stopped, means }: Told, read: Read): Mistake => ({
-  ...{ what, at, stopped, means, says: /: Out\./, noticed: AT_ONCE },
+  ...{ what, at, stopped, means, says: /: Failed\./, noticed: AT_ONCE },
   does: bench => bench.reads(read).does(at),
+})
+
+/** A figure that cannot be what the gauge shows, or not in that unit: it is asked before it is kept. */
+export const slip = (
+  what: string,
+  at: string,
+  [key, value, right, last]: [key: string, value: number, right: number, last?: number],
+  says: RegExp,
+): Mistake => ({
+  ...{ what, at, says, means: /Is (that what|it)|Which of them/, stopped: at, noticed: AT_ONCE },
+  does: bench => {
+    bench.by.prepare(bench.step(at))
+    bench.types(key, value, { right, last })
+  },
+})
+
+/** What was found is decided against, and nobody is told why. */
+export const against = (
+  what: string,
+  found: Read,
+  [part, choice]: [Ref, Decision],
+  means: RegExp,
+  seenAt: string,
+): Mistake => ({
+  ...{ what, at: seenAt, means, says: /is proposed\. Say why/, stopped: 'decide', noticed: AT_ONCE },
+  does: bench => {
+    bench.reads(found).by.workUntil('decide')
+    bench.decides(part, choice)
+  },
+})
+
+/** Something is found in passing that came off something, and nobody says what that was. */
+export const strange = (what: string, at: string, word: string, blocks = 'cover'): Mistake => ({
+  ...{ what, at, stopped: 'decide', noticed: `before: ${blocks}` },
+  ...{ says: /^Where did it come from/, means: /came off something/ },
+  does: bench => bench.does(at, { found: word }),
 })
 
 /** The start is tried with the locks on, and it turns: the wrong breaker is locked. */

@@ -1,5 +1,17 @@
 import { M10 } from '../walks/m10.ts'
-import { AT_ONCE, outAt, short, smeared, stands, startsLocked, swapped, type Mistakes } from './bench.ts'
+import {
+  against,
+  AT_ONCE,
+  outAt,
+  short,
+  slip,
+  smeared,
+  stands,
+  startsLocked,
+  strange,
+  swapped,
+  type Mistakes,
+} from './bench.ts'
 
 export const M10_MISTAKES: Mistakes = {
   family: 'Gear unit',
@@ -38,7 +50,7 @@ export const M10_MISTAKES: Mistakes = {
       what: 'A blocked nozzle is passed over',
       at: 'prove-nozzles',
       does: bench => bench.reads({ 'nozzles nozzle 3': 'nothing' }).does('prove-nozzles'),
-      says: /Nozzles: Out/,
+      says: /Nozzles: Failed/,
       means: /quarter of the mesh runs dry/,
       stopped: 'spray-on',
       noticed: AT_ONCE,
@@ -59,7 +71,7 @@ export const M10_MISTAKES: Mistakes = {
         bench
           .reads({ 'blue-so-lower': [...Array(6).fill(1), ...Array(12).fill(0), ...Array(6).fill(1)].join(';') })
           .does('blue-read'),
-      says: /Contact by blue, slow shaft, output side, lower half: Out/,
+      says: /Contact by blue, slow shaft, output side, lower half: Failed/,
       means: /carries on a few spots/,
       stopped: 'blue-off',
       noticed: AT_ONCE,
@@ -68,7 +80,7 @@ export const M10_MISTAKES: Mistakes = {
       what: 'A locking pin stands proud',
       at: 'pins-in',
       does: bench => bench.reads({ 'pin-height output side': 7.4 }).does('pins-in'),
-      says: /Locking pins above their seats: Out/,
+      says: /Locking pins above their seats: Failed/,
       means: /stands on the pin and the shaft lies skew/,
       stopped: 'lowers-in',
       noticed: AT_ONCE,
@@ -177,7 +189,7 @@ export const M10_MISTAKES: Mistakes = {
       what: 'It turns heavy with the halves drawn up, and goes on',
       at: 'turn-first',
       does: bench => bench.reads({ 'turn-open': 'heavy, alike all round' }).does('turn-first'),
-      says: /Turned by hand, halves drawn up: Out/,
+      says: /Turned by hand, halves drawn up: Failed/,
       means: /half is turned round/,
       stopped: 'cover-on',
       noticed: AT_ONCE,
@@ -204,7 +216,7 @@ export const M10_MISTAKES: Mistakes = {
       what: 'The cover has pushed a bearing along',
       at: 'float-shut',
       does: bench => bench.reads({ 'float-slow asLeft': 0.22 }).does('float-shut'),
-      says: /Float, cover off and on: Out/,
+      says: /Float, cover off and on: Failed/,
       means: /pushes a bearing along/,
       stopped: 'pump-on',
       noticed: AT_ONCE,
@@ -367,5 +379,33 @@ export const M10_MISTAKES: Mistakes = {
       { what: 'A baffle touches its shaft', at: 'baffles-on', stopped: 'hubs-on', means: /shavings go into the oil/ },
       { 'baffle-gap fast shaft, input side': 0.1 },
     ),
+    strange('Yellow glitter lies in the tub, and nobody asks of what', 'oil-out', 'yellow glitter', 'bearings'),
+    against(
+      'Half a pair is renewed',
+      { 'lining-fi lower half': 'smeared patch' },
+      ['half@fi-upper', 'reuse'],
+      /Renewed with half bearing, fast shaft, input side, lower half/,
+      'look-linings',
+    ),
+    against(
+      'A chipped tooth is put on reuse',
+      { teeth: 'a chipped or cracked tooth' },
+      ['pinion', 'reuse'],
+      /a chipped or cracked tooth|renew is proposed/,
+      'look-teeth',
+    ),
+    slip(
+      'A thrust float is typed in inches',
+      'found-float',
+      ['float-slow asFound', 0.014, 0.35, 0.36],
+      /In inches it would be 0\.36 mm/,
+    ),
+    slip(
+      'A journal has grown since the last overhaul',
+      'measure-journals',
+      ['journal-fi inspect', 79.99, 79.965, 79.968],
+      /with wear it only becomes less/,
+    ),
+    slip('A bearing is colder than the air', 'found-running', ['hot-fi asFound', 12, 55], /it cannot be less/),
   ],
 }

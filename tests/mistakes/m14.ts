@@ -1,5 +1,5 @@
 import { M14 } from '../walks/m14.ts'
-import { AT_ONCE, outAt, short, smeared, stands, startsLocked, type Mistakes } from './bench.ts'
+import { against, AT_ONCE, outAt, short, slip, smeared, stands, startsLocked, strange, type Mistakes } from './bench.ts'
 
 export const M14_MISTAKES: Mistakes = {
   family: 'Axially split pump',
@@ -28,7 +28,7 @@ export const M14_MISTAKES: Mistakes = {
       what: 'A bent shaft is built in',
       at: 'measure-runout',
       does: bench => bench.reads({ runout: 0.09 }).does('measure-runout'),
-      says: /Shaft run-out, middle: Out/,
+      says: /Shaft run-out, middle: Failed/,
       means: /open and close once a turn/,
       stopped: 'rotor-in',
       noticed: AT_ONCE,
@@ -37,7 +37,7 @@ export const M14_MISTAKES: Mistakes = {
       what: 'Faces that ran dry go back',
       at: 'look-seal',
       does: bench => bench.reads({ 'seal-faces': 'fine cracks from the bore' }).does('look-seal'),
-      says: /Seal faces: Out/,
+      says: /Seal faces: Failed/,
       means: /find out why before new ones go in/,
       stopped: 'face-wet',
       noticed: AT_ONCE,
@@ -230,5 +230,40 @@ export const M14_MISTAKES: Mistakes = {
       { what: 'A joint that drops its pressure is run', at: 'leak-test', stopped: 'run', means: /./ },
       { 'test-pressure': 0.5 },
     ),
+    strange('The oil comes out with fine metal in it, and nobody asks of what', 'oil-out', 'fine metal'),
+    against(
+      'A bush that is worn through is put on reuse',
+      { 'bush-bore': 75.57 },
+      ['throttle-bush', 'reuse'],
+      /Throttle bush bore, impeller side, plane A: 75\.570 mm and 5 places more/,
+      'measure-bush',
+    ),
+    against(
+      'Both faces are renewed though one failed',
+      { 'seal-faces rotating face': 'fine cracks from the bore' },
+      ['stationary-seat', 'renew'],
+      /reuse is proposed/,
+      'look-seal',
+    ),
+    against(
+      'A bent shaft is put on reuse',
+      { runout: 0.2 },
+      ['shaft', 'reuse'],
+      /Shaft run-out, middle.*send out is proposed/,
+      'measure-runout',
+    ),
+    slip(
+      'A float is typed in inches',
+      'found-float',
+      ['float asFound', 0.01, 0.25, 0.25],
+      /In inches it would be 0\.25 mm/,
+    ),
+    slip(
+      'A journal has grown since the last overhaul',
+      'measure-journals',
+      ['journal-de inspect', 60.02, 60.006, 60.007],
+      /more than the last overhaul found, and with wear it only becomes less/,
+    ),
+    slip('The air is warmer than the bearing', 'found-running', ['air asFound', 47, 18], /it cannot be less/),
   ],
 }

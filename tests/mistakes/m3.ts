@@ -1,5 +1,5 @@
 import { M3 } from '../walks/m3.ts'
-import { AT_ONCE, outAt, short, smeared, stands, startsLocked, type Mistakes } from './bench.ts'
+import { against, AT_ONCE, outAt, short, slip, smeared, stands, startsLocked, type Mistakes } from './bench.ts'
 
 const LARGE = { size: 'large' }
 const GREASED = { size: 'large', lubrication: 'grease' }
@@ -82,7 +82,7 @@ export const M3_MISTAKES: Mistakes = {
       what: 'A roller drags in the ring',
       at: 'pins-in',
       does: bench => bench.reads({ 'ring-turn build': 'one drags' }).does('pins-in'),
-      says: /Ring pins and rollers turned by hand: Out/,
+      says: /Ring pins and rollers turned by hand: Failed/,
       means: /cuts the lobes/,
       stopped: 'first-on',
       noticed: AT_ONCE,
@@ -131,7 +131,7 @@ export const M3_MISTAKES: Mistakes = {
       at: 'grease-in',
       variants: GREASED,
       does: bench => bench.reads({ greased: 'bare metal between some' }).does('grease-in'),
-      says: /Grease in the ring housing: Out/,
+      says: /Grease in the ring housing: Failed/,
       means: /run dry/,
       stopped: 'join',
       noticed: AT_ONCE,
@@ -153,7 +153,7 @@ export const M3_MISTAKES: Mistakes = {
         bench.reads({ 'closes left': 3.5 }).does('join')
         bench.tries('part.refitted', { part: 'through-bolts', step: 'bolts-in' })
       },
-      says: /Gap at the joint, closed by hand: Out/,
+      says: /Gap at the joint, closed by hand: Failed/,
       means: /Do not draw it up with the bolts: a disc is out of phase/,
       stopped: 'bolts-in',
       noticed: AT_ONCE,
@@ -172,7 +172,7 @@ export const M3_MISTAKES: Mistakes = {
       what: 'The casing goes past its seat',
       at: 'casing-on',
       does: bench => bench.reads({ 'stand-out': 3.4 }).does('casing-on'),
-      says: /Bearing stands out of the casing: Out/,
+      says: /Bearing stands out of the casing: Failed/,
       means: /pinches the inner bearing/,
       stopped: 'collar-on',
       noticed: AT_ONCE,
@@ -308,6 +308,27 @@ export const M3_MISTAKES: Mistakes = {
       'pins-in',
       /second gasket/,
     ),
+    against(
+      'A worn collar is put on reuse',
+      { 'collar-track': 0.3 },
+      ['collar', 'reuse'],
+      /Track of the lip in the collar: 0\.30 mm/,
+      'look-slow',
+    ),
+    against('A good cam is renewed with the discs', {}, ['cam', 'renew'], /reuse is proposed/, 'look-cam'),
+    slip(
+      'Lost motion is typed in inches',
+      'found-play',
+      ['lost-motion asFound', 0.007, 0.18, 0.17],
+      /In inches it would be 0\.18 mm/,
+    ),
+    slip(
+      'A cam bearing has grown since the last overhaul',
+      'look-cam',
+      ['cam-size inspect', 49.989, 49.974, 49.976],
+      /with wear it only becomes less/,
+    ),
+    slip('The casing is colder than the air', 'found-running', ['warm asFound', 12, 48], /it cannot be less/),
   ],
 }
 

@@ -99,6 +99,8 @@ function mendOne(by: Technician, { id }: Obligation): boolean {
     by.act('joint.slackened', { joint: id.joint })
   else if (id.kind === 'reading' && viewJob(plan, state).results.get(readingKey(id.check, id.moment))!.again)
     readAgain(by, id.check, id.moment)
+  else if (id.kind === 'origin')
+    by.act('origin.said', { step: id.step, word: id.word, from: 'It came off a worn part' })
   // What was decided again is signed for again.
   else if (id.kind === 'hold' && state.steps.has(id.step)) by.signHold(id.step, plan.steps.get(id.step)!.hold!)
   else return false

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { decidedWith, judgedParts, kitWords, newFrom, partState, proposalsOf } from '~~/core/job'
+import { decidedWith, kitWords, newFrom, partState, proposalsOf, signedFor } from '~~/core/job'
 
 /** Every part that is off: readings propose, the technician decides, always-new parts decide themselves. */
 const job = useJob()
@@ -38,7 +38,7 @@ const open = computed(() => rows.value.filter(one => !one.always && !one.choice)
 const proposed = computed(() => open.value.filter(one => one.refs.every(ref => proposals.value.has(ref))))
 const toFetch = computed(() => off.value.filter(one => isNew(one) && !one.now.renewed))
 /** What whoever signs for the decisions signs against. */
-const judged = computed(() => (open.value.length ? [] : judgedParts(job.plan, job.state)))
+const judged = computed(() => signedFor(job.plan, job.state))
 const resting = useRest(() => off.value.map(one => one.ref).join())
 const back = (part: string) => {
   why.value = job.act({ kind: 'part.returned', payload: { part } })
@@ -81,14 +81,7 @@ function fetchAll() {
         Take the {{ toFetch.length }} new parts
       </el-button>
     </div>
-    <section v-if="judged.length" class="judged" aria-label="What is signed for">
-      <h4>What is signed for</h4>
-      <p v-for="one in judged" :key="one.part" :class="{ odd: one.against }">
-        <strong>{{ one.name }}: {{ one.choice }}</strong
-        >{{ one.against ? `, where ${one.against} was proposed. ${one.why}.` : '.' }}
-        <span v-if="one.found" class="soft">{{ one.found }}.</span>
-      </p>
-    </section>
+    <SignedFor :list="judged" />
     <ul tabindex="0" aria-label="Parts to decide">
       <li v-for="one in rows" :key="one.key">
         <div class="name">
@@ -121,17 +114,6 @@ function fetchAll() {
   display: flex;
   gap: 8px;
   flex-wrap: wrap;
-}
-.judged {
-  flex: none;
-  max-height: 40%;
-  overflow: auto;
-}
-.judged h4 {
-  font: 600 18px var(--heads);
-}
-.judged .odd strong {
-  color: var(--out);
 }
 li {
   display: flex;

@@ -47,6 +47,7 @@ const BAD: readonly Obligation['kind'][] = [
   'round',
   'trial',
   'trouble',
+  'origin',
   'item',
 ]
 </script>

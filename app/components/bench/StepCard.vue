@@ -5,6 +5,7 @@ import {
   competenceFor,
   confirmationOf,
   holdStands,
+  signedFor,
   isCautionRead,
   isOnTrial,
   lostWords,
@@ -150,6 +151,7 @@ async function sign() {
       return [{ kind: 'hold.signed', payload: { step: id, basis, ...(on ? { on } : {}) } }]
     },
     who => as(who).refusal === null,
+    step.value!.station === 'decide' ? signedFor(job.plan, job.state) : [],
   )
   if (step.value?.id === id) why.value = answer.why
 }

@@ -61,6 +61,7 @@ async function sign() {
 
 <template>
   <el-form ref="form" :model="given" class="signer" label-position="top" data-test="signer" @submit.prevent="sign">
+    <SignedFor v-if="what.list" :list="what.list" />
     <p v-if="notI && may.length" class="soft">{{ notI }}</p>
     <NameChoice v-model="chosen" :people="may" />
     <p v-if="signers.length && !may.length" class="why" role="alert">{{ nearest }}</p>

@@ -11,6 +11,7 @@ import * as lubricants from './lubricants.ts'
 import * as marks from './marks.ts'
 import * as mates from './mates.ts'
 import * as notes from './notes.ts'
+import * as origins from './origins.ts'
 import * as parts from './parts/index.ts'
 import * as pieces from './pieces.ts'
 import * as readings from './readings.ts'
@@ -36,6 +37,7 @@ export const FEATURES = {
   choices,
   rounds,
   troubles,
+  origins,
   items,
   evidence,
   lubricants,

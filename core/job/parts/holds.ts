@@ -1,4 +1,5 @@
 import { isLoose, tightens } from './joints.ts'
+import { unexplained } from './origins.ts'
 import type { Plan, Step } from '../../sheet/index.ts'
 import { partsIn, partState } from '../ledger/part.ts'
 import { refusalsAbout, type Refusal } from '../../refusal.ts'
@@ -10,6 +11,7 @@ const refusals = refusalsAbout('hold', {
   undone: ({ step }: { step: string }) => `It signs for “${step}” as well, which is not done yet`,
   nothing: () => 'There is nothing to sign yet. It is signed once the work is done',
   undecided: ({ parts }: { parts: string }) => `${parts} not decided yet`,
+  unexplained: ({ word }: { word: string }) => `It is not said yet where it came from: ${word}`,
   loose: () => 'The joint is not drawn up yet',
   ownWork: ({ otherwise }: { otherwise: string }) =>
     `You did some of this work yourself, or vouched for it. A hold point is signed by somebody else: a second pair of eyes${otherwise}`,
@@ -40,7 +42,9 @@ const workAt = (plan: Plan, state: JobState, step: Step): Stamp[] => [
   ...(step.lubricants ?? []).flatMap(({ on }) => state.lubricants.get(lubricantKey(step.id, on)) ?? []),
   ...matesAt(plan, step).flatMap(mate => state.mates.get(mate.id) ?? []),
   ...(tightens(step) ? drawnUp(state, step.joint.id) : []),
-  ...(step.station === 'decide' ? [...state.parts.values()].flatMap(now => now.decision ?? []) : []),
+  ...(step.station === 'decide'
+    ? [...[...state.parts.values()].flatMap(now => now.decision ?? []), ...state.origins.values()]
+    : []),
 ]
 
 /** The acts a hold point covers; of a step before it, that it was confirmed, too. */
@@ -84,6 +88,8 @@ export function holdHindrances(plan: Plan, state: JobState, step: Step, person: 
         parts: `${undecided[0]!.name}${undecided.length > 1 ? ` and ${undecided.length - 1} more` : ''}`,
       }),
     ]
+  const [strange] = covers.some(one => one.station === 'decide') ? unexplained(plan, state) : []
+  if (strange) return [refusals.unexplained({ word: strange.word })]
   const loose = covers.find(one => isLoose(plan, state, one))
   if (loose) return [refusals.loose()]
   return didTheWork(plan, state, step, person)

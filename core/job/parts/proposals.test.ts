@@ -3,7 +3,17 @@ import { refusal, technician } from '../../../tests/pump.ts'
 import { librarySheet, worker } from '../../../tests/sheets.ts'
 import { WALKS } from '../../../tests/walks/index.ts'
 import type { Technician } from '../../../demo/technician.ts'
-import { decidedWith, judgedParts, proposalsOf, recordOf, sentenceOf, viewJob, hindrances } from '../index.ts'
+import {
+  basisOf,
+  decidedWith,
+  partState,
+  proposalsOf,
+  recordOf,
+  signedFor,
+  sentenceOf,
+  viewJob,
+  hindrances,
+} from '../index.ts'
 
 const proposalFor = (one: Technician, part: string) =>
   proposalsOf(one.plan, one.folded.state, viewJob(one.plan, one.folded.state).results).get(part)
@@ -11,6 +21,15 @@ const inspected = (name: string, read: Record<string, number | string>) => {
   const one = worker(librarySheet(name), { ...WALKS.find(walk => walk.sheet === name)!.figures({}), ...read })
   one.workUntil('decide')
   return one
+}
+/** Decides as is proposed whatever is off and undecided. */
+function decideRest(one: Technician) {
+  for (const { ref, part } of one.plan.parts.values()) {
+    const { where, decision } = partState(one.folded.state, ref)
+    if (where !== 'off' || part.renewal === 'always' || decision) continue
+    const proposal = proposalFor(one, ref)
+    one.act('part.decided', decidedWith([ref], proposal?.choice ?? 'reuse', proposal))
+  }
 }
 const BLADES = 'm8-scraped-surface-exchanger'
 const GEAR = 'm10-gear-unit'
@@ -91,13 +110,17 @@ describe('deciding', () => {
     decide('spring@far', 'reuse', 'No new one before Tuesday')
     decide('blade@a1', 'renew', 'Taken for the show case')
     decide('blade@a2', 'reuse')
-    expect(judgedParts(one.plan, one.folded.state).map(({ name, choice, against }) => [name, choice, against])).toEqual(
-      [
-        ['Blade, row A, place 1', 'renew', 'reuse'],
-        ['Blade, row B, place 3', 'reuse', 'renew'],
-        ['Wave spring, primary, far end', 'reuse', 'renew'],
-      ],
-    )
+    expect(signedFor(one.plan, one.folded.state)).toEqual([])
+    decideRest(one)
+    expect(
+      signedFor(one.plan, one.folded.state)
+        .filter(line => line.isOdd)
+        .map(({ what, why }) => [what, why]),
+    ).toEqual([
+      ['Blade, row A, place 1: renew, where reuse was proposed', 'Taken for the show case'],
+      ['Blade, row B, place 3: reuse, where renew was proposed', 'Only a scratch, seen under a glass'],
+      ['Wave spring, primary, far end: reuse, where renew was proposed', 'No new one before Tuesday'],
+    ])
     const { parts } = recordOf(one.opened, one.folded.entries, new Map())
     expect(parts.filter(row => row.against).map(row => [row.name, row.decision, row.against, row.found])).toEqual([
       ['Blade, row A, place 1', 'renew: Taken for the show case', 'reuse', ''],
@@ -115,6 +138,39 @@ describe('deciding', () => {
       ],
     ])
   })
+})
+
+describe('what was found where it has no business', () => {
+  const rinsed = (found: string) => {
+    const one = worker(librarySheet(BLADES))
+    one.workUntil('emptied')
+    one.doStep(one.plan.steps.get('emptied')!, { found })
+    one.workUntil('decide')
+    return one
+  }
+  const signing = (one: Technician) =>
+    hindrances(one.plan, one.folded.state, viewJob(one.plan, one.folded.state).owed, one.plan.steps.get('decide')!)
+      .map(each => each.text)
+      .filter(text => /come from/.test(text))
+  it('holds the decisions until it is said what it came off, and stands first on what is signed', () => {
+    const one = rinsed('scale, metal')
+    decideRest(one)
+    expect(signing(one)).toEqual(['Where did it come from: metal'])
+    const hold = { step: 'decide', basis: basisOf(one.plan, one.folded.state, { kind: 'hold', step: 'decide' }) }
+    expect(sentenceOf(refusal(one, 'hold.signed', hold, 'lead')!)).toBe('It is not said yet where it came from: metal.')
+    expect(refusal(one, 'origin.said', { step: 'emptied', word: 'splinters of blade', from: 'A blade' })).toMatchObject(
+      { code: 'origin.notFound' },
+    )
+    one.act('origin.said', { step: 'emptied', word: 'metal', from: 'A pin top that touched the tube' })
+    expect(signing(one)).toEqual([])
+    expect(signedFor(one.plan, one.folded.state)[0]).toEqual({
+      ...{ what: 'metal, found at: Empty it, rinse it and let it come to room temperature', found: '', isOdd: true },
+      why: 'A pin top that touched the tube',
+    })
+    const { origins } = recordOf(one.opened, one.folded.entries, new Map())
+    expect(origins).toMatchObject([{ what: 'metal', from: 'A pin top that touched the tube' }])
+  })
+  it('asks nothing of scale', () => expect(signing(rinsed('scale'))).toEqual([]))
 })
 
 describe('a new part is new', () => {

@@ -6,6 +6,7 @@ import type { Payloads } from '../ledger/entry.ts'
 import { partState, changedAt } from '../ledger/part.ts'
 import type { JobState } from '../ledger/state.ts'
 import { partName } from '../ledger/words.ts'
+import { strangeFinds } from './origins.ts'
 
 /** What becomes of the parts that are off: what readings and findings propose, part by part. */
 
@@ -109,7 +110,7 @@ const isLookedAt = (plan: Plan, state: JobState, results: Results, ref: Ref): bo
   })
 
 /** A part that is off and was decided, where something had been found of it, or it was decided against what was proposed. */
-export interface Judged {
+interface Judged {
   part: Ref
   name: string
   choice: Decision
@@ -120,7 +121,7 @@ export interface Judged {
 }
 
 /** What a lead signs for once every part is decided: what was found, what was decided about it, and why where that is odd. Odd ones first. */
-export function judgedParts(plan: Plan, state: JobState): Judged[] {
+function judgedParts(plan: Plan, state: JobState): Judged[] {
   return [...plan.parts.values()]
     .flatMap(({ ref, name }): Judged[] => {
       const { where, decision } = partState(state, ref)
@@ -130,6 +131,48 @@ export function judgedParts(plan: Plan, state: JobState): Judged[] {
       return found || against ? [{ part: ref, name, choice, found, why, against }] : []
     })
     .sort((a, b) => Number(b.against !== null) - Number(a.against !== null))
+}
+
+/** One line of what is signed for where parts are decided. No full stop at the end of any of it. */
+export interface SignedLine {
+  what: string
+  why: string
+  found: string
+  /** Decided against what was proposed, or found where it has no business. */
+  isOdd: boolean
+}
+
+/** What a lead signs for at a deciding step, odd ones first. Empty until every part is decided. */
+export function signedFor(plan: Plan, state: JobState): SignedLine[] {
+  const isOpen = [...plan.parts.values()].some(({ ref, part }) => {
+    const { where, decision } = partState(state, ref)
+    return where === 'off' && part.renewal !== 'always' && !decision
+  })
+  if (isOpen) return []
+  const finds = strangeFinds(plan, state).map(({ step, word, from }) => ({
+    what: `${word}, found at: ${step.title}`,
+    why: from ?? 'Not said where it came from',
+    found: '',
+    isOdd: true,
+  }))
+  const parts = judgedParts(plan, state).map(({ name, choice, against, why, found }) => ({
+    what: `${name}: ${choice}${against ? `, where ${against} was proposed` : ''}`,
+    why,
+    found,
+    isOdd: against !== null,
+  }))
+  return [...finds, ...parts]
+}
+
+/** What was found of a part, one line a check however many of its places are out. */
+function inFew(found: readonly Finding[]): string[] {
+  const isSame = (one: Finding, other: Finding) => one.check !== undefined && one.check === other.check
+  return found
+    .filter((one, i) => found.findIndex(other => other === one || isSame(other, one)) === i)
+    .map(one => {
+      const more = found.filter(other => other !== one && isSame(other, one)).length
+      return more ? `${one.because} and ${more} ${more > 1 ? 'places' : 'place'} more` : one.because
+    })
 }
 
 const KNOWN = new WeakMap<JobState, { results: Results; proposals: ReadonlyMap<Ref, Proposal> }>()
@@ -178,8 +221,8 @@ function proposedAfresh(plan: Plan, state: JobState, results: Results): Map<Ref,
           ref,
           {
             choice: choice ?? 'reuse',
-            because: own.filter(one => one.choice !== null).map(one => one.because),
-            checks: own.flatMap(one => one.check ?? []),
+            because: inFew(own.filter(one => one.choice !== null)),
+            checks: [...new Set(own.flatMap(one => one.check ?? []))],
           },
         ],
       ]

@@ -190,6 +190,12 @@ export const RULES: Rule[] = [
         ...(Object.values(look).flat().length ? [] : [`“${means}” of ${id} leads nowhere: say what to look at again`]),
       ]),
     ),
+  ({ sheet }) =>
+    sheet.steps.flatMap(({ id, found }) =>
+      (found?.suspect ?? [])
+        .filter(word => !found!.words.includes(word))
+        .map(word => `step ${id} suspects “${word}”, which is none of the words it offers`),
+    ),
   ({ sheet }) => sheet.checks.filter(check => !check.at.length).map(check => `check ${check.id} is never taken`),
   jointRules,
   ({ sheet, steps }) =>
