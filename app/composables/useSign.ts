@@ -29,9 +29,9 @@ export function useSign() {
     return { isSigned, why: null }
   }
 
-  /** Does acts, and asks for a PIN only where they correct what somebody else did. */
-  async function correct(title: string, ...acts: Act[]): Promise<Signed> {
-    if (job.wantsPin(acts))
+  /** Does acts at once, or has a lead sign them on this device where only a lead may. */
+  async function led(title: string, isLeads: boolean, ...acts: Act[]): Promise<Signed> {
+    if (isLeads)
       return sign(
         title,
         () => acts,
@@ -40,5 +40,8 @@ export function useSign() {
     const why = job.act(...acts)
     return { isSigned: why === null, why }
   }
-  return { sign, correct }
+
+  /** Does acts, and asks for a PIN only where they correct what somebody else did. */
+  const correct = (title: string, ...acts: Act[]) => led(title, job.wantsPin(acts), ...acts)
+  return { sign, led, correct }
 }

@@ -27,15 +27,13 @@ const lists = computed(() => {
 const verb = computed(() => (axis.value.decided && !now.value ? 'Decide' : 'Change to'))
 const isLeads = computed(() => axis.value.decided?.by === 'lead' && !session.isLead)
 const resting = useRest(() => chosen.value)
-function decide() {
-  if (isLeads.value) session.changing = true
-  else {
-    why.value = job.act({
-      kind: 'variant.changed',
-      payload: { axis: props.axis, choice: chosen.value, why: reason.value.trim() },
-    })
-    if (!why.value) bench.look(null)
-  }
+const { led } = useSign()
+async function decide() {
+  const payload = { axis: props.axis, choice: chosen.value, why: reason.value.trim() }
+  const title = `${axis.value.title}: ${titleOf(chosen.value)}`
+  const { isSigned, why: hindered } = await led(title, isLeads.value, { kind: 'variant.changed', payload })
+  why.value = hindered
+  if (isSigned) bench.look(null)
 }
 </script>
 
@@ -76,7 +74,7 @@ function decide() {
       <label class="sr" for="axis-why">Why</label>
       <el-input id="axis-why" v-model="reason" maxlength="400" placeholder="why, for the record" />
       <el-button type="primary" native-type="submit" :disabled="resting" data-test="decide-axis">
-        {{ isLeads ? 'A lead decides: change who is here' : `${verb}: ${titleOf(chosen)}` }}
+        {{ `${verb}: ${titleOf(chosen)}` }}{{ isLeads ? ', a lead signs' : '' }}
       </el-button>
     </form>
   </PadFrame>

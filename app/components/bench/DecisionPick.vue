@@ -8,6 +8,7 @@ const emit = defineEmits<{ refused: [why: string | null] }>()
 const job = useJob()
 const otherwise = ref<Decision | null>(null)
 const reason = ref('')
+const asked = useTemplateRef<HTMLElement>('asked')
 const choice = computed(() => {
   const all = new Set(props.parts.map(ref => partState(job.state, ref).decision?.choice))
   return all.size === 1 ? [...all][0] : undefined
@@ -18,6 +19,7 @@ function decide(to: Decision) {
   const isAgainst = proposal.value && proposal.value.choice !== to
   if (isAgainst && !reason.value.trim()) {
     otherwise.value = to
+    void nextTick(() => asked.value?.scrollIntoView({ block: 'nearest' }))
     return
   }
   const why = isAgainst ? reason.value.trim() : undefined
@@ -42,7 +44,7 @@ function leave() {
         >{{ each }}</el-radio-button
       >
     </el-radio-group>
-    <form v-if="otherwise" class="why-not" @submit.prevent="decide(otherwise)">
+    <form v-if="otherwise" ref="asked" class="why-not" @submit.prevent="decide(otherwise)">
       <label
         >Why {{ otherwise }}, where {{ proposal?.choice }} is proposed?
         <el-input v-model="reason" maxlength="400" autofocus />

@@ -12,27 +12,23 @@ const asking = ref(false)
 const reason = ref('')
 const why = ref<string | null>(null)
 const isMine = computed(() => props.by === 'fitter' || session.isLead)
-function ask() {
-  if (isMine.value) asking.value = true
-  else session.changing = true
-}
-function give() {
-  why.value = reason.value.trim()
-    ? job.act({ kind: 'evidence.lost', payload: { ...props.lost, why: reason.value.trim() } })
-    : 'Say why not.'
+const { led } = useSign()
+async function give() {
+  const act = { kind: 'evidence.lost' as const, payload: { ...props.lost, why: reason.value.trim() } }
+  why.value = reason.value.trim() ? (await led(CANNOT, !isMine.value, act)).why : 'Say why not.'
 }
 </script>
 
 <template>
   <template v-if="by">
-    <el-button v-if="!asking" @click="ask">
+    <el-button v-if="!asking" @click="asking = true">
       {{ isMine ? CANNOT : `${CANNOT}: a lead says so` }}
     </el-button>
     <form v-else class="lost" @submit.prevent="give">
       <label class="label" for="lost">Why not? It stays on the record.</label>
       <el-input id="lost" v-model="reason" maxlength="400" />
       <p v-if="why" class="why" role="alert">{{ why }}</p>
-      <el-button type="danger" native-type="submit">Record as lost</el-button>
+      <el-button type="danger" native-type="submit">Record as lost{{ isMine ? '' : ': a lead signs' }}</el-button>
     </form>
   </template>
 </template>

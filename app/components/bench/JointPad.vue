@@ -83,8 +83,9 @@ const capital = (words: string) => words.charAt(0).toUpperCase() + words.slice(1
   <PadFrame :why="why">
     <template #title>{{ joint.title }}{{ passWords }}</template>
     <p class="soft">
-      {{ joint.thread }}, class {{ joint.class }}, {{ joint.lubricant
-      }}{{ isSingle ? '' : `. ${capital(orderNow)} order` }}, seen from {{ viewWords(joint.seenFrom) }}.
+      {{ begun ? '' : `${joint.thread}, class ${joint.class}, ${joint.lubricant}. `
+      }}{{ isSingle ? 'Seen' : `${capital(orderNow)} order, seen` }} from {{ viewWords(joint.seenFrom) }}.
+      <HandOfThread :hand="joint.hand" way="tighten" />
     </p>
     <p v-if="!begun && orders.length > 1" class="orders soft">
       <el-segmented v-model="order" :options="orders" aria-label="Order of the bolts" />
@@ -93,7 +94,6 @@ const capital = (words: string) => words.charAt(0).toUpperCase() + words.slice(1
     <div class="work">
       <div class="ring">
         <BoltRing :joint="joint" :progress="shown" :chosen="chosen" way="tighten" @choose="choose" />
-        <HandOfThread :hand="joint.hand" way="tighten" />
       </div>
       <div v-if="bolt !== null && pass !== null" class="do">
         <p
@@ -105,7 +105,7 @@ const capital = (words: string) => words.charAt(0).toUpperCase() + words.slice(1
         >
           {{ isSingle ? '' : `Bolt ${bolt}` }}
           <span class="soft">
-            <span v-if="wanted && wanted.by !== 'felt'" class="span figures">{{ spanWords }}</span>
+            <span v-if="wanted && wanted.by !== 'felt'" class="span">{{ spanWords }}</span>
             <span v-if="then.length && !isOutOfTurn">then {{ then.join(', ') }}</span>
           </span>
         </p>

@@ -36,7 +36,7 @@ function say() {
         data-test="origin"
         :disabled="resting || !from.trim() || !may('origin.said')"
       >
-        It came off that
+        Say so
       </el-button>
     </form>
   </PadFrame>

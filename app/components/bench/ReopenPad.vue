@@ -33,22 +33,19 @@ const reason = ref(known.value.join('; '))
 const why = ref<string | null>(null)
 const isLeads = computed(() => prospect.value.behind !== null && !session.isLead)
 const resting = useRest(() => props.step)
-function reopen() {
-  if (isLeads.value) {
-    session.changing = true
-    return
-  }
+const { led } = useSign()
+async function reopen() {
   const parts = used.value.map(one => one.ref)
-  why.value = job.act({
-    kind: 'step.reopened',
-    payload: {
-      step: props.step,
-      why: reason.value.trim(),
-      ...given.value,
-      harmed: harmed.value.filter(ref => parts.includes(ref)),
-    },
-  })
-  if (!why.value) bench.choose(props.step)
+  const payload = {
+    step: props.step,
+    why: reason.value.trim(),
+    ...given.value,
+    harmed: harmed.value.filter(ref => parts.includes(ref)),
+  }
+  const act = { kind: 'step.reopened' as const, payload }
+  const { isSigned, why: hindered } = await led(`Take up again: ${title.value}`, isLeads.value, act)
+  why.value = hindered
+  if (isSigned) bench.choose(props.step)
 }
 </script>
 
@@ -87,7 +84,7 @@ function reopen() {
       </div>
       <div class="pad-acts">
         <el-button type="primary" native-type="submit" data-test="reopen" :disabled="resting">
-          {{ isLeads ? 'A lead takes it up again: change who is here' : 'Take it up again' }}
+          {{ isLeads ? 'Take it up again: a lead signs' : 'Take it up again' }}
         </el-button>
         <el-button @click="bench.look(null)">Leave it as it is</el-button>
       </div>

@@ -139,7 +139,7 @@ const otherSigner = computed(() => {
   if (!wanted || !session.person) return null
   return asSigner(wanted, session.person.role, session.papers).refusal && signerWords(wanted)
 })
-const { sign: ask } = useSign()
+const { sign: ask, led } = useSign()
 async function sign() {
   const { id, hold, title } = step.value!
   const basis = basisOf(job.plan, job.state, { kind: 'hold', step: id })
@@ -155,13 +155,16 @@ async function sign() {
   )
   if (step.value?.id === id) why.value = answer.why
 }
-function leaveOut() {
-  why.value = reason.value.trim()
-    ? job.act({ kind: 'step.skipped', payload: { step: step.value!.id, why: reason.value.trim() } })
-    : 'Say why it is left out.'
-  if (!why.value) bench.choose(null)
+const isLeadsToSkip = computed(() => step.value?.skip === 'lead' && !session.isLead)
+async function leaveOut() {
+  const { id, title } = step.value!
+  const act = { kind: 'step.skipped' as const, payload: { step: id, why: reason.value.trim() } }
+  const answer = reason.value.trim()
+    ? await led(`Leave out: ${title}`, isLeadsToSkip.value, act)
+    : { isSigned: false, why: 'Say why it is left out.' }
+  if (step.value?.id === id) why.value = answer.why
+  if (answer.isSigned) bench.choose(null)
 }
-const maySkip = computed(() => step.value?.skip && (step.value.skip === 'fitter' || session.isLead))
 defineExpose({ confirm })
 </script>
 
@@ -271,18 +274,21 @@ defineExpose({ confirm })
             {{ step.removes?.length ? 'It is stuck' : 'It will not go' }}
           </el-button>
           <el-button data-test="items" @click="bench.look({ to: 'items' })">Left in the machine</el-button>
-          <el-button v-if="maySkip && !leaving" data-test="skip" @click="leaving = true">Leave it out</el-button>
+          <el-button v-if="step.skip && !leaving" data-test="skip" @click="leaving = true">Leave it out</el-button>
         </div>
         <form v-if="leaving" class="leave" @submit.prevent="leaveOut">
           <label class="label" for="leave">Why is it left out? It stays on the record.</label>
           <el-input id="leave" v-model="reason" maxlength="400" />
           <div class="acts">
-            <el-button type="danger" native-type="submit" :disabled="resting">Leave it out</el-button>
+            <el-button type="danger" native-type="submit" :disabled="resting">
+              Leave it out{{ isLeadsToSkip ? ': a lead signs' : '' }}
+            </el-button>
             <el-button @click="leaving = false">Cancel</el-button>
           </div>
         </form>
       </template>
-      <ul class="next" aria-label="Then">
+      <!-- What stands in the way has the room before what only comes next. -->
+      <ul v-if="done || !before.length" class="next" aria-label="Then">
         <li v-for="one in left" :key="one.id">
           <el-button class="opens" @click="resting || bench.choose(one.id)">
             <span class="figures">{{ job.plan.stepNumber.get(one.id) }}</span>{{ one.title }}

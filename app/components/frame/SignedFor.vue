@@ -18,11 +18,15 @@ defineProps<{ list: SignedLine[] }>()
 <style scoped>
 .judged {
   flex: none;
-  max-height: 40%;
+  max-height: 120px;
   overflow: auto;
 }
 .judged h4 {
   font: 600 18px var(--heads);
+  margin: 0;
+}
+.judged p {
+  margin: 3px 0;
 }
 .judged .odd strong {
   color: var(--out);

@@ -164,7 +164,7 @@ describe('what was found where it has no business', () => {
     one.act('origin.said', { step: 'emptied', word: 'metal', from: 'A pin top that touched the tube' })
     expect(signing(one)).toEqual([])
     expect(signedFor(one.plan, one.folded.state)[0]).toEqual({
-      ...{ what: 'metal, found at: Empty it, rinse it and let it come to room temperature', found: '', isOdd: true },
+      ...{ what: 'Metal, found at: Empty it, rinse it and let it come to room temperature', found: '', isOdd: true },
       why: 'A pin top that touched the tube',
     })
     const { origins } = recordOf(one.opened, one.folded.entries, new Map())

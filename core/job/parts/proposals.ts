@@ -150,7 +150,7 @@ export function signedFor(plan: Plan, state: JobState): SignedLine[] {
   })
   if (isOpen) return []
   const finds = strangeFinds(plan, state).map(({ step, word, from }) => ({
-    what: `${word}, found at: ${step.title}`,
+    what: `${word[0]!.toUpperCase()}${word.slice(1)}, found at: ${step.title}`,
     why: from ?? 'Not said where it came from',
     found: '',
     isOdd: true,
