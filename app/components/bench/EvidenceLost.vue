@@ -4,7 +4,6 @@ import type { MayGiveUp } from '~~/core/sheet'
 
 /** Evidence that cannot be had any more is given up in writing, by whom the sheet says; where it says nobody, not at all. */
 const props = defineProps<{ lost: Omit<Payloads['evidence.lost'], 'why'>; by?: MayGiveUp }>()
-const job = useJob()
 const session = useSessionStore()
 /** A reading can't be measured, a mark can't be made. */
 const CANNOT = props.lost.mate ? "Can't be marked" : "Can't be measured"
