@@ -369,7 +369,7 @@ describe('an out that was renewed', () => {
     const { readings } = projectJob(plan, state())
     expect(readings.find(one => one.checkId === 'impeller-eye' && one.moment === 'inspect')!.stands).toBe(false)
     expect(standingReadings(readings, () => 'this job')[0]!.verdict).not.toBe('Out')
-    expect(recordOf(plan, worker.folded.entries, new Map()).readings.filter(one => one.history).length).toBe(5)
+    expect(recordOf(plan, worker.folded.entries, new Map()).readings.filter(one => one.history).length).toBe(6)
   })
   it('renewed again, the first new one is history too, and the second is measured', () => {
     const eye = (plane: string, figure: number) =>

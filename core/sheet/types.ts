@@ -184,10 +184,27 @@ export type Ref = string
 export const STATIONS = ['make-safe', 'as-found', 'strip', 'clean', 'inspect', 'decide', 'build', 'prove'] as const
 export type Station = (typeof STATIONS)[number]
 
+/** What a part is, for its drawing. `ring` and `fastener` are for what is none of the others. */
 export type PartKind =
   | 'shaft'
   | 'housing'
   | 'ring'
+  | 'face'
+  | 'soft ring'
+  | 'lip seal'
+  | 'snap ring'
+  | 'gear'
+  | 'piston'
+  | 'rod'
+  | 'plate'
+  | 'valve'
+  | 'brush'
+  | 'winding'
+  | 'screw'
+  | 'nut'
+  | 'element'
+  | 'connection'
+  | 'hook'
   | 'disc'
   | 'sleeve'
   | 'bearing'
@@ -223,6 +240,8 @@ export interface Part {
   name: Words
   kind: PartKind
   assembly: string
+  /** Of a bearing: what rolls in it; balls where it is left out, none in a plain one. */
+  rolls?: 'balls' | 'rollers' | 'none'
   quantity?: Count
   places?: Place[]
   geometry?: Geometry
@@ -406,6 +425,11 @@ export interface Check {
   proposes?: Decision
   /** Read on the running machine, before it is made safe. */
   running?: boolean
+  /**
+   * What can be read once, of what is scrapped or cleaned next: worn rings, oil, dirt. What it says feeds causes and choices;
+   * being out of it stops nothing, and proposes nothing.
+   */
+  evidence?: boolean
   /** The step that it must stop at the latest when it is out, where that cannot be worked out. */
   before?: string
   lost?: MayGiveUp

@@ -1,4 +1,5 @@
 import { recordOf, recordParts, recordTables, type AnyEntry } from '../../core/job/index.ts'
+import { sectionAsSvg, sectionOf } from '../../core/section/index.ts'
 import { planFor, type ShelfSheet, type Variants } from '../../core/sheet/index.ts'
 import { SUMS_BY_NAME } from '../../core/sums/index.ts'
 import { answerSum, type Answered } from '../../shared/sums.ts'
@@ -31,11 +32,13 @@ export interface MadeRecord {
 export const TASKS = {
   async record(given: RecordWork, fonts: Fonts, tell: Tell): Promise<MadeRecord> {
     const { sheet, variants, entries, names, lengths, number, machine, part } = given
-    const record = recordOf(planFor(sheet, variants, SUMS_BY_NAME), entries, new Map(names), lengths)
+    const plan = planFor(sheet, variants, SUMS_BY_NAME)
+    const record = recordOf(plan, entries, new Map(names), lengths)
     const parts = recordParts(recordTables(record))
     const tables = parts[part - 1]
     if (!tables) return { pdf: null, parts: parts.length }
-    const made = await recordPdf({ record, tables, part, parts: parts.length, number, machine }, fonts, tell)
+    const drawing = part === 1 ? sectionAsSvg(sectionOf(plan, { width: 1080, height: 196 })) : undefined
+    const made = await recordPdf({ record, tables, part, parts: parts.length, number, machine, drawing }, fonts, tell)
     return { pdf: Uint8Array.from(made), parts: parts.length }
   },
   async sum({ name, body }: { name: string; body: unknown }, _: Fonts, tell: Tell): Promise<Answered> {

@@ -20,6 +20,8 @@ export interface RecordSheet {
   parts: number
   number: number
   machine: Machine
+  /** The machine in section, as SVG without words. */
+  drawing?: string
 }
 
 /** The package's own files in memory; its types leave them out. */
@@ -112,7 +114,7 @@ function tablesOf(tables: readonly RecordTable[]): Content[] {
 const partWords = ({ part, parts }: RecordSheet) => (parts > 1 ? `, part ${part} of ${parts}` : '')
 
 function contents(sheet: RecordSheet): Content[] {
-  const { record, tables, number, machine } = sheet
+  const { record, tables, number, machine, drawing } = sheet
   const { signed, cancelled } = record
   return [
     { text: runsOf(`${machine.tag}  ${machine.name}`), fontSize: 18, bold: true },
@@ -142,6 +144,7 @@ function contents(sheet: RecordSheet): Content[] {
           bold: true,
           color: '#a3262a',
         },
+    ...(drawing ? [{ svg: drawing, width: 523, margin: [0, 10, 0, 0] } satisfies Content] : []),
     ...tablesOf(tables),
   ]
 }

@@ -1,8 +1,10 @@
 import { readFileSync } from 'node:fs'
 import { extractText, getDocumentProxy } from 'unpdf'
 import { describe, expect, it } from 'vitest'
+import { sectionAsSvg, sectionOf } from '../../core/section/index.ts'
 import { recordOf, recordTables, type JobRecord } from '../../core/job/index.ts'
 import { atTheGap } from '../../tests/measuring/index.ts'
+import { technician } from '../../tests/pump.ts'
 import { recordsOf } from '../../tests/records.ts'
 import { librarySheetNames } from '../../tests/sheets.ts'
 import { FONT_FILES, type Fonts } from './fonts.ts'
@@ -98,4 +100,19 @@ it('a way of measuring that the product does not have is printed like any other'
   one.sign('yes', 'Wear')
   const text = await printed(recordOf(one.plan, one.folded.entries, new Map()))
   for (const words of ['Gap of the hub', '0.00 mm', 'maximum 0.10 mm']) expect(bare(text)).toContain(bare(words))
+})
+
+it('has the machine in section on its first page, and no word less for it', async () => {
+  const one = technician()
+  one.workUntil('decide')
+  const record = recordOf(one.plan, one.folded.entries, new Map())
+  const { plan } = one
+  const given = {
+    ...{ record, tables: recordTables(record), part: 1, parts: 1, number: 7 },
+    machine: { tag: 'T-1', name: 'Test', line: 'Line 1' },
+  }
+  const drawing = sectionAsSvg(sectionOf(plan, { width: 1080, height: 196 }))
+  const [bare, drawn] = await Promise.all([recordPdf(given, fonts), recordPdf({ ...given, drawing }, fonts)])
+  // Some hundred strokes more.
+  expect(drawn.length).toBeGreaterThan(bare.length + 1000)
 })

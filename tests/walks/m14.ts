@@ -16,6 +16,7 @@ export const M14: Read = {
   'runout': 0.01,
   'spring-length': 25.1,
   'seal-faces': 'even dull ring all round',
+  'old-rings': 'springy',
   'test-pressure': 0.6,
   'warm-*': 46,
   'shake-*': 1.4,

@@ -12,6 +12,7 @@ export const M3 = ({ size }: Variants): Read => ({
   'disc-bore': size === 'large' ? 78.012 : 50.01,
   'cam-size': size === 'large' ? 77.978 : 49.982,
   'ring-pin-size': size === 'large' ? 11.997 : 7.999,
+  'old-lips': 'soft, a narrow even track',
   'collar-track': 0.04,
   'slow-bearings': 'quiet and smooth',
   'fast-bearings': 'quiet and smooth',

@@ -23,6 +23,7 @@ export const M8 = ({ size }: Variants): Read => ({
   'threads': 'all the way',
   'try-start': 'nothing moves',
   'faces-*': 'even dull ring',
+  'old-rings-*': 'springy',
   'tube-wall': 'even and bright',
   'land-*': 0.3,
   'width-*': size === 's100' ? 62 : 50,

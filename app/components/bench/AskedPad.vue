@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { answersOf, readingIn, readingKey, type Act, type Cell, type CellRead } from '~~/core/job'
+import { answersOf, keyOf, readingIn, readingKey, type Act, type Cell, type CellRead } from '~~/core/job'
 import type { Check, Moment } from '~~/core/sheet'
 
 /** What is felt, heard or seen, asked in large answers: all that this step asks, on one pad. Nothing is chosen beforehand. */
@@ -11,6 +11,7 @@ const step = computed(() => job.plan.checks.get(props.check)!.at.find(one => one
 
 interface Asked {
   key: string
+  canBeLost: boolean
   check: Check
   moment: Moment
   cell: Cell
@@ -24,9 +25,12 @@ interface Asked {
 const asked = computed((): Asked[] =>
   (job.plan.checksAt.get(step.value) ?? []).flatMap(({ check, moment }) => {
     const key = readingKey(check.id, moment)
-    const { owed, read, rivals, worked } = job.view.results.get(key)!
+    const { owed, read, rivals, worked, complete } = job.view.results.get(key)!
     if (!check.choices || !owed) return []
-    return worked.cells.map(cell => ({
+    const isLost = job.state.evidenceLost.has(keyOf({ kind: 'reading', check: check.id, moment }))
+    return worked.cells.map((cell, i) => ({
+      // Given up is the whole of it: said once, under the last of its places.
+      canBeLost: !complete && !isLost && i === worked.cells.length - 1,
       key: `${key} ${cell.key}`,
       check,
       moment,
@@ -89,7 +93,9 @@ function keep() {
         <p>
           <strong>{{ one.check.title }}</strong><template v-if="one.cell.name">, {{ one.cell.name }}</template>
         </p>
-        <p>{{ one.check.ask }}</p>
+        <p>
+          {{ one.check.ask }} <span v-if="one.check.evidence" class="soft">Now or never: afterwards it is gone.</span>
+        </p>
         <el-radio-group
           :model-value="correcting?.key === one.key ? correcting.say : answerOf(one)"
           :disabled="one.kept !== null && correcting?.key !== one.key"
@@ -128,6 +134,7 @@ function keep() {
           :moment="one.moment"
           :place="one.cell.place"
         />
+        <EvidenceLost v-if="one.canBeLost" :lost="{ check: one.check.id, moment: one.moment }" :by="one.check.lost" />
       </li>
     </ul>
     <el-button

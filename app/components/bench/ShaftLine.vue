@@ -1,79 +1,39 @@
 <script setup lang="ts">
 import { offWith, partState, type JobState, type PartState, type TrayItem } from '~~/core/job'
+import { pathOf, sectionOf } from '~~/core/section'
 import type { Plan, Ref } from '~~/core/sheet'
 
 /** The machine along its own axis, drawn from sheet data: on solid, off ghosted with its part in the tray, back solid again. */
 const props = defineProps<{ plan: Plan; state: JobState; tray: TrayItem[]; inHand: readonly Ref[] }>()
 const emit = defineEmits<{ open: [part: Ref]; parts: [] }>()
 
-/** Radii are drawn shorter than lengths: the section is a plan of what lies where, not a drawing to scale. */
-const RADIAL = 0.74
-const [LEFT, WIDTH, HEIGHT] = [25, 1080, 196]
-/** Lines of words over and under it: the part in hand, and the ends. */
-const [TOP, FOOT] = [18, 18]
+const [WIDTH, HEIGHT] = [1080, 196]
 /** A finger finds the nearest part within this many pixels. */
 const REACH = 44
-const placed = computed(() => [...props.plan.parts.values()].filter(one => one.geometry))
-const lines = computed(() => {
-  const all = (props.plan.sheet.lines ?? [{ id: '', name: '' }]).map((line, _, { 0: first }) => {
-    const own = placed.value.filter(one => (one.geometry!.line ?? first!.id) === line.id)
-    return { ...line, radius: Math.max(1, ...own.map(one => one.geometry!.outside / 2)) }
-  })
-  // One scale for all: a line that is thicker has more room.
-  const room = HEIGHT - TOP - FOOT - 4 * all.length
-  const radial = Math.min(RADIAL, room / all.reduce((sum, one) => sum + 2 * one.radius, 0))
-  const free = (HEIGHT - TOP - FOOT - radial * all.reduce((sum, one) => sum + 2 * one.radius, 0)) / all.length
-  let top = TOP
-  return all.map(line => {
-    const band = 2 * line.radius * radial + free
-    top += band
-    return { ...line, centre: top - band / 2, top: top - band, radial }
-  })
-})
-const lineOf = (line: string | undefined) => lines.value.find(one => one.id === line) ?? lines.value[0]!
-/** The section is drawn to its own extent: from the first part to the last. */
-const along = computed(() => {
-  const from = Math.min(...placed.value.map(one => one.geometry!.from))
-  const to = Math.max(...placed.value.map(one => one.geometry!.to))
-  return (mm: number) => LEFT + ((mm - from) / (to - from || 1)) * (WIDTH - 2 * LEFT)
-})
+const section = computed(() => sectionOf(props.plan, { width: WIDTH, height: HEIGHT }))
 const next = computed(() => new Set(props.inHand))
 /** Off by itself, or along with what it lifts with. */
-const isAway = ({ ref, now }: { ref: Ref; now: PartState }) =>
+const isAway = (ref: Ref, now: PartState) =>
   (now.where === 'off' && !now.trial) || offWith(props.plan, props.state, ref) !== null
-const hatch = { bearing: 'blue', ring: 'blue', sleeve: 'blue', spring: 'blue', shaft: 'plain' } as Record<
-  string,
-  string
->
 
 const drawn = computed(() =>
-  placed.value
-    .map(one => {
-      const { from, to, bore, outside, side = 'both', line } = one.geometry!
-      const { centre, radial } = lineOf(line)
-      const [inner, outer] = [(bore / 2) * radial, (outside / 2) * radial]
-      const [x, width] = [along.value(from), along.value(to) - along.value(from)]
-      const upper = { x, y: centre - outer, width, height: outer - inner }
-      const lower = { ...upper, y: centre + inner }
-      const whole = { ...upper, height: outer * 2 }
-      return {
-        ...one,
-        rects: bore === 0 ? [whole] : [...(side === 'lower' ? [] : [upper]), ...(side === 'upper' ? [] : [lower])],
-        middle: x + width / 2,
-        top: side === 'lower' ? centre + inner : centre - outer,
-        now: partState(props.state, one.ref),
-        next: next.value.has(one.ref),
-        hatch: hatch[one.part.kind] ?? 'grey',
-      }
-    })
-    .sort((a, b) =>
-      a.part.kind === 'shaft' ? -1 : b.part.kind === 'shaft' ? 1 : b.geometry!.outside - a.geometry!.outside,
-    ),
+  [...section.value.parts, ...section.value.row].map(one => {
+    const now = partState(props.state, one.ref)
+    const isNext = next.value.has(one.ref)
+    return {
+      ...one,
+      now,
+      next: isNext,
+      away: isAway(one.ref, now),
+      fill: isNext ? 'url(#hatch-now)' : one.tone === 'plain' ? 'var(--steel)' : `url(#hatch-${one.tone})`,
+    }
+  }),
 )
+const lines = computed(() => section.value.lines)
 
 /** The part in hand is named; with several, the outermost one speaks for them. */
 const named = computed(() => {
-  const [first, ...more] = drawn.value.filter(one => one.next).sort((a, b) => b.geometry!.outside - a.geometry!.outside)
+  const [first, ...more] = drawn.value.filter(one => one.next).sort((a, b) => b.outside - a.outside)
   return first
     ? { text: more.length ? `${first.name} and ${more.length} more` : first.name, x: first.middle, to: first.top }
     : null
@@ -86,8 +46,8 @@ function pick(event: MouseEvent) {
   const { x, y } = new DOMPoint(event.clientX, event.clientY).matrixTransform(matrix.inverse())
   const off = (low: number, size: number, at: number) => Math.max(low - at, 0, at - low - size)
   const [nearest] = drawn.value
-    .flatMap(({ ref, rects }) =>
-      rects.map(rect => ({
+    .flatMap(({ ref, hits }) =>
+      hits.map(rect => ({
         ref,
         away: Math.hypot(off(rect.x, rect.width, x), off(rect.y, rect.height, y)),
         size: rect.width * rect.height,
@@ -127,18 +87,16 @@ function pick(event: MouseEvent) {
         </pattern>
       </defs>
       <g v-for="one in drawn" :key="one.ref" class="part">
-        <g v-if="isAway(one)">
-          <rect v-for="(rect, i) in one.rects" :key="i" v-bind="rect" class="ghost" :class="{ next: one.next }" />
+        <g v-if="one.away" class="ghost" :class="{ next: one.next }">
+          <path v-for="(shape, i) in one.shapes" :key="i" :d="pathOf(shape)" />
         </g>
-        <g class="metal" :class="{ away: isAway(one) }">
-          <rect
-            v-for="(rect, i) in one.rects"
+        <g class="metal" :class="{ away: one.away, next: one.next, back: one.now.fitted }">
+          <path
+            v-for="(shape, i) in one.shapes"
             :key="i"
-            v-bind="rect"
-            :class="{ next: one.next }"
-            :style="{
-              fill: one.next ? 'url(#hatch-now)' : one.hatch === 'plain' ? 'var(--steel)' : `url(#hatch-${one.hatch})`,
-            }"
+            :d="pathOf(shape)"
+            :class="shape.is.replace(' ', '-')"
+            :style="shape.is === 'body' || shape.is === 'round' ? { fill: one.fill } : undefined"
           />
         </g>
         <path v-if="one.now.fitted?.as === 'new'" class="new" :d="`M${one.middle} ${one.top - 3} l-5 -8 h10 z`">
@@ -147,7 +105,7 @@ function pick(event: MouseEvent) {
         <title>{{ one.name }}</title>
       </g>
       <g v-for="line in lines" :key="line.id">
-        <path class="axis" :d="`M${LEFT} ${line.centre} H${WIDTH - LEFT}`" />
+        <path class="axis" :d="`M${section.left} ${line.centre} H${section.right}`" />
         <text v-if="lines.length > 1" class="ends" :x="WIDTH - 6" :y="line.top + 14" text-anchor="end">
           {{ line.name }}
         </text>
@@ -200,25 +158,43 @@ function pick(event: MouseEvent) {
     transform 0.45s ease,
     opacity 0.45s ease;
 }
-.metal rect {
+.metal path {
   stroke: var(--outline);
   stroke-width: 1.1;
+  stroke-linejoin: round;
 }
-.metal rect.next {
+.metal .line {
+  fill: none;
+  stroke-width: 0.9;
+}
+.metal .soft,
+.metal .soft-round {
+  fill: var(--steel-ink);
+}
+/* What is back in stands out from what never came off. */
+.metal.back path {
+  stroke: var(--blue-ink);
+  stroke-width: 1.9;
+}
+.metal.next path {
   stroke: var(--brass-ink);
-  stroke-width: 2;
+  stroke-width: 1.8;
+}
+.metal.next .soft,
+.metal.next .soft-round {
+  fill: var(--brass);
 }
 .metal.away {
   transform: translate(120px, -40px);
   opacity: 0;
   pointer-events: none;
 }
-.ghost {
+.ghost path {
   fill: transparent;
   stroke: var(--steel-ink);
   stroke-dasharray: 4 4;
 }
-.ghost.next {
+.ghost.next path {
   stroke: var(--brass-ink);
   stroke-width: 2;
 }

@@ -216,7 +216,7 @@ function goesInAt(plan: Plan, { moment, check, places }: CheckResult): string | 
 const outs: Source = ({ plan, state, results }) =>
   plan.sheet.checks.flatMap((check): Owing[] => {
     const last = standing(results, check)
-    if (!last?.owed || last.judgement.verdict !== 'Out') return []
+    if (check.evidence || !last?.owed || last.judgement.verdict !== 'Out') return []
     if (last.moment === 'asFound' && !isLeftSo(plan, check)) return []
     // In a loop it is put right by another round, which is owed itself.
     const at = check.at.find(one => one.moment === last.moment)!
@@ -299,7 +299,7 @@ export const sections = {
         .filter(one => one.value !== null)
         .map(result => ({
           title: result.check.title,
-          moment: MOMENT_WORDS[result.moment],
+          moment: `${MOMENT_WORDS[result.moment]}${result.check.evidence ? ', evidence' : ''}`,
           value: showValue(result.check, result, system),
           limits: showLimits(result.check, system),
           source: result.check.source,

@@ -60,7 +60,7 @@ function stepToMend(plan: Plan, state: JobState, { check, worked }: CheckResult,
 export function doorOf(plan: Plan, state: JobState, result: CheckResult): Door {
   const { check, moment, judgement, worked, history } = result
   const at = check.at.find(one => one.moment === moment)
-  if (judgement.verdict !== 'Out' || history || moment === 'asFound' || !at) return null
+  if (check.evidence || judgement.verdict !== 'Out' || history || moment === 'asFound' || !at) return null
   const loop = plan.loopOf.get(at.step)
   if (loop?.until.includes(check.id)) return { to: 'round', loop: loop.id }
   const step = stepToMend(plan, state, result, at.step)
@@ -83,7 +83,7 @@ function remedyRefusal(plan: Plan, state: JobState, { check: name, moment, place
   if (strange) return strange
   const { title: check } = plan.checks.get(name)!
   const result = checkResults(plan, state).get(readingKey(name, moment))!
-  if (moment === 'asFound') return refusals.asFound({ check })
+  if (moment === 'asFound' || result.check.evidence) return refusals.asFound({ check })
   const door = doorOf(plan, state, result)
   if (!door)
     return result.judgement.verdict === 'Out' && !result.worked.cells.length

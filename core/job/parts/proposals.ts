@@ -81,6 +81,7 @@ function foundBy(plan: Plan, result: CheckResult, of: readonly Ref[], cell?: Cel
 
 /** What a check found of parts that are off: place by place, each as it was read last. */
 function findingsOf(plan: Plan, results: Results, check: Check): Finding[] {
+  if (check.evidence) return []
   const read = OFF.flatMap(moment => results.get(readingKey(check.id, moment)) ?? [])
   const seen = new Set<string>()
   return read.flatMap((result): Finding[] => {

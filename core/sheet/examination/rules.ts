@@ -2,6 +2,7 @@ import { stepsBefore } from '../before.ts'
 import { placesOf, liftedWith, type Plan } from '../plan.ts'
 import { viewsOf } from '../views.ts'
 import { coverRules } from './cover-rules.ts'
+import { evidenceRules } from './evidence-rules.ts'
 import { jointRules } from './joint-rules.ts'
 import { kindRules } from './kind-rules.ts'
 import { loopRules } from './loop-rules.ts'
@@ -197,6 +198,7 @@ export const RULES: Rule[] = [
         .map(word => `step ${id} suspects “${word}”, which is none of the words it offers`),
     ),
   ({ sheet }) => sheet.checks.filter(check => !check.at.length).map(check => `check ${check.id} is never taken`),
+  evidenceRules,
   jointRules,
   ({ sheet, steps }) =>
     sheet.steps.flatMap(step =>
@@ -264,6 +266,7 @@ export const RULES: Rule[] = [
     sheet.checks
       // What is tried before the machine is safe tells of no part of it.
       .filter(check => !check.at.every(({ step }) => steps.get(step)?.station === 'make-safe'))
+      .filter(check => !check.evidence)
       .filter(
         check =>
           check.of.some(ref => removedBy.has(ref)) &&
