@@ -174,8 +174,19 @@ export type When = Record<string, string | string[]>
 export interface Assembly {
   id: Id
   name: Words
-  datum: string
+  datum: Datum
   seenFrom: string
+}
+
+/** What angles of an assembly are taken from: a feature that nobody mistakes, and where on the clock it stands. */
+export interface Datum {
+  what: Words
+  /**
+   * In hours, as seen from where the assembly is looked at; 12 is the top.
+   * @minimum 0
+   * @maximum 12
+   */
+  at: number
 }
 
 /** `part`, or `part@place` where the part has several places. */
@@ -500,6 +511,8 @@ export interface Step {
   station: Station
   title: Words
   text?: string
+  /** How the machine lies as it is done, where that is not as it stands: on its side, upside down, on a trestle. Angles are not turned with it. */
+  lies?: Words
   /** Steps that come before; `loop fit-up` for a loop that has come out good. */
   needs?: string[]
   /** Steps that what it puts on lies over: all of them, where the orders of taking off and of building up do not tell. */

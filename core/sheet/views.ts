@@ -1,4 +1,5 @@
-import type { ShelfSheet } from './types.ts'
+import type { Plan } from './plan.ts'
+import type { Datum, Ref, ShelfSheet } from './types.ts'
 
 type WithEnds = Pick<ShelfSheet, 'ends'>
 
@@ -17,3 +18,14 @@ export function oppositeView({ ends }: WithEnds, from: string): string {
 
 /** A view as it is said after “from”: “the drive end”, “above”. */
 export const viewWords = (from: string): string => (from === ABOVE || from === BELOW ? from : `the ${from}`)
+
+/**
+ * What tells where on the clock one is, of the assembly a part belongs to, as it stands from where one looks: from the other
+ * side what lies at 3 is at 9.
+ */
+export function datumSeen({ sheet, parts }: Plan, ref: Ref, from: string): Datum | undefined {
+  const assembly = sheet.assemblies.find(one => one.id === parts.get(ref)?.part.assembly)
+  if (!assembly) return undefined
+  const { datum, seenFrom } = assembly
+  return from === oppositeView(sheet, seenFrom) ? { ...datum, at: (24 - datum.at) % 12 || 12 } : datum
+}

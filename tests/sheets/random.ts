@@ -97,7 +97,7 @@ export function sheetOf({ under, spoils, gates, joints = [], holds = [] }: Rando
     mates: [],
     joints: all.flatMap(i => (joints[i] ? [jointOf(joints[i], i)] : [])),
     service: { hours: 1000, months: 12 },
-    assemblies: [{ id: 'a', name: 'All', datum: 'top', seenFrom: 'left' }],
+    assemblies: [{ id: 'a', name: 'All', datum: { what: 'top', at: 12 }, seenFrom: 'left' }],
     parts: all.map(i => ({
       id: `p${i}`,
       item: i + 1,

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { allSaid, dotsTaken, marksDiffer, markText, readLabel, sentenceOf, type Mark } from '~~/core/job'
 import { parseQuantity } from '~~/core/quantity'
+import { datumSeen } from '~~/core/sheet'
 
 /** A match-mark made before two parts part: with what, where, and from which end or datum it was taken. */
 const props = defineProps<{ mate: string }>()
@@ -27,6 +28,7 @@ const takenDots = computed(() => NUMBERS.filter(n => dotsTaken(job.plan, job.sta
 const why = ref<string | null>(null)
 const resting = useRest(() => props.mate)
 const heldFrom = mate.mark!.seenFrom
+const datum = datumSeen(job.plan, mate.b, heldFrom)
 
 /** Where it lies, as the rule of the mate wants it said; null with the reason. */
 function where(): Pick<Mark, 'deg' | 'mm' | 'text' | 'label' | 'dots'> | null {
@@ -102,6 +104,7 @@ function takeBack(mark: Mark) {
         fixed
         :held-from="made.seenFrom"
         :ends="job.plan.sheet.ends"
+        :datum="datum"
       />
     </template>
     <template v-else>
@@ -125,7 +128,14 @@ function takeBack(mark: Mark) {
         <DotsPick v-model="dots" label="Dots on each side" :numbers="NUMBERS" :taken="takenDots" />
         <p v-if="taken.length" class="soft">Taken: {{ taken.map(one => one.title).join(', ') }}.</p>
       </div>
-      <IndexDial v-else v-model="deg" :held-from="heldFrom" :ends="job.plan.sheet.ends" />
+      <IndexDial
+        v-else
+        v-model="deg"
+        :held-from="heldFrom"
+        :ends="job.plan.sheet.ends"
+        :datum="datum"
+        :lies="bench.step?.lies"
+      />
       <el-radio-group v-if="mate.rule.kind !== 'dots'" v-model="method" aria-label="Made with">
         <el-radio-button v-for="one in methods" :key="one" :value="one">{{ one }}</el-radio-button>
       </el-radio-group>

@@ -15,7 +15,7 @@ import {
 } from '~~/core/job'
 import { withinTurn } from '~~/core/marks'
 import { fixed, parseQuantity } from '~~/core/quantity'
-import type { Mate } from '~~/core/sheet'
+import { datumSeen, type Mate } from '~~/core/sheet'
 
 /**
  * How two parts stand to each other, asked blind: what is seen, where the mark stands, how far it is. Only what was said is
@@ -25,6 +25,7 @@ type Answer = Omit<MateAnswer, 'mate'>
 const props = defineProps<{ mate: Mate; given?: Answer }>()
 const emit = defineEmits<{ give: [answer: Answer | undefined] }>()
 const job = useJob()
+const bench = useBench()
 /** A second tap on what stood here before answers nothing. */
 const resting = useRest(() => props.mate.id)
 /** It was seen to stand wrong: that it cannot be seen is no way past. */
@@ -35,6 +36,7 @@ const mark = computed(() => markOf(job.state, props.mate))
 /** With what, and from which end: as it was made, or as the maker stamped it. */
 const carrier = computed(() => made.value?.carrier ?? props.mate.mark?.method ?? '')
 const seenFrom = computed(() => made.value?.seenFrom ?? props.mate.mark?.seenFrom ?? '')
+const datum = computed(() => datumSeen(job.plan, props.mate.b, seenFrom.value))
 const { rule } = props.mate
 const deg = ref<number | null>(props.given?.deg ?? null)
 const text = ref(props.given?.text ?? props.given?.label ?? '')
@@ -140,6 +142,8 @@ function again() {
         fixed
         :held-from="seenFrom"
         :ends="job.plan.sheet.ends"
+        :datum="datum"
+        :lies="bench.step?.lies"
         :mark="withinTurn(mark!.deg! + (rule.kind === 'aligned' ? (rule.deg ?? 0) : 0))"
       />
     </template>
@@ -157,7 +161,14 @@ function again() {
       </p>
     </template>
     <template v-else>
-      <IndexDial v-if="kind === 'aligned'" v-model="deg" :held-from="seenFrom" :ends="job.plan.sheet.ends" />
+      <IndexDial
+        v-if="kind === 'aligned'"
+        v-model="deg"
+        :held-from="seenFrom"
+        :ends="job.plan.sheet.ends"
+        :datum="datum"
+        :lies="bench.step?.lies"
+      />
       <div v-else-if="kind === 'dots'" class="dots">
         <template v-for="{ side, name } in sides" :key="side">
           <span>{{ name }}</span>

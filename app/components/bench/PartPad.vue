@@ -20,7 +20,7 @@ import {
   type Stamp,
 } from '~~/core/job'
 import { clockText } from '~~/core/marks'
-import { viewWords, type Decision } from '~~/core/sheet'
+import { datumSeen, viewWords, type Decision } from '~~/core/sheet'
 
 /** Everything about one part, and what may be done about it. */
 const props = defineProps<{ part: string }>()
@@ -253,7 +253,14 @@ const account = ({ way, count, short }: (typeof counts.value)[number]) => {
         <el-button :aria-expanded="placing" @click="placing = !placing">Where</el-button>
         <el-button type="primary" native-type="submit">Note it</el-button>
       </div>
-      <IndexDial v-if="placing" v-model="deg" :held-from="heldFrom" :ends="job.plan.sheet.ends" />
+      <IndexDial
+        v-if="placing"
+        v-model="deg"
+        :held-from="heldFrom"
+        :ends="job.plan.sheet.ends"
+        :datum="datumSeen(job.plan, props.part, heldFrom)"
+        :lies="bench.step?.lies"
+      />
     </form>
   </PadFrame>
 </template>

@@ -187,6 +187,7 @@ defineExpose({ confirm })
         </div>
         <h2 data-test="step" :data-step="step.id">{{ step.title }}</h2>
         <p v-if="step.text">{{ step.text }}</p>
+        <p v-if="step.lies" class="soft" data-test="lies">It lies {{ step.lies }}.</p>
         <p v-if="done" class="was">
           {{ done.skipped ? `Left out: ${done.skipped}` : 'Done' }} by {{ job.names.get(done.by) }},
           {{ siteTime(done.at) }}

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { clockText, fromOtherEnd, parseDial, withinTurn } from '~~/core/marks'
-import { oppositeView, viewWords, type Sheet } from '~~/core/sheet'
+import { oppositeView, viewWords, type Datum, type Sheet } from '~~/core/sheet'
 
 /**
  * A clock seen from a named end, set to the minute by drag, by keys or by typing. Made by hand: a mark is put where it lies,
@@ -14,6 +14,10 @@ const props = defineProps<{
   /** Where the mark was made, once that may be shown. */
   mark?: number | null
   fixed?: boolean
+  /** What stands where on the clock, so that one knows how to hold it. */
+  datum?: Datum
+  /** How the machine lies just now; the clock is not turned with it. */
+  lies?: string
 }>()
 const lookFrom = ref(props.heldFrom)
 const mirrored = computed(() => lookFrom.value !== props.heldFrom)
@@ -105,6 +109,12 @@ const words = computed(() =>
       >
         {{ hour }}
       </text>
+      <path
+        v-if="datum"
+        d="M150 30 l-7 -13 h14 z"
+        class="datum"
+        :transform="`rotate(${seen(datum.at * 30)} 150 150)`"
+      />
       <path v-if="mark != null" d="M150 72 V36" class="was" :transform="`rotate(${seen(mark)} 150 150)`" />
       <g v-if="shown !== null">
         <path d="M150 34 l-12 -26 h24 z" class="needle" :transform="`rotate(${shown} 150 150)`" />
@@ -119,28 +129,31 @@ const words = computed(() =>
     </svg>
     <div class="by">
       <p>
-        Seen from <strong>{{ viewWords(lookFrom) }}</strong>
+        Seen from <strong>{{ viewWords(lookFrom) }}</strong><template v-if="datum"
+          >; at <strong>{{ Math.round(seen(datum.at * 30) / 30) || 12 }}</strong> the {{ datum.what }}</template
+        >.
       </p>
-      <el-button size="small" @click="flip">From the other end</el-button>
-      <template v-if="!fixed">
-        <form @submit.prevent="type">
-          <el-input
-            v-model="text"
-            class="figures"
-            aria-label="Clock place or angle"
-            placeholder="2:20 or 70°"
-            maxlength="12"
-            autocomplete="off"
-            data-test="dial-text"
-            @change="type"
-          />
-        </form>
-        <div class="fine">
+      <p v-if="lies" class="soft">It lies {{ lies }}.</p>
+      <form v-if="!fixed" @submit.prevent="type">
+        <el-input
+          v-model="text"
+          class="figures"
+          aria-label="Clock place or angle"
+          placeholder="2:20 or 70°"
+          maxlength="12"
+          autocomplete="off"
+          data-test="dial-text"
+          @change="type"
+        />
+      </form>
+      <div class="fine">
+        <template v-if="!fixed">
           <el-button size="small" aria-label="One degree back" @click="set((shown ?? 0) - 1)">− 1°</el-button>
           <el-button size="small" aria-label="One degree on" @click="set((shown ?? 0) + 1)">+ 1°</el-button>
-        </div>
-        <p v-if="why" class="why" role="alert">{{ why }}</p>
-      </template>
+        </template>
+        <el-button size="small" @click="flip">From the other end</el-button>
+      </div>
+      <p v-if="why" class="why" role="alert">{{ why }}</p>
     </div>
   </div>
 </template>
@@ -164,6 +177,7 @@ svg {
 }
 .fine {
   display: flex;
+  flex-wrap: wrap;
   gap: 8px;
 }
 .rim {
@@ -184,6 +198,9 @@ svg {
 .hour {
   font: 500 20px var(--heads);
   fill: var(--soft);
+}
+.datum {
+  fill: var(--blue-ink);
 }
 .needle {
   fill: var(--brass);
