@@ -155,18 +155,18 @@ const lipSeal: Draw = ({ length, inner, outer, thick }) => [
   { is: 'round', at: [length * 0.62, inner + thick * 0.3], radius: Math.min(length, thick) * 0.11 },
 ]
 
-/** Sprung into a groove: thin, and open at one place. */
-const snapRing: Draw = room => [
-  {
-    is: 'soft',
-    points: [
-      [0, room.inner],
-      [0, room.outer],
-      [room.length, room.outer],
-      [room.length, room.inner],
-    ],
-  },
-]
+/** Soft, or too thin to be hatched. */
+const filled = ({ length, inner, outer }: Room): Shape => ({
+  is: 'soft',
+  points: [
+    [0, inner],
+    [0, outer],
+    [length, outer],
+    [length, inner],
+  ],
+})
+
+const snapRing: Draw = room => [filled(room)]
 
 const gasket: Draw = snapRing
 
@@ -233,18 +233,7 @@ const winding: Draw = room => [
 ]
 
 /** Soft pieces side by side in their pockets. */
-const element: Draw = room => [
-  {
-    is: 'soft',
-    points: [
-      [0, room.inner],
-      [0, room.outer],
-      [room.length, room.outer],
-      [room.length, room.inner],
-    ],
-  },
-  ...across(room, room.inner, room.outer, 10),
-]
+const element: Draw = room => [filled(room), ...across(room, room.inner, room.outer, 10)]
 
 const connection: Draw = ({ length, inner, thick }) => {
   const radius = Math.min(length, thick) / 4
