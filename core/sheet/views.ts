@@ -27,5 +27,7 @@ export function datumSeen({ sheet, parts }: Plan, ref: Ref, from: string): Datum
   const assembly = sheet.assemblies.find(one => one.id === parts.get(ref)?.part.assembly)
   if (!assembly) return undefined
   const { datum, seenFrom } = assembly
+  // A job goes on under the sheet it was opened with; older ones say it in words alone.
+  if (typeof datum !== 'object') return undefined
   return from === oppositeView(sheet, seenFrom) ? { ...datum, at: (24 - datum.at) % 12 || 12 } : datum
 }
