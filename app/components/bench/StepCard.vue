@@ -90,7 +90,7 @@ const VERBS: [(one: Step) => unknown, string][] = [
 /** What shuts something says what goes on or in with it. */
 const closing = ({ closes, fits: [first] = [] }: Step) => {
   const one = closes && first ? job.plan.parts.get(first) : undefined
-  return one && `${one.part.name} ${['fastener', 'shaft'].includes(one.part.kind) ? 'in' : 'on'}`
+  return one && `${one.part.name} ${['fastener', 'screw', 'shaft', 'rod'].includes(one.part.kind) ? 'in' : 'on'}`
 }
 const verb = computed(() => closing(step.value!) ?? VERBS.find(([is]) => is(step.value!))![1])
 const ready = computed(
