@@ -136,7 +136,18 @@ export class Technician {
   /** Does a step, and says of it what is asked; something otherwise than it should be, where that is given. */
   doStep(step: Step, otherwise: Said = {}): void {
     this.prepare(step)
-    this.acts(confirmationOf(this.plan, this.folded.state, step, saidOtherwise(this.said(step), otherwise)))
+    const { doer } = step
+    const on = doer && doer.by !== 'lead' ? this.paperFor(doer) : undefined
+    const said = { ...this.said(step), ...(on ? { on } : {}) }
+    const acts = confirmationOf(this.plan, this.folded.state, step, saidOtherwise(said, otherwise))
+    this.acts(acts, doer?.by === 'lead' ? 'lead' : 'fitter')
+  }
+
+  /** The paper that something is signed or done on, by whoever holds it. */
+  private paperFor({ by, of }: Pick<Hold, 'by' | 'of'>): Competence | undefined {
+    return by === 'lead'
+      ? undefined
+      : competenceFor({ by, of }, this.findings.held ?? [{ by, of: of! }], this.clock.now())
   }
 
   /** Everything that comes before a step is confirmed: cautions, marks, decisions, readings, bolts, signatures. */
@@ -308,10 +319,7 @@ export class Technician {
 
   /** A second pair of eyes signs: on what the lead holds, where the sheet asks for more than a lead. */
   signHold(step: string, hold: Hold): void {
-    const on =
-      hold.by === 'lead'
-        ? undefined
-        : competenceFor(hold, this.findings.held ?? [{ by: hold.by, of: hold.of! }], this.clock.now())
+    const on = this.paperFor(hold)
     const basis = this.basis({ kind: 'hold', step })
     this.act('hold.signed', { step, basis, ...(on ? { on } : {}) }, 'lead')
   }

@@ -542,6 +542,8 @@ export interface Step {
    * off something, and it is asked what that was before the parts are decided.
    */
   found?: { ask: string; words: string[]; suspect?: string[] }
+  /** Who may do it, where not everybody may. */
+  doer?: Doer
   /** A second pair of eyes signs here. */
   hold?: Hold
   /** A gate: what is shut by this step, by its name, or the case. Everything owed behind it must be settled. */
@@ -566,6 +568,15 @@ export type Start = (typeof STARTS)[number]
 
 export const SIGNERS = ['lead', 'certified', 'competent'] as const
 export type Signer = (typeof SIGNERS)[number]
+
+/** Who may do a step: by role, or on a paper that stands on the person. */
+export interface Doer {
+  by: Signer
+  /** What one is certified or competent for. */
+  of?: string
+  /** Others may do it under their eyes, and they confirm it. */
+  supervised?: boolean
+}
 
 /** Who signs for work that others did: never one of them. */
 export interface Hold {

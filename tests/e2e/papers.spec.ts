@@ -1,5 +1,5 @@
 import { expect, test } from './test.ts'
-import { changePerson, jobAt, signAs, signIn } from './hands.ts'
+import { answer, changePerson, jobAt, signAs, signIn } from './hands.ts'
 import { machineBy } from './shelf.ts'
 
 test('a hold is signed on a paper that a lead wrote down, not by whoever leads', async ({ page }) => {
@@ -54,4 +54,46 @@ test('a hold is signed on a paper that a lead wrote down, not by whoever leads',
   await expect(page.locator('[data-test=sent]')).toContainText('all sent')
   await page.goto(`${bench}/record`)
   await expect(page.locator('article')).toContainText('competent for Taper fits, no. TF-7')
+})
+
+test('a step that not everybody may do is done by who may, or under their eyes', async ({ page }) => {
+  await machineBy('gas-let-down', 'C-931', 'Gas stand')
+  await signIn(page)
+  await jobAt(page, 'C-931', 'recover')
+  const confirm = page.locator('[data-test=confirm]')
+  await expect(page.locator('[data-test=doer]')).toHaveText('Done by somebody certified for refrigerant, all of it.')
+  await expect(confirm).toContainText('somebody certified for refrigerant signs')
+  await answer(page)
+  await confirm.click()
+  // Nobody here may: it says who would have to.
+  const signer = page.locator('[data-test=signer]')
+  await expect(signer.getByRole('alert')).toContainText('is done by somebody certified for refrigerant')
+  await signer.getByRole('button', { name: 'Leave it unsigned' }).click()
+  await expect(page.locator('[data-step=recover]')).toBeVisible()
+  const bench = page.url()
+
+  await changePerson(page, 'O. Hallam')
+  await page.getByRole('link', { name: 'People' }).click()
+  const line = page.getByRole('listitem').filter({ hasText: 'T. Brisco' })
+  await line.getByRole('button', { name: /^Papers/ }).click()
+  const papers = page.getByRole('group', { name: 'Papers of T. Brisco' })
+  await papers.getByRole('radiogroup').getByText('certified').click()
+  await papers.getByLabel('What for').fill('refrigerant')
+  await papers.getByRole('button', { name: 'Write it down' }).click()
+  await expect(papers).toContainText('certified for refrigerant')
+  await page.goto(bench)
+  await changePerson(page, 'R. Okell')
+  await answer(page)
+  await confirm.click()
+  await signAs(page, 'T. Brisco')
+  // Others take the cover off under the same eyes.
+  await expect(page.locator('[data-step=cover-off]')).toBeVisible()
+  await expect(page.locator('[data-test=doer]')).toContainText('or under their eyes')
+  await answer(page)
+  await confirm.click()
+  await signAs(page, 'T. Brisco')
+  await expect(page.locator('[data-step=decide]')).toBeVisible()
+  await expect(page.locator('[data-test=sent]')).toContainText('all sent')
+  await page.goto(`${bench.replace(/[?#].*/, '')}/record`)
+  await expect(page.locator('article')).toContainText('done by somebody certified for refrigerant')
 })

@@ -16,11 +16,12 @@ import {
   stepsLeft,
   unmetNeeds,
   STATION_WORDS,
+  type Act,
   type Competence,
   type Role,
   type Settle,
 } from '~~/core/job'
-import type { Hold, Step } from '~~/core/sheet'
+import type { Doer, Hold, Step } from '~~/core/sheet'
 import type { SignedInPerson } from '~~/shared/answers'
 import { deviceClock } from '~/bench/clock'
 
@@ -109,7 +110,7 @@ watch(
 function readCaution(caution: number) {
   if (!resting.value) why.value = job.act({ kind: 'caution.read', payload: { step: step.value!.id, caution } })
 }
-function confirm() {
+async function confirm() {
   const one = step.value
   if (!one || bench.isDone || resting.value) return
   const unread = cautions.value.find(caution => !caution.read)
@@ -122,13 +123,35 @@ function confirm() {
     why.value = bench.lacking[0]!
     return bench.look({ to: 'say' })
   }
-  why.value = job.act(...confirmationOf(job.plan, job.state, one, bench.said))
-  if (why.value) return
+  const { doer } = one
+  const me = doer ? asSigner(doer, session.person!.role, session.papers) : null
+  const acts = confirmationOf(job.plan, job.state, one, me?.on ? { ...bench.said, on: me.on } : bench.said)
+  const isDone = doer && me?.refusal ? await confirmBy(doer, one, acts) : did(acts)
+  if (!isDone) return
   bench.forget(one.id)
   bench.choose(null)
 }
+/** Done by whoever is here. */
+function did(acts: Act[]): boolean {
+  why.value = acts.length ? job.act(...acts) : null
+  return why.value === null
+}
+/** Done by somebody else, who gives their PIN; under their eyes only that it is done is theirs. */
+async function confirmBy(doer: Doer, { title }: Step, acts: Act[]): Promise<boolean> {
+  const own = doer.supervised ? acts.slice(0, -1) : []
+  if (!did(own)) return false
+  const as = ({ role, competences }: SignedInPerson) => asSigner(doer, role, competences)
+  const theirs = (who: SignedInPerson) =>
+    acts.slice(own.length).map((act): Act => {
+      const { on } = as(who)
+      return act.kind === 'step.done' && on ? { ...act, payload: { ...act.payload, on } } : act
+    })
+  const answer = await ask(title, theirs, who => as(who).refusal === null)
+  why.value = answer.why
+  return answer.isSigned
+}
 /** Somebody as a signer of a hold point: on which paper, and why not. */
-function asSigner(wanted: Hold, role: Role, papers: readonly Competence[]) {
+function asSigner(wanted: Hold | Doer, role: Role, papers: readonly Competence[]) {
   const now = deviceClock.now()
   const on = wanted.by === 'lead' ? undefined : competenceFor(wanted, papers, now)
   return { on, refusal: signerRefusal(wanted, role, on, now) }
@@ -136,6 +159,12 @@ function asSigner(wanted: Hold, role: Role, papers: readonly Competence[]) {
 /** Who signs, where it is not whoever is here. */
 const otherSigner = computed(() => {
   const wanted = step.value?.hold
+  if (!wanted || !session.person) return null
+  return asSigner(wanted, session.person.role, session.papers).refusal && signerWords(wanted)
+})
+/** Who does it, where that is not whoever is here. */
+const otherDoer = computed(() => {
+  const wanted = step.value?.doer
   if (!wanted || !session.person) return null
   return asSigner(wanted, session.person.role, session.papers).refusal && signerWords(wanted)
 })
@@ -187,6 +216,10 @@ defineExpose({ confirm })
         </div>
         <h2 data-test="step" :data-step="step.id">{{ step.title }}</h2>
         <p v-if="step.text">{{ step.text }}</p>
+        <p v-if="step.doer && !done" class="doer" data-test="doer">
+          Done by {{ signerWords(step.doer)
+          }}{{ step.doer.supervised ? ', or under their eyes: they confirm it' : ', all of it' }}.
+        </p>
         <p v-if="step.lies" class="soft" data-test="lies">It lies {{ step.lies }}.</p>
         <p v-if="done" class="was">
           {{ done.skipped ? `Left out: ${done.skipped}` : 'Done' }} by {{ job.names.get(done.by) }},
@@ -265,7 +298,7 @@ defineExpose({ confirm })
             :disabled="resting"
             @click="confirm"
           >
-            {{ verb }} <kbd>⏎</kbd>
+            {{ verb }}{{ otherDoer ? `: ${otherDoer} signs` : '' }} <kbd>⏎</kbd>
           </el-button>
           <el-button
             v-if="step.ladder || step.troubles?.length"

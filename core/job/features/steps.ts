@@ -1,5 +1,7 @@
 import { STATIONS } from '../../sheet/index.ts'
 import type { ActKind } from '../ledger/act.ts'
+import { competenceShape, competenceWords, signerWords, type Competence } from '../ledger/competence.ts'
+import { timeOf } from '../ledger/entry.ts'
 import { owedKind } from '../ledger/feature.ts'
 import { partsIn, partState } from '../ledger/part.ts'
 import { refusalsAbout } from '../../refusal.ts'
@@ -10,6 +12,7 @@ import { stamped, type Stamp } from '../ledger/state.ts'
 import { STATION_WORDS, stepName } from '../ledger/words.ts'
 import type { Owing, Source } from '../owed/owing.ts'
 import { unsaid } from '../parts/confirm.ts'
+import { doerRefusal } from '../parts/doers.ts'
 import { slackened } from '../parts/joints.ts'
 import type { Started } from '../parts/starting.ts'
 import { stepsLeft } from '../parts/needs.ts'
@@ -33,6 +36,8 @@ const doing = {
   started: optional(
     record({ guards: optional(words(120)), locks: optional(words(120)), people: optional(words(120)) }),
   ),
+  /** The paper it is done on, where not everybody may do it. */
+  on: optional(record(competenceShape)),
 } as const
 
 const done: ActKind<Shaped<typeof doing>> = {
@@ -40,6 +45,7 @@ const done: ActKind<Shaped<typeof doing>> = {
   by: HANDS,
   corrected: 'take back',
   sameAgain: true,
+  claims: ({ on }) => (on ? [{ competence: on }] : []),
   // A part that is still where the step says it is not: no hindrance to pass, the step is simply not done.
   sense: (plan, state, { payload }) => {
     const lost = openStep(plan, state, payload.step)
@@ -59,16 +65,19 @@ const done: ActKind<Shaped<typeof doing>> = {
     return unmoved.length ? refusals.unmoved({ step: title, what: unmoved.slice(0, 4).join('. ') }) : null
   },
   live: (at, entry) => {
-    const { step: name, note: found, started } = entry.payload
+    const { step: name, note: found, started, on } = entry.payload
     const step = at.plan.steps.get(name)!
+    const as = { person: entry.madeBy, role: entry.role, on, at: timeOf(entry) }
+    const notTheirs = doerRefusal(at.plan, at.state, step, as)
     return [
+      ...(notTheirs ? [notTheirs] : []),
       ...stepHindrances(at, name, entry),
       ...unsaid(at.plan, at.state, step, { found, started }).map(what => hindered(step, what)),
     ]
   },
   apply: (state, entry, plan) => {
-    const { step, note, started } = entry.payload
-    state.steps.set(step, stamped(entry, state, { note, started }))
+    const { step, note, started, on } = entry.payload
+    state.steps.set(step, stamped(entry, state, { note, started, on }))
     const joint = plan.steps.get(step)!.joint
     if (joint?.act === 'slacken') state.joints.set(joint.id, slackened(state.joints.get(joint.id)))
   },
@@ -113,8 +122,27 @@ const undone: Source = ({ plan, state }) =>
     ]
   })
 
+/** Done, as it came late, by somebody who may not. */
+const byOthers: Source = ({ plan, state }) =>
+  plan.sheet.steps.flatMap((step): Owing[] => {
+    const done = state.steps.get(step.id)
+    if (!step.doer || !done || done.skipped !== undefined) return []
+    const { by: person, role, on, at } = done
+    if (!doerRefusal(plan, state, step, { person, role, on, at })) return []
+    return [
+      {
+        id: { kind: 'doer', step: step.id },
+        station: step.station,
+        what: `Not done by ${signerWords(step.doer)}: ${step.title}`,
+        why: 'Take it back, and have it done by them: nobody accepts it in their place',
+        step: null,
+        settle: { to: 'step', step: step.id },
+      },
+    ]
+  })
+
 export const slice = () => ({
-  steps: new Map<string, Stamp & { skipped?: string; note?: string; started?: Started }>(),
+  steps: new Map<string, Stamp & { skipped?: string; note?: string; started?: Started; on?: Competence }>(),
 })
 export const acts = { 'step.done': done, 'step.skipped': skipped }
 export const owes = {
@@ -124,8 +152,13 @@ export const owes = {
     never: () => 'do it, or leave it out where the sheet allows',
     withItsStep: true,
   }),
+  doer: owedKind({
+    by: { step: id },
+    words: (plan, { step }) => `${stepName(plan, step)}: not done by who may`,
+    never: () => 'take the step back, and have it done by who may',
+  }),
 }
-export const sources = [undone]
+export const sources = [undone, byOthers]
 export const sections = {
   steps: section({
     title: 'Steps',
@@ -142,6 +175,7 @@ export const sections = {
               found: settled.note ?? null,
               skipped: settled.skipped ?? null,
               started: Object.values(settled.started ?? {}).join('; '),
+              on: settled.on ? competenceWords(settled.on) : null,
               ...signed(settled),
             }
           }),
@@ -157,6 +191,7 @@ export const sections = {
             ...(row.found ? [`found: ${row.found}`] : []),
             ...(row.skipped ? [`left out: ${row.skipped}`] : []),
             ...(row.started ? [`seen before the start: ${row.started}`] : []),
+            ...(row.on ? [`done by somebody ${row.on}`] : []),
           ],
         }),
       },

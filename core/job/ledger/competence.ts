@@ -1,4 +1,4 @@
-import type { Hold } from '../../sheet/index.ts'
+import type { Doer, Hold } from '../../sheet/index.ts'
 import { refusalsAbout, type Refusal } from '../../refusal.ts'
 import type { Role } from './roles.ts'
 import { choice, optional, words, type Shaped } from './shape.ts'
@@ -23,30 +23,47 @@ export const competenceShape = {
 } as const
 export type Competence = Shaped<typeof competenceShape>
 
+/** Whom a sheet asks for, to sign or to do. */
+type Wanted = Pick<Hold | Doer, 'by' | 'of'>
+
 /** A signer as a hold point asks for one: “a lead”, “somebody certified for lifting gear”. */
-export const signerWords = ({ by, of }: Pick<Hold, 'by' | 'of'>): string =>
-  by === 'lead' ? 'a lead' : `somebody ${by} for ${of}`
+export const signerWords = ({ by, of }: Wanted): string => (by === 'lead' ? 'a lead' : `somebody ${by} for ${of}`)
 
 const sameWords = (one: string, other: string) => one.trim().toLowerCase() === other.trim().toLowerCase()
 
 /** Good through its last day, in UTC, by the time of the act. */
 const isOver = ({ until }: Competence, at: string) => until !== undefined && until < at.slice(0, 10)
 
-const fits = (hold: Hold, one: Competence) => one.by === hold.by && sameWords(one.of, hold.of ?? '')
+const fits = (hold: Wanted, one: Competence) => one.by === hold.by && sameWords(one.of, hold.of ?? '')
 
 /** Of what a person holds, what a hold point is best signed on: one that is good now before one that is over. */
-export const competenceFor = (hold: Hold, held: readonly Competence[], at: string): Competence | undefined =>
+export const competenceFor = (hold: Wanted, held: readonly Competence[], at: string): Competence | undefined =>
   held
     .filter(one => fits(hold, one))
     .toSorted(
       (a, b) => Number(isOver(a, at)) - Number(isOver(b, at)) || (b.until ?? '9999').localeCompare(a.until ?? '9999'),
     )[0]
 
+/** Whether somebody is whom a sheet asks for, by role or by a paper and its last day. */
+export function qualified(
+  wanted: Wanted,
+  role: Role,
+  on: Competence | undefined,
+  at: string,
+): 'yes' | 'not a lead' | 'no paper' | 'paper over' {
+  if (wanted.by === 'lead') return role === 'lead' ? 'yes' : 'not a lead'
+  if (!on || !fits(wanted, on)) return 'no paper'
+  return isOver(on, at) ? 'paper over' : 'yes'
+}
+
 /** Why a person may not sign a hold by who they are; null when they may. */
 export function signerRefusal(hold: Hold, role: Role, on: Competence | undefined, at: string): Refusal | null {
-  if (hold.by === 'lead') return role === 'lead' ? null : refusals.lead()
-  if (!on || !fits(hold, on)) return refusals.paper({ signer: signerWords(hold) })
-  return isOver(on, at) ? refusals.over({ of: on.of, until: on.until!, by: hold.by }) : null
+  const why = qualified(hold, role, on, at)
+  if (why === 'yes') return null
+  if (why === 'not a lead') return refusals.lead()
+  return why === 'no paper'
+    ? refusals.paper({ signer: signerWords(hold) })
+    : refusals.over({ of: on!.of, until: on!.until!, by: hold.by })
 }
 
 /** A competence as it stands on a record: “certified for refrigerant, no. 12, good until 2027-03-01”. */

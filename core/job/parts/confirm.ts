@@ -10,6 +10,7 @@ import {
   type Step,
 } from '../../sheet/index.ts'
 import { checkResults } from '../measuring/results.ts'
+import type { Competence } from '../ledger/competence.ts'
 import type { Act } from '../ledger/entry.ts'
 import { bagsOf, inHandFor, keptBy, type InHand } from './keeping.ts'
 import { matesAsked } from './mates.ts'
@@ -63,6 +64,8 @@ export interface Said {
   found?: string
   /** What was answered before it was started. */
   started?: Started
+  /** The paper it is done on, where not everybody may do it. */
+  on?: Competence
 }
 
 /** Places a step fills that are empty. */
@@ -306,6 +309,7 @@ export function confirmationOf(plan: Plan, state: JobState, step: Step, said: Sa
         ...(said.found?.trim() ? { note: said.found.trim() } : {}),
         ...(asks.starting.length && said.started ? { started: said.started } : {}),
         ...(said.method && !lifts.length ? { method: said.method } : {}),
+        ...(said.on ? { on: said.on } : {}),
       },
     }),
   ]

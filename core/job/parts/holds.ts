@@ -31,7 +31,7 @@ const drawnUp = ({ joints }: JobState, id: string): Stamp[] => {
 }
 
 /** Readings taken at a step, parts moved and how they were seen to stand, pieces counted, bolts pulled, and at a deciding step every decision. */
-const workAt = (plan: Plan, state: JobState, step: Step): Stamp[] => [
+export const workAt = (plan: Plan, state: JobState, step: Step): Stamp[] => [
   ...(plan.checksAt.get(step.id) ?? []).flatMap(({ check, moment }) => [
     ...(state.readings.get(readingKey(check.id, moment))?.values() ?? []),
   ]),

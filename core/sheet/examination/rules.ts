@@ -216,6 +216,16 @@ export const RULES: Rule[] = [
             .map(at => `step ${step.id} destroys ${check} without first needing ${at.step}`) ?? [],
       ),
     ),
+  ({ sheet }) =>
+    sheet.steps.flatMap(({ id, doer }) =>
+      !doer || (doer.by === 'lead') === (doer.of === undefined)
+        ? []
+        : [
+            doer.of === undefined
+              ? `step ${id} does not say what its doer is ${doer.by} for`
+              : `step ${id} is done by a lead, and wants ${doer.of} besides`,
+          ],
+    ),
   // A hold point signs for work that is done by then.
   ({ sheet, steps }) =>
     sheet.steps.flatMap(({ id, hold }) =>
