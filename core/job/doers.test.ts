@@ -85,6 +85,12 @@ describe('a step that not everybody may do', () => {
   })
 })
 
+it('what another puts right at such a step afterwards does not take it from who did it', () => {
+  const one = at('decide')
+  one.act('pieces.counted', { part: 'screws', way: 'out', n: 8 }, 'lead')
+  expect(viewJob(one.plan, one.folded.state).owed.filter(each => each.kind === 'doer')).toEqual([])
+})
+
 describe('a sheet that says who may', () => {
   const faults = (doer: Partial<Doer>) => {
     const sheet = structuredClone(sheetNamed('gas-let-down')) as unknown as { steps: { id: string; doer?: object }[] }

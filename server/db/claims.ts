@@ -71,7 +71,8 @@ export async function doersOf(tx: Transaction, by: Person, fresh: SentEntry[]): 
     if (!who.active) throw new Refused(409, refusals.takenOut({ name }), one.id)
     if (!one.vouched) throw new Refused(409, refusals.another({ name }), one.id)
     if (by.role !== 'lead') throw new Refused(403, refusals.vouching({ name }), one.id)
-    if (ACTS[one.kind].signature) throw new Refused(403, refusals.ownPin({ name }), one.id)
+    // What rests on a paper is said by whoever holds it.
+    if (ACTS[one.kind].signature || claimsOf(one).length) throw new Refused(403, refusals.ownPin({ name }), one.id)
   }
   return one => (one.by && people.get(one.by)) || by
 }

@@ -48,6 +48,7 @@ const BAD: readonly Obligation['kind'][] = [
   'trial',
   'trouble',
   'origin',
+  'doer',
   'item',
 ]
 </script>

@@ -124,7 +124,7 @@ async function confirm() {
     return bench.look({ to: 'say' })
   }
   const { doer } = one
-  const me = doer ? asSigner(doer, session.person!.role, session.papers) : null
+  const me = doer && session.person ? asSigner(doer, session.person.role, session.papers) : null
   const acts = confirmationOf(job.plan, job.state, one, me?.on ? { ...bench.said, on: me.on } : bench.said)
   const isDone = doer && me?.refusal ? await confirmBy(doer, one, acts) : did(acts)
   if (!isDone) return

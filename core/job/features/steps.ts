@@ -1,6 +1,6 @@
 import { STATIONS } from '../../sheet/index.ts'
 import type { ActKind } from '../ledger/act.ts'
-import { competenceShape, competenceWords, signerWords, type Competence } from '../ledger/competence.ts'
+import { competenceShape, competenceWords, qualified, signerWords, type Competence } from '../ledger/competence.ts'
 import { timeOf } from '../ledger/entry.ts'
 import { owedKind } from '../ledger/feature.ts'
 import { partsIn, partState } from '../ledger/part.ts'
@@ -127,8 +127,7 @@ const byOthers: Source = ({ plan, state }) =>
   plan.sheet.steps.flatMap((step): Owing[] => {
     const done = state.steps.get(step.id)
     if (!step.doer || !done || done.skipped !== undefined) return []
-    const { by: person, role, on, at } = done
-    if (!doerRefusal(plan, state, step, { person, role, on, at })) return []
+    if (qualified(step.doer, done.role, done.on, done.at) === 'yes') return []
     return [
       {
         id: { kind: 'doer', step: step.id },
