@@ -137,7 +137,7 @@ export class Technician {
   doStep(step: Step, otherwise: Said = {}): void {
     this.prepare(step)
     const { doer } = step
-    const on = doer && doer.by !== 'lead' ? this.paperFor(doer) : undefined
+    const on = doer && this.paperFor(doer)
     const said = { ...this.said(step), ...(on ? { on } : {}) }
     const acts = confirmationOf(this.plan, this.folded.state, step, saidOtherwise(said, otherwise))
     this.acts(acts, doer?.by === 'lead' ? 'lead' : 'fitter')

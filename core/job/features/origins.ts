@@ -37,7 +37,7 @@ const said: ActKind<Origin> = {
 
 /** It is said before the parts are decided, or before the cover where nothing is decided any more. */
 const unsaid: Source = ({ plan, state }) => {
-  const deciding = plan.sheet.steps.find(step => step.station === 'decide' && step.hold)
+  const deciding = plan.sheet.steps.find(step => step.station === 'decide')
   return unexplained(plan, state).map(({ step, word }): Owing => {
     const isOpen = deciding && !state.steps.has(deciding.id)
     return {

@@ -1,5 +1,6 @@
 import { isLoose, tightens } from './joints.ts'
 import { unexplained } from './origins.ts'
+import { undecided } from './proposals.ts'
 import type { Plan, Step } from '../../sheet/index.ts'
 import { partsIn, partState } from '../ledger/part.ts'
 import { refusalsAbout, type Refusal } from '../../refusal.ts'
@@ -76,19 +77,10 @@ export function holdHindrances(plan: Plan, state: JobState, step: Step, person: 
   const undone = covers.find(one => one !== step && !state.steps.has(one.id) && isWanted(plan, state, one))
   if (undone) return [refusals.undone({ step: undone.title })]
   if (covers.every(one => leavesWork(plan, one)) && !workOf(plan, state, step).length) return [refusals.nothing()]
-  const undecided = covers.some(one => one.station === 'decide')
-    ? [...plan.parts.values()].filter(({ ref, part }) => {
-        const now = partState(state, ref)
-        return now.where === 'off' && part.renewal !== 'always' && !now.decision
-      })
-    : []
-  if (undecided.length)
-    return [
-      refusals.undecided({
-        parts: `${undecided[0]!.name}${undecided.length > 1 ? ` and ${undecided.length - 1} more` : ''}`,
-      }),
-    ]
-  const [strange] = covers.some(one => one.station === 'decide') ? unexplained(plan, state) : []
+  const isDeciding = covers.some(one => one.station === 'decide')
+  const [open, ...more] = isDeciding ? undecided(plan, state) : []
+  if (open) return [refusals.undecided({ parts: `${open.name}${more.length ? ` and ${more.length} more` : ''}` })]
+  const [strange] = isDeciding ? unexplained(plan, state) : []
   if (strange) return [refusals.unexplained({ word: strange.word })]
   const loose = covers.find(one => isLoose(plan, state, one))
   if (loose) return [refusals.loose()]

@@ -1,5 +1,13 @@
 import { worstVerdict } from '../../verdict.ts'
-import { readingKey, type Check, type Decision, type Moment, type Plan, type Ref } from '../../sheet/index.ts'
+import {
+  readingKey,
+  type Check,
+  type Decision,
+  type Moment,
+  type PartPlace,
+  type Plan,
+  type Ref,
+} from '../../sheet/index.ts'
 import { inSentence } from '../../sums/read.ts'
 import { showFigure, type Cell, type CheckResult } from '../measuring/index.ts'
 import type { Payloads } from '../ledger/entry.ts'
@@ -134,6 +142,13 @@ function judgedParts(plan: Plan, state: JobState): Judged[] {
     .sort((a, b) => Number(b.against !== null) - Number(a.against !== null))
 }
 
+/** Parts that are off and nobody has decided yet; what is always new decides itself. */
+export const undecided = (plan: Plan, state: JobState): PartPlace[] =>
+  [...plan.parts.values()].filter(({ ref, part }) => {
+    const { where, decision } = partState(state, ref)
+    return where === 'off' && part.renewal !== 'always' && !decision
+  })
+
 /** One line of what is signed for where parts are decided. No full stop at the end of any of it. */
 export interface SignedLine {
   what: string
@@ -145,11 +160,7 @@ export interface SignedLine {
 
 /** What a lead signs for at a deciding step, odd ones first. Empty until every part is decided. */
 export function signedFor(plan: Plan, state: JobState): SignedLine[] {
-  const isOpen = [...plan.parts.values()].some(({ ref, part }) => {
-    const { where, decision } = partState(state, ref)
-    return where === 'off' && part.renewal !== 'always' && !decision
-  })
-  if (isOpen) return []
+  if (undecided(plan, state).length) return []
   const finds = strangeFinds(plan, state).map(({ step, word, from }) => ({
     what: `${word[0]!.toUpperCase()}${word.slice(1)}, found at: ${step.title}`,
     why: from ?? 'Not said where it came from',

@@ -8,6 +8,7 @@ import { kindRules } from './kind-rules.ts'
 import { loopRules } from './loop-rules.ts'
 import { placeRules } from './place-rules.ts'
 import { sumRules } from './sum-rules.ts'
+import type { Doer, Hold } from '../types.ts'
 import { axesIn } from '../variants.ts'
 
 type Rule = (plan: Plan) => string[]
@@ -17,6 +18,16 @@ const repeated = (ids: string[]) => ids.filter((id, i) => ids.indexOf(id) !== i)
 /** What may be answered to a check, whatever the machine. */
 const answersTo = ({ whole }: Plan, check: string) =>
   whole.checks.find(one => one.id === check)?.choices?.map(one => one.say) ?? []
+
+/** A paper is for something, being a lead is for nothing besides. */
+const askedFor = ({ by, of }: Doer | Hold, where: string, who: string, done: string): string[] =>
+  (by === 'lead') === (of === undefined)
+    ? []
+    : [
+        of === undefined
+          ? `${where} does not say what its ${who} is ${by} for`
+          : `${where} is ${done} by a lead, and wants ${of} besides`,
+      ]
 
 /** What makes a sheet good, one rule at a time; each names what breaks it. */
 export const RULES: Rule[] = [
@@ -217,27 +228,15 @@ export const RULES: Rule[] = [
       ),
     ),
   ({ sheet }) =>
-    sheet.steps.flatMap(({ id, doer }) =>
-      !doer || (doer.by === 'lead') === (doer.of === undefined)
-        ? []
-        : [
-            doer.of === undefined
-              ? `step ${id} does not say what its doer is ${doer.by} for`
-              : `step ${id} is done by a lead, and wants ${doer.of} besides`,
-          ],
-    ),
+    sheet.steps.flatMap(({ id, doer, hold }) => [
+      ...(doer ? askedFor(doer, `step ${id}`, 'doer', 'done') : []),
+      ...(hold ? askedFor(hold, `the hold at ${id}`, 'signer', 'signed') : []),
+    ]),
   // A hold point signs for work that is done by then.
   ({ sheet, steps }) =>
     sheet.steps.flatMap(({ id, hold }) =>
       hold
         ? [
-            ...((hold.by === 'lead') === (hold.of === undefined)
-              ? []
-              : [
-                  hold.of === undefined
-                    ? `the hold at ${id} does not say what its signer is ${hold.by} for`
-                    : `the hold at ${id} is signed by a lead, and wants ${hold.of} besides`,
-                ]),
             ...(hold.covers ?? []).flatMap(one =>
               !steps.has(one)
                 ? [`the hold at ${id} covers an unknown step ${one}`]
