@@ -1,4 +1,4 @@
-import type { PartKind } from '../sheet/types.ts'
+import type { Part, PartKind } from '../sheet/types.ts'
 
 /** Half a part in section, from the axis outward: what is seen of it by its kind. Along the axis and outward, both from zero. */
 export type Point = readonly [along: number, out: number]
@@ -14,13 +14,13 @@ export interface Box {
   outer: number
 }
 
-/** What rolls in a bearing. */
-export type Rolling = 'balls' | 'rollers'
+/** What rolls in a bearing; `none` in a plain one. */
+export type Rolling = NonNullable<Part['rolls']>
 
 interface Room extends Box {
   /** From bore to outside. */
   thick: number
-  rolls: Rolling | 'none'
+  rolls: Rolling
 }
 
 type Draw = (room: Room) => Shape[]
@@ -30,6 +30,14 @@ const FINE = 5
 
 const body = (...points: Point[]): Shape => ({ is: 'body', points })
 const line = (...points: Point[]): Shape => ({ is: 'line', points })
+
+/** Four corners, between two places along and two radii. */
+const corners = (from: number, to: number, low: number, high: number): Point[] => [
+  [from, low],
+  [from, high],
+  [to, high],
+  [to, low],
+]
 
 /** A plain piece; its outer edges are broken by as much as may be seen. */
 function block({ length, inner, outer, thick }: Room, edge = 3): Shape {
@@ -88,16 +96,11 @@ const bearing: Draw = room => {
   if (rolls === 'none') return [block(room, 1), line([0, inner + thick * 0.3], [length, inner + thick * 0.3])]
   const middle = inner + thick / 2
   const radius = Math.min(thick * 0.3, length * 0.4)
-  const race = (from: number, to: number) => body([0, from], [0, to], [length, to], [length, from])
+  const race = (low: number, high: number) => body(...corners(0, length, low, high))
   const rolling: Shape =
     rolls === 'balls'
       ? { is: 'round', at: [length / 2, middle], radius }
-      : body(
-          [length * 0.18, middle - radius * 0.85],
-          [length * 0.18, middle + radius * 0.85],
-          [length * 0.82, middle + radius * 0.85],
-          [length * 0.82, middle - radius * 0.85],
-        )
+      : body(...corners(length * 0.18, length * 0.82, middle - radius * 0.85, middle + radius * 0.85))
   return [race(inner, inner + wall), race(outer - wall, outer), rolling]
 }
 
@@ -156,15 +159,7 @@ const lipSeal: Draw = ({ length, inner, outer, thick }) => [
 ]
 
 /** Soft, or too thin to be hatched. */
-const filled = ({ length, inner, outer }: Room): Shape => ({
-  is: 'soft',
-  points: [
-    [0, inner],
-    [0, outer],
-    [length, outer],
-    [length, inner],
-  ],
-})
+const filled = ({ length, inner, outer }: Room): Shape => ({ is: 'soft', points: corners(0, length, inner, outer) })
 
 const snapRing: Draw = room => [filled(room)]
 
@@ -176,7 +171,7 @@ const key: Draw = room => [
 ]
 
 const pipe: Draw = ({ length, inner, outer, thick }) => [
-  body([0, inner], [0, outer], [length, outer], [length, inner]),
+  body(...corners(0, length, inner, outer)),
   line([0, outer - thick * 0.25], [length, outer - thick * 0.25]),
 ]
 
@@ -195,12 +190,7 @@ const piston: Draw = room => [
 const rod: Draw = ({ length, inner, thick }) => {
   const [eye, middle] = [Math.min(length * 0.2, thick / 2), inner + thick / 2]
   return [
-    body(
-      [eye, middle - thick * 0.18],
-      [eye, middle + thick * 0.18],
-      [length - eye, middle + thick * 0.18],
-      [length - eye, middle - thick * 0.18],
-    ),
+    body(...corners(eye, length - eye, middle - thick * 0.18, middle + thick * 0.18)),
     { is: 'round', at: [eye, middle], radius: eye },
     { is: 'round', at: [length - eye, middle], radius: eye },
   ]
@@ -222,7 +212,7 @@ const valve: Draw = ({ length, inner, outer, thick }) => [
 const brush: Draw = room => {
   const { length, inner, outer, thick } = room
   return [
-    body([0, inner], [0, inner + thick * 0.6], [length, inner + thick * 0.6], [length, inner]),
+    body(...corners(0, length, inner, inner + thick * 0.6)),
     zigzag({ ...room, inner: inner + thick * 0.65, outer }, 5),
   ]
 }
@@ -245,12 +235,12 @@ const connection: Draw = ({ length, inner, thick }) => {
 
 const hook: Draw = ({ length, inner, outer, thick }) => {
   const radius = Math.min(length, thick) * 0.38
-  const [across, out] = [length / 2, inner + radius]
+  const [along, out] = [length / 2, inner + radius]
   const bow = Array.from({ length: 9 }, (_, i): Point => {
     const turn = (Math.PI * 1.4 * i) / 8
-    return [across - radius * Math.cos(turn), out - radius * Math.sin(turn)]
+    return [along - radius * Math.cos(turn), out - radius * Math.sin(turn)]
   })
-  return [line([across - radius, outer], ...bow)]
+  return [line([along - radius, outer], ...bow)]
 }
 
 const spring: Draw = room => [zigzag(room, Math.max(3, room.thick * 0.45))]
@@ -294,7 +284,7 @@ export const KINDS = Object.keys(DRAWN) as PartKind[]
  * that is not known is drawn as a plain piece.
  * @param rolls what rolls in a bearing; `none` for a plain one
  */
-export function profileOf(kind: PartKind, box: Box, rolls: Rolling | 'none' = 'balls'): Shape[] {
+export function profileOf(kind: PartKind, box: Box, rolls: Rolling = 'balls'): Shape[] {
   const draw = Object.hasOwn(DRAWN, kind) ? DRAWN[kind] : plain
   return draw({ ...box, thick: box.outer - box.inner, rolls })
 }

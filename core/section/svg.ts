@@ -1,4 +1,4 @@
-import type { Shape } from './profile.ts'
+import type { Shape, Tone } from './profile.ts'
 import type { DrawnPart, Section } from './section.ts'
 
 /** A path through points, as SVG writes it; closed where it is a body. */
@@ -12,18 +12,30 @@ export function pathOf(shape: Shape): string {
 }
 const fine = (figure: number) => Number(figure.toFixed(1))
 
+/** What is drawn of a part as paths, in its order; lines that follow one another are one path. */
+export function pathsOf(shapes: readonly Shape[]): { is: Shape['is']; d: string }[] {
+  const paths: { is: Shape['is']; d: string }[] = []
+  for (const shape of shapes) {
+    const last = paths.at(-1)
+    if (last && last.is === 'line' && shape.is === 'line') last.d += pathOf(shape)
+    else paths.push({ is: shape.is, d: pathOf(shape) })
+  }
+  return paths
+}
+
 /** Ink on paper: filled by what it is made of. */
 const FILLS = { plain: '#e9eeec', grey: '#d5dcda', blue: '#c3d0e6' } as const
 
-function partOnPaper({ shapes, tone }: DrawnPart): string {
-  return shapes
-    .map(shape => {
-      const fill =
-        shape.is === 'line' ? 'none' : shape.is === 'soft' || shape.is === 'soft round' ? '#5a6764' : FILLS[tone]
-      return `<path d="${pathOf(shape)}" fill="${fill}" stroke="#3c4a47" stroke-width="${shape.is === 'line' ? 0.6 : 0.9}"/>`
-    })
+const fillOf = (is: Shape['is'], tone: Tone) =>
+  is === 'line' ? 'none' : is === 'soft' || is === 'soft round' ? '#5a6764' : FILLS[tone]
+
+const partOnPaper = ({ shapes, tone }: DrawnPart): string =>
+  pathsOf(shapes)
+    .map(
+      ({ is, d }) =>
+        `<path d="${d}" fill="${fillOf(is, tone)}" stroke="#3c4a47" stroke-width="${is === 'line' ? 0.6 : 0.9}"/>`,
+    )
     .join('')
-}
 
 /** The section as it is printed, without words: everything as it stands when the machine is whole. */
 export function sectionAsSvg({ width, height, parts, row, lines, left, right }: Section): string {

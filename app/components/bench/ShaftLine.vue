@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { offWith, partState, type JobState, type PartState, type TrayItem } from '~~/core/job'
-import { pathOf, sectionOf } from '~~/core/section'
+import { pathsOf, sectionOf } from '~~/core/section'
 import type { Plan, Ref } from '~~/core/sheet'
 
 /** The machine along its own axis, drawn from sheet data: on solid, off ghosted with its part in the tray, back solid again. */
@@ -11,13 +11,17 @@ const [WIDTH, HEIGHT] = [1080, 196]
 /** A finger finds the nearest part within this many pixels. */
 const REACH = 44
 const section = computed(() => sectionOf(props.plan, { width: WIDTH, height: HEIGHT }))
+/** What is drawn of each, written out once: it hangs on the sheet alone, and every act looks at it again. */
+const outlines = computed(() =>
+  [...section.value.parts, ...section.value.row].map(one => ({ ...one, paths: pathsOf(one.shapes) })),
+)
 const next = computed(() => new Set(props.inHand))
 /** Off by itself, or along with what it lifts with. */
 const isAway = (ref: Ref, now: PartState) =>
   (now.where === 'off' && !now.trial) || offWith(props.plan, props.state, ref) !== null
 
 const drawn = computed(() =>
-  [...section.value.parts, ...section.value.row].map(one => {
+  outlines.value.map(one => {
     const now = partState(props.state, one.ref)
     const isNext = next.value.has(one.ref)
     return {
@@ -88,15 +92,15 @@ function pick(event: MouseEvent) {
       </defs>
       <g v-for="one in drawn" :key="one.ref" class="part">
         <g v-if="one.away" class="ghost" :class="{ next: one.next }">
-          <path v-for="(shape, i) in one.shapes" :key="i" :d="pathOf(shape)" />
+          <path v-for="(path, i) in one.paths" :key="i" :d="path.d" />
         </g>
         <g class="metal" :class="{ away: one.away, next: one.next, back: one.now.fitted }">
           <path
-            v-for="(shape, i) in one.shapes"
+            v-for="(path, i) in one.paths"
             :key="i"
-            :d="pathOf(shape)"
-            :class="shape.is.replace(' ', '-')"
-            :style="shape.is === 'body' || shape.is === 'round' ? { fill: one.fill } : undefined"
+            :d="path.d"
+            :class="path.is.replace(' ', '-')"
+            :style="path.is === 'body' || path.is === 'round' ? { fill: one.fill } : undefined"
           />
         </g>
         <path v-if="one.now.fitted?.as === 'new'" class="new" :d="`M${one.middle} ${one.top - 3} l-5 -8 h10 z`">
