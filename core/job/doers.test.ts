@@ -4,16 +4,8 @@ import { sheetNamed, worker } from '../../tests/sheets.ts'
 import { examineSheet } from '../sheet/examination/index.ts'
 import type { Doer, SheetSource } from '../sheet/index.ts'
 import { SUMS_BY_NAME } from '../sums/index.ts'
-import {
-  confirmationOf,
-  doerRefusal,
-  neverConceded,
-  recordOf,
-  recordTables,
-  sentenceOf,
-  viewJob,
-  type Competence,
-} from './index.ts'
+import { confirmationOf, neverConceded, recordOf, recordTables, sentenceOf, viewJob, type Competence } from './index.ts'
+import { doerRefusal } from './parts/doers.ts'
 
 const PAPER: Competence = { by: 'certified', of: 'refrigerant', number: 'R-4', until: '2027-01-31' }
 const at = (step: string) => {

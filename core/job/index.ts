@@ -92,7 +92,6 @@ export {
   COMPETENCES,
   type Competence,
 } from './ledger/competence.ts'
-export { doerRefusal, type AsDoer } from './parts/doers.ts'
 export { isOwnWork } from './concessions.ts'
 export { type Gate } from './owed/gate.ts'
 export { trayOf, type Tray, type TrayItem } from './parts/tray.ts'

@@ -276,9 +276,6 @@ const DRAWN: Record<PartKind, Draw> = {
   hook,
 }
 
-/** Every kind that can be drawn. */
-export const KINDS = Object.keys(DRAWN) as PartKind[]
-
 /**
  * What is drawn of a part by its kind, half of it in section, in a room of its own: bodies first, then what stands on them. A kind
  * that is not known is drawn as a plain piece.

@@ -1,9 +1,11 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
+import schema from '../../library/sheet.schema.json' with { type: 'json' }
 import { librarySheet, librarySheetNames } from '../../tests/sheets.ts'
 import { coupledVariants, planFor, type PartKind } from '../sheet/index.ts'
-import { KINDS, pathOf, profileOf, sectionAsSvg, sectionOf, type Point, type Shape } from './index.ts'
+import { pathOf, profileOf, sectionAsSvg, sectionOf, type Point, type Shape } from './index.ts'
 
+const KINDS = schema.definitions.PartKind.anyOf[0]!.enum as PartKind[]
 const pointsOf = (shape: Shape) =>
   'points' in shape
     ? shape.points

@@ -1,9 +1,10 @@
 <script setup lang="ts">
-import type { Payloads } from '~~/core/job'
+import { ACTS, type Payloads } from '~~/core/job'
 import type { MayGiveUp } from '~~/core/sheet'
 
 /** Evidence that cannot be had any more is given up in writing, by whom the sheet says; where it says nobody, not at all. */
 const props = defineProps<{ lost: Omit<Payloads['evidence.lost'], 'why'>; by?: MayGiveUp }>()
+const job = useJob()
 const session = useSessionStore()
 /** A reading can't be measured, a mark can't be made. */
 const CANNOT = props.lost.mate ? "Can't be marked" : "Can't be measured"
@@ -13,8 +14,9 @@ const why = ref<string | null>(null)
 const isMine = computed(() => props.by === 'fitter' || session.isLead)
 const { led } = useSign()
 async function give() {
-  const act = { kind: 'evidence.lost' as const, payload: { ...props.lost, why: reason.value.trim() } }
-  why.value = reason.value.trim() ? (await led(CANNOT, !isMine.value, act)).why : 'Say why not.'
+  const payload = { ...props.lost, why: reason.value.trim() }
+  const title = ACTS['evidence.lost'].words(job.plan, payload)
+  why.value = payload.why ? (await led(title, !isMine.value, { kind: 'evidence.lost', payload })).why : 'Say why not.'
 }
 </script>
 

@@ -2,7 +2,6 @@
 import {
   basisOf,
   canBeReopened,
-  competenceFor,
   confirmationOf,
   holdStands,
   signedFor,
@@ -11,19 +10,15 @@ import {
   lostWords,
   neverConceded,
   roundOf,
-  signerRefusal,
   signerWords,
   stepsLeft,
   unmetNeeds,
   STATION_WORDS,
   type Act,
-  type Competence,
-  type Role,
   type Settle,
 } from '~~/core/job'
-import type { Doer, Hold, Step } from '~~/core/sheet'
+import type { Doer, Step } from '~~/core/sheet'
 import type { SignedInPerson } from '~~/shared/answers'
-import { deviceClock } from '~/bench/clock'
 
 /** The one thing to do now, with what stands before it. */
 const job = useJob()
@@ -59,6 +54,8 @@ const cautions = computed(() =>
     read: isCautionRead(job.state, step.value!.id, i, bench.reader),
   })),
 )
+const { sign: ask, led } = useSign()
+const { as, here, other } = useAskedFor()
 /** What a lead may let pass, in writing. */
 const mayPass = (key: string) => {
   const debt = job.view.owed.find(one => one.key === key)
@@ -124,9 +121,9 @@ async function confirm() {
     return bench.look({ to: 'say' })
   }
   const { doer } = one
-  const me = doer && session.person ? asSigner(doer, session.person.role, session.papers) : null
+  const me = doer ? here(doer) : null
   const acts = confirmationOf(job.plan, job.state, one, me?.on ? { ...bench.said, on: me.on } : bench.said)
-  const isDone = doer && me?.refusal ? await confirmBy(doer, one, acts) : did(acts)
+  const isDone = doer && me?.may === false ? await confirmBy(doer, one, acts) : did(acts)
   if (!isDone) return
   bench.forget(one.id)
   bench.choose(null)
@@ -137,49 +134,30 @@ function did(acts: Act[]): boolean {
   return why.value === null
 }
 /** Done by somebody else, who gives their PIN; under their eyes only that it is done is theirs. */
-async function confirmBy(doer: Doer, { title }: Step, acts: Act[]): Promise<boolean> {
+async function confirmBy(doer: Doer, { id, title }: Step, acts: Act[]): Promise<boolean> {
   const own = doer.supervised ? acts.slice(0, -1) : []
   if (!did(own)) return false
-  const as = ({ role, competences }: SignedInPerson) => asSigner(doer, role, competences)
   const theirs = (who: SignedInPerson) =>
     acts.slice(own.length).map((act): Act => {
-      const { on } = as(who)
+      const { on } = as(doer, who)
       return act.kind === 'step.done' && on ? { ...act, payload: { ...act.payload, on } } : act
     })
-  const answer = await ask(title, theirs, who => as(who).refusal === null)
-  why.value = answer.why
+  const answer = await ask(title, theirs, who => as(doer, who).may)
+  if (step.value?.id === id) why.value = answer.why
   return answer.isSigned
 }
-/** Somebody as a signer of a hold point: on which paper, and why not. */
-function asSigner(wanted: Hold | Doer, role: Role, papers: readonly Competence[]) {
-  const now = deviceClock.now()
-  const on = wanted.by === 'lead' ? undefined : competenceFor(wanted, papers, now)
-  return { on, refusal: signerRefusal(wanted, role, on, now) }
-}
-/** Who signs, where it is not whoever is here. */
-const otherSigner = computed(() => {
-  const wanted = step.value?.hold
-  if (!wanted || !session.person) return null
-  return asSigner(wanted, session.person.role, session.papers).refusal && signerWords(wanted)
-})
-/** Who does it, where that is not whoever is here. */
-const otherDoer = computed(() => {
-  const wanted = step.value?.doer
-  if (!wanted || !session.person) return null
-  return asSigner(wanted, session.person.role, session.papers).refusal && signerWords(wanted)
-})
-const { sign: ask, led } = useSign()
+const otherSigner = computed(() => other(step.value?.hold))
+const otherDoer = computed(() => other(step.value?.doer))
 async function sign() {
   const { id, hold, title } = step.value!
   const basis = basisOf(job.plan, job.state, { kind: 'hold', step: id })
-  const as = ({ role, competences }: SignedInPerson) => asSigner(hold!, role, competences)
   const answer = await ask(
     `Hold point: ${title}`,
     who => {
-      const { on } = as(who)
+      const { on } = as(hold!, who)
       return [{ kind: 'hold.signed', payload: { step: id, basis, ...(on ? { on } : {}) } }]
     },
-    who => as(who).refusal === null,
+    who => as(hold!, who).may,
     step.value!.station === 'decide' ? signedFor(job.plan, job.state) : [],
   )
   if (step.value?.id === id) why.value = answer.why

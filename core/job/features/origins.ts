@@ -1,13 +1,14 @@
+import type { Step } from '../../sheet/index.ts'
 import type { ActKind } from '../ledger/act.ts'
 import { owedKind } from '../ledger/feature.ts'
 import { refusalsAbout } from '../../refusal.ts'
 import { HANDS } from '../ledger/roles.ts'
 import { by, section, text } from '../ledger/section.ts'
 import { id, words, type Shaped } from '../ledger/shape.ts'
-import { stamped, type Stamp } from '../ledger/state.ts'
+import { originKey, stamped, type Stamp } from '../ledger/state.ts'
 import { stepName } from '../ledger/words.ts'
 import type { Owing, Source } from '../owed/owing.ts'
-import { originKey, strangeFinds, unexplained } from '../parts/origins.ts'
+import { strangeFinds, unexplained } from '../parts/origins.ts'
 import { unknown } from './sense.ts'
 
 /** What came off something, and was found where it has no business: nobody decides the parts before it is said what it came off. */
@@ -35,20 +36,18 @@ const said: ActKind<Origin> = {
   words: (plan, { step, word, from }) => `${stepName(plan, step)}, ${word}: ${from}`,
 }
 
-/** It is said before the parts are decided, or before the cover where nothing is decided any more. */
+/** It is said before the parts are decided; once they are, before what is shut next. */
 const unsaid: Source = ({ plan, state }) => {
-  const deciding = plan.sheet.steps.find(step => step.station === 'decide')
-  return unexplained(plan, state).map(({ step, word }): Owing => {
-    const isOpen = deciding && !state.steps.has(deciding.id)
-    return {
-      id: { kind: 'origin', step: step.id, word },
-      station: 'decide',
-      what: `Where did it come from: ${word}`,
-      why: `Found at: ${step.title}. It came off something, and that goes on if it is closed over`,
-      step: isOpen ? deciding.id : (plan.gates[0]?.step.id ?? null),
-      settle: { to: 'origin', step: step.id, word },
-    }
-  })
+  const isAhead = (step: Step | undefined): step is Step => step !== undefined && !state.steps.has(step.id)
+  const ahead = [plan.sheet.steps.find(step => step.station === 'decide'), ...plan.gates.map(gate => gate.step)]
+  return unexplained(plan, state).map(({ step, word }): Owing => ({
+    id: { kind: 'origin', step: step.id, word },
+    station: 'decide',
+    what: `Where did it come from: ${word}`,
+    why: `Found at: ${step.title}. It came off something, and that goes on if it is closed over`,
+    step: ahead.find(isAhead)?.id ?? null,
+    settle: { to: 'origin', step: step.id, word },
+  }))
 }
 
 export const slice = () => ({

@@ -68,6 +68,7 @@ export const countText = ({ n, absent, fromStock }: PieceCount): string =>
   [String(n), ...(absent ? [`${absent} not there`] : []), ...(fromStock ? [`${fromStock} new from stock`] : [])].join(
     ' and ',
   )
+export const originKey = (step: string, word: string) => `${step} ${word}`
 export const troubleKey = (step: string, sign: string) => `${step} ${sign}`
 export const lubricantKey = (step: string, on: string) => `${step} ${on}`
 export const cautionKey = (step: string, caution: number) => `${step} ${caution}`

@@ -17,7 +17,7 @@ const refusals = refusalsAbout('doer', {
 })
 
 /** Somebody as the doer of a step: who, in which role, on which paper, at what time. */
-export interface AsDoer {
+interface AsDoer {
   person: string
   role: Role
   on?: Competence

@@ -1,5 +1,5 @@
 import type { Plan, Step } from '../../sheet/index.ts'
-import type { JobState } from '../ledger/state.ts'
+import { originKey, type JobState } from '../ledger/state.ts'
 
 /** What was found in passing and has no business there, such as metal in the oil: it came off something. */
 
@@ -9,8 +9,6 @@ export interface StrangeFind {
   /** Where it came from, once somebody has said so; null until then. */
   from: string | null
 }
-
-export const originKey = (step: string, word: string) => `${step} ${word}`
 
 /** Whether a word stands among what was written down at a step; words are parted by commas. */
 const isNoted = (note: string | undefined, word: string) => (note ?? '').split(/,\s*/).includes(word)

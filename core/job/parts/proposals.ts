@@ -158,7 +158,7 @@ export interface SignedLine {
   isOdd: boolean
 }
 
-/** What a lead signs for at a deciding step, odd ones first. Empty until every part is decided. */
+/** What a lead signs for where parts are decided, odd ones first. Empty until every part is. */
 export function signedFor(plan: Plan, state: JobState): SignedLine[] {
   if (undecided(plan, state).length) return []
   const finds = strangeFinds(plan, state).map(({ step, word, from }) => ({
