@@ -87,7 +87,6 @@ export function createJob(
     ))
   }
   keepCopy(copied)
-  let isSending = false
   let isOver = false
 
   const waiting = computed(() => boxes.waiting(outbox.value))
@@ -115,13 +114,20 @@ export function createJob(
     take(await $fetch<AnyEntry[]>(`/api/jobs/${id}/entries`, { query: { after: lastSeq() } }))
   }
 
-  /** Acts as entries of somebody, one press. */
+  /**
+   * Acts as entries of somebody, one press. They are plain data, as they are sent: what a screen still watches cannot be kept
+   * on the device.
+   */
   function pressed(acts: readonly Act[], { id: madeBy, role }: Pick<Person, 'id' | 'role'>): AnyEntry[] {
     const [press, madeAt, clock] = [uuid(), deviceClock.now(), deviceClock.measured()]
     const saw = { seen: lastSeq(), tablet: thisTablet(), ...(clock ? { clock } : {}) }
     return acts.map(
       one =>
-        ({ id: uuid(), ...one, act: press, madeBy, role, madeAt, ...saw, receivedAt: null, seq: null }) as AnyEntry,
+        ({
+          id: uuid(),
+          ...(JSON.parse(JSON.stringify(one)) as Act),
+          ...{ act: press, madeBy, role, madeAt, ...saw, receivedAt: null, seq: null },
+        }) as AnyEntry,
     )
   }
 
@@ -218,10 +224,22 @@ export function createJob(
     return session.signedIn?.id !== before
   }
 
-  /** Sends what waits, in order. What another person did on this screen waits until they are signed in again. */
-  async function flush(): Promise<void> {
-    if (isSending || isOver) return
-    isSending = true
+  let sending: Promise<void> | null = null
+  /**
+   * Sends what waits, in order; over once all that could be sent is. What another person did on this screen waits until they
+   * are signed in again.
+   */
+  function flush(): Promise<void> {
+    return (sending ??= sendAll()
+      .finally(() => {
+        sending = null
+      })
+      .then(() => {
+        if (reached.value && !isOver && boxes.nextFor(outbox.value, session.signedIn)) return flush()
+      }))
+  }
+
+  async function sendAll(): Promise<void> {
     let batch: Batch | null = null
     try {
       // After a spell without the network another may be signed in, or nobody: asked before anything goes out.
@@ -246,10 +264,7 @@ export function createJob(
         if (status === 401) session.changing = true
         else setTimeout(() => void flush(), pauseAfter(++failures, Math.random()))
       }
-    } finally {
-      isSending = false
     }
-    if (reached.value && boxes.nextFor(outbox.value, session.signedIn)) void flush()
   }
 
   const stopListening = listenTo(id, {

@@ -191,6 +191,24 @@ describe('whose act it is', () => {
       expect(answer.status).toBe(403)
       expect(await codeOf(answer)).toBe('claim.ownPin')
     }))
+  it('nobody vouches for what rests on a paper, not even who holds it', () =>
+    onJob(async job => {
+      const on = { by: 'competent', of: 'lifting gear', until: '2027-09-30' }
+      const done = (more: object = {}) => entry('step.done', { step: 'isolate', on }, more)
+      const vouched = await post(job, done({ by: other.id, vouched: true }), lead)
+      expect([vouched.status, await codeOf(vouched)]).toEqual([403, 'claim.ownPin'])
+      const others = await post(job, done())
+      expect([others.status, await codeOf(others)]).toEqual([403, 'claim.paper'])
+      for (const wrong of ['me', { by: 'king', of: 'x' }, { ...on, more: 1 }])
+        expect((await post(job, entry('step.done', { step: 'isolate', on: wrong }))).status).toBe(400)
+    }))
+  it('what was not found anywhere came from nowhere', () =>
+    onJob(async job => {
+      const said = (step: string, word = 'metal') => post(job, entry('origin.said', { step, word, from: 'A pin' }))
+      expect(await codeOf(await said('drain'))).toBe('origin.notFound')
+      expect((await said('__proto__')).status).toBe(422)
+      expect((await said('drain', 'm'.repeat(400))).status).toBe(400)
+    }))
   it('somebody who was never here is named as that', () =>
     onJob(async job => {
       expect((await post(job, note({ by: uuid(), vouched: true }), lead)).status).toBe(422)
