@@ -67,6 +67,14 @@ describe('what comes off with a step that is taken up again', () => {
     const undone = idsOf(undoneWith(plan, at().folded.state, 'plate-pull'))
     expect(undone).toEqual(['plate-pull', 'turn-2', 'leak-test', 'run', 'walk-round'])
   })
+  it('what stays on for good is not tried on again; what comes off is', () => {
+    const gears = worker(librarySheet('m10-gear-unit'), WALKS.find(one => one.sheet === 'm10-gear-unit')!.figures({}))
+    gears.workUntil('cooler-on')
+    const undone = (said: object) => idsOf(undoneWith(gears.plan, gears.folded.state, 'blue-off', said))
+    const later = laterThan(gears.plan, gears.folded.state, 'blue-off').map(each => each.step.id)
+    expect(undone({ on: later })).not.toContain('fit-halves')
+    expect(undone({ off: later })).toContain('fit-halves')
+  })
 })
 
 describe('a step that is taken up again', () => {

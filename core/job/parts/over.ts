@@ -4,6 +4,7 @@ import {
   readingKey,
   restingOn,
   stepsBefore,
+  type Loop,
   type Plan,
   type Ref,
   type Step,
@@ -130,11 +131,17 @@ export function undoneWith(
     const before = stepsBefore(plan.steps, step.id)
     if (step.starts || step.loads === 'turns') return [...undone].some(one => before.has(one))
     // What was only read again takes no trial with it: that lies on what was put on.
-    if (plan.loopOf.has(step.id)) return [...undone].some(one => before.has(one) && isPhysical(plan.steps.get(one)!))
+    const loop = plan.loopOf.get(step.id)
+    if (loop) return !isShut(loop) && [...undone].some(one => before.has(one) && isPhysical(plan.steps.get(one)!))
     return step.needs?.some(need => undone.has(need))
   }
-  // In its own round only what follows it is done again.
+  // In its own round only what follows it is done again. What stays on for good cannot be tried on again meanwhile.
   const own = plan.loopOf.get(id)
+  const staysOn = plan.sheet.steps.flatMap(({ id: step, fits = [] }) =>
+    undone.has(step) ? [] : fits.filter(place => partsIn(state, [place]).length),
+  )
+  const isShut = ({ steps }: Loop) =>
+    steps.some(step => plan.steps.get(step)!.trial?.on?.some(place => staysOn.includes(place)))
   const drawnUp = (step: Step) => (step.joint && step.joint.act !== 'slacken' ? step.joint.id : null)
   const isUndone = (step: Step) => undone.has(step.id)
   for (let size = 0; size !== undone.size;) {
