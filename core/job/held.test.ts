@@ -52,9 +52,11 @@ describe('an act is late', () => {
   it.each([
     [0, 'live'],
     [9, 'live'],
+    [10, 'live'],
     [11, 'late'],
     [60, 'late'],
     [-1, 'live'],
+    [-2, 'live'],
     [-3, 'ahead'],
   ] as const)('%s minutes after it was done: %s', (minutes, clock) => expect(clockOf(at(minutes))).toBe(clock))
 })

@@ -148,6 +148,23 @@ describe('a place read on two tablets that had not seen each other', () => {
       expect(text).toContain('Tove')
     }
   })
+  it('stands by how its own place is judged, however the others turned out', () => {
+    const warm = (station: string, degrees: number) => reading('bearing-heat', 'build', [[degrees]], { station })
+    for (const figures of [
+      [92, 120],
+      [120, 92],
+    ]) {
+      const one = technician()
+      one.workUntil('bearings-on')
+      one.act('reading.taken', warm('drive end', 130))
+      const two = parted(one)
+      expect(two.says(RED, 'rena', 'reading.taken', warm('non-drive end', figures[0]!))).toBeNull()
+      expect(two.says(BLUE, 'tove', 'reading.taken', warm('non-drive end', figures[1]!))).toBeNull()
+      const { rivals, worked } = two.now().results.get('bearing-heat build')!
+      expect(rivals.map(each => each.said.map(read => read.tries[0]![0]))).toEqual([['120', '92']])
+      expect(worked.missing).toEqual([])
+    }
+  })
   it('of the same verdict and near each other counts; too far apart it is taken again', () => {
     const { limits } = plan.checks.get('hub-gap')!
     const width = limits.max! - limits.min!

@@ -189,7 +189,7 @@ export const RULES: Rule[] = [
     ),
   ({ sheet, steps, mates, checks }) =>
     sheet.steps.flatMap(({ id, troubles = [] }) =>
-      troubles.flatMap(({ sign, means, look }) => [
+      troubles.flatMap(({ sign, look }) => [
         ...(look.steps ?? [])
           .filter(one => !steps.has(one))
           .map(one => `“${sign}” of ${id} looks at an unknown step ${one}`),
@@ -199,8 +199,15 @@ export const RULES: Rule[] = [
         ...(look.checks ?? [])
           .filter(one => !checks.has(one))
           .map(one => `“${sign}” of ${id} looks at an unknown check ${one}`),
-        ...(Object.values(look).flat().length ? [] : [`“${means}” of ${id} leads nowhere: say what to look at again`]),
       ]),
+    ),
+  // What a sign leads to may be left out of a variant, and the cause with it; as written it leads somewhere.
+  ({ source }) =>
+    source.steps.flatMap(({ id, troubles = [] }) =>
+      [troubles]
+        .flat()
+        .filter(({ look }) => !Object.values(look).flat().length)
+        .map(({ means }) => `“${means}” of ${id} leads nowhere: say what to look at again`),
     ),
   ({ sheet }) =>
     sheet.steps.flatMap(({ id, found }) =>
