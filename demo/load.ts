@@ -28,6 +28,9 @@ function workingClock(from: string) {
       return new Date(start + minutes * 60_000).toISOString()
     },
     id: () => uuid({ msecs: start + minutes * 60_000 }),
+    pass: (ms: number) => {
+      minutes += Math.ceil(ms / 60_000)
+    },
     between: () => {
       if (minutes % DAY_MIN > WORKING_MIN) minutes = (Math.floor(minutes / DAY_MIN) + 1) * DAY_MIN
     },

@@ -46,7 +46,17 @@ import {
 import { withinTurn } from '../core/marks/index.ts'
 import { passesOf, type PassWanted } from '../core/joints/index.ts'
 import { fromBase } from '../core/quantity/index.ts'
-import type { Check, Decision, Hold, Mate, Moment, Plan, Ref, Step } from '../core/sheet/index.ts'
+import {
+  durationMs,
+  type Check,
+  type Decision,
+  type Hold,
+  type Mate,
+  type Moment,
+  type Plan,
+  type Ref,
+  type Step,
+} from '../core/sheet/index.ts'
 import type { AnySum } from '../core/sums/index.ts'
 
 /** What the technician finds on this machine: figures, decisions, and how long a step takes. */
@@ -67,6 +77,8 @@ export interface Clock {
   id: () => string
   /** Between two steps the day may end: what is begun is finished first. */
   between?: () => void
+  /** Lets time go by, ms. Where it cannot, a lead cuts short what waits. */
+  pass?: (ms: number) => void
 }
 
 /**
@@ -178,12 +190,24 @@ export class Technician {
 
   /** Works at a pad as a careful fitter does; what is said with the step itself is said with it. */
   private work(step: Step, at: Settle): void {
-    if (at.to === 'mark') this.mark(at.mate)
+    if (at.to === 'wait') this.wait(step)
+    else if (at.to === 'mark') this.mark(at.mate)
     else if (at.to === 'axis') this.choose(at.axis)
     else if (at.to === 'decide') this.decideAll()
     else if (at.to === 'reading') this.measure(this.plan.checks.get(at.check)!, at.moment)
     else if (at.to === 'slackening') this.slacken(at.joint)
     else if (at.to === 'joint') this.pull(at.joint, step.joint?.act === 'nip' ? 'nip' : 'pull')
+  }
+
+  /** Begins what waits, reads first what it begins on, and stands by until it is over. */
+  private wait({ id, wait }: Step): void {
+    for (const { check, moment } of this.plan.checksAt.get(id) ?? [])
+      if (wait!.once?.includes(check.id)) this.measure(check, moment)
+    if (this.folded.state.waits.has(id)) return
+    this.act('wait.begun', { step: id })
+    const { least } = wait!
+    if (this.clock.pass) this.clock.pass(least ? durationMs(least) : 0)
+    else if (least) this.act('wait.ended', { step: id, why: 'Nobody had the time' }, 'lead')
   }
 
   /** What is decided at a step, as the sheet proposes it. */

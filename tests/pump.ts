@@ -14,9 +14,13 @@ export const people = { fitter: 'rena', lead: 'odd' }
 
 export function technician(wear: Wear = { general: 0.4 }, own: Plan = plan): Technician {
   let n = 0
+  let passed = 0
   const worker = new Technician(own, wornFindings(wear, people, SOUND[sheet.id]), {
     id: () => `0198a000-0000-7000-8000-${String(++n).padStart(12, '0')}`,
-    now: () => new Date(Date.UTC(2026, 4, 1) + n * 60_000).toISOString(),
+    now: () => new Date(Date.UTC(2026, 4, 1) + n * 60_000 + passed).toISOString(),
+    pass: ms => {
+      passed += ms
+    },
   })
   worker.open('P-214B', 'Seal weeps')
   return worker

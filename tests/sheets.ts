@@ -67,10 +67,14 @@ export function worker(
   Who: typeof Technician = Technician,
 ): Technician {
   let n = 0
+  let passed = 0
   const findings = 'reading' in figures ? (figures as Findings) : findingsOf(figures as Read)
   const one = new Who(planFor(sheet, variants, SUMS_BY_NAME), findings, {
     id: () => `e${String(++n).padStart(5, '0')}`,
-    now: () => new Date(Date.UTC(2026, 4, 1) + n * 60_000).toISOString(),
+    now: () => new Date(Date.UTC(2026, 4, 1) + n * 60_000 + passed).toISOString(),
+    pass: ms => {
+      passed += ms
+    },
   })
   one.open('T-1', 'Test')
   return one

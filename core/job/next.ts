@@ -5,6 +5,7 @@ import { asksOf, type Asks } from './parts/confirm.ts'
 import { isLoose, tightens } from './parts/joints.ts'
 import { unmetNeeds } from './parts/needs.ts'
 import { notReady } from './parts/starting.ts'
+import { waitStands } from './parts/waits.ts'
 
 /** Settled at another step, on the card itself, or where parts and gate are: never the next thing at this step, but where something is wrong. */
 const ELSEWHERE: readonly Hindrance['settle']['to'][] = ['step', 'caution', 'part', 'mate', 'stray', 'items', 'ledger']
@@ -33,6 +34,7 @@ export function wantedAt(
   )
   const isEasing = joint?.act === 'slacken' && plan.joints.get(joint.id)!.slacken && !removes.length
   const work: (Settle | false | undefined)[] = [
+    waitStands(state, step) !== null && { to: 'wait', step: step.id },
     station === 'decide' && { to: 'decide' },
     isEasing && { to: 'slackening', joint: joint.id },
     isLoose(plan, state, step) && { to: 'joint', joint: joint!.id },

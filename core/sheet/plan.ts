@@ -223,6 +223,7 @@ export function resolveSheet(shelf: ShelfSheet, chosen: Variants): Sheet {
         .filter(one => Object.values(one.look).some(list => list?.length)),
       destroys: step.destroys?.filter(({ check }) => stays(check, cut.checks)),
       mends: step.mends?.filter(id => stays(id, cut.checks)),
+      ...(step.wait?.once ? { wait: { ...step.wait, once: step.wait.once.filter(id => stays(id, cut.checks)) } } : {}),
       over: step.over?.filter(id => stays(id, cut.steps)),
     })),
   }

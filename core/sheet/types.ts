@@ -19,6 +19,13 @@ export type Id = string
 export type Words = string
 
 /**
+ * A time to wait: `10 min`, `1.5 h`, `2 d`.
+ * @pattern ^\d+(\.\d+)? (min|h|d)$
+ * @maxLength 12
+ */
+export type Duration = string
+
+/**
  * Counts from one.
  * @asType integer
  * @minimum 1
@@ -534,6 +541,8 @@ export interface Step {
   /** Readings that are gone once this step is done. */
   destroys?: { check: string; moment: Moment }[]
   joint?: { id: string; act: 'slacken' | 'nip' | 'pull' }
+  /** Something that takes its time by itself, before the step is done; steps beside it go on. */
+  wait?: Wait
   lubricants?: Lubrication[]
   /** Debts this step leaves: something loose, parked or put in for the time being, until a later step. */
   leaves?: Debt[]
@@ -558,6 +567,17 @@ export interface Step {
   ifEarly?: string
   skip?: MayGiveUp
   when?: When
+}
+
+/** What stands for hours or minutes: in an oven, in a bath, under pressure, until two parts are of one temperature. */
+export interface Wait {
+  /** What waits, and where: `armature in the oven`. */
+  what: Words
+  /** For how long, at the shortest and at the longest; one of them is there. */
+  least?: Duration
+  most?: Duration
+  /** Checks of this step that are read, and not out, before it is begun: a temperature, a strength. */
+  once?: string[]
 }
 
 export const LOADS = ['turns', 'lifts', 'jacks'] as const

@@ -278,6 +278,23 @@ export const stockMovement = pgTable('stock_movement', {
   movedAt: moment().notNull(),
 })
 
+/** What waits in a job: in an oven, in a bath, under pressure. */
+export const wait = pgTable(
+  'wait',
+  {
+    jobId: uuid()
+      .notNull()
+      .references(() => job.id),
+    stepId: text().notNull(),
+    step: text().notNull(),
+    what: text().notNull(),
+    since: moment().notNull(),
+    leastAt: moment(),
+    mostAt: moment(),
+  },
+  table => [primaryKey({ columns: [table.jobId, table.stepId] })],
+)
+
 export const equipmentState = pgTable('equipment_state', {
   equipmentTag: text()
     .primaryKey()

@@ -20,6 +20,7 @@ import * as reopenings from './reopenings.ts'
 import * as rounds from './rounds.ts'
 import * as steps from './steps.ts'
 import * as troubles from './troubles.ts'
+import * as waits from './waits.ts'
 
 /**
  * What the bench can do, a file each; what they owe, and their tables of the record, come in this order. A new feature is its file, its name here, and a
@@ -34,6 +35,7 @@ export const FEATURES = {
   joints,
   holds,
   steps,
+  waits,
   choices,
   rounds,
   troubles,

@@ -16,6 +16,7 @@ import { doerRefusal } from '../parts/doers.ts'
 import { slackened } from '../parts/joints.ts'
 import type { Started } from '../parts/starting.ts'
 import { stepsLeft } from '../parts/needs.ts'
+import { waitStands } from '../parts/waits.ts'
 import { hindered, openStep, outOfReach, stepHindrances } from './sense.ts'
 
 /** Steps of the sheet: done, or left out. */
@@ -24,6 +25,7 @@ const refusals = refusalsAbout('step', {
   unmoved: ({ step, what }: { step: string; what: string }) => `“${step}” cannot be done yet. ${what}.`,
   mayNotSkip: ({ step }: { step: string }) =>
     `“${step}” may not be left out: this machine's sheet does not allow it. Do it, or ask a lead.`,
+  waits: ({ what }: { what: string }) => `Not over yet: ${what}. Say that it is over.`,
   leadSkips: ({ step }: { step: string }) => `“${step}” is left out by a lead only. Ask one to do it.`,
 })
 
@@ -72,6 +74,7 @@ const done: ActKind<Shaped<typeof doing>> = {
     return [
       ...(notTheirs ? [notTheirs] : []),
       ...stepHindrances(at, name, entry),
+      ...(waitStands(at.state, step) === 'begun' ? [refusals.waits({ what: String(step.wait!.what) })] : []),
       ...unsaid(at.plan, at.state, step, { found, started }).map(what => hindered(step, what)),
     ]
   },
@@ -100,7 +103,10 @@ const skipped: ActKind<Shaped<typeof leaving>> = {
   },
   live: (at, { payload }) => outOfReach(at, payload.step),
   apply: (state, entry) => {
-    state.steps.set(entry.payload.step, stamped(entry, state, { skipped: entry.payload.why }))
+    const { step, why: skippedFor } = entry.payload
+    state.steps.set(step, stamped(entry, state, { skipped: skippedFor }))
+    // Nobody waits for what is left out.
+    if (!state.waits.get(step)?.ended) state.waits.delete(step)
   },
   words: (plan, payload) => `Left out: ${stepName(plan, payload.step)}. ${payload.why}`,
 }

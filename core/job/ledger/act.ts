@@ -10,7 +10,7 @@ import type { Draft, JobState } from './state.ts'
 /** An entry as the act of its kind sees it. */
 export type Done<P> = Pick<
   AnyEntry,
-  'id' | 'act' | 'madeBy' | 'role' | 'vouchedBy' | 'madeAt' | 'receivedAt' | 'seq' | 'seen' | 'tablet'
+  'id' | 'act' | 'madeBy' | 'role' | 'vouchedBy' | 'madeAt' | 'receivedAt' | 'seq' | 'seen' | 'tablet' | 'clock'
 > & {
   payload: P
 }

@@ -74,3 +74,13 @@ export function clockOf(entry: Timed): 'live' | 'late' | 'ahead' {
 
 /** The time that may be relied on: as given while it is near its arrival, else the arrival. */
 export const timeOf = (entry: Timed): string => (clockOf(entry) === 'live' ? entry.madeAt : entry.receivedAt!)
+
+/**
+ * The time of an act by which something is timed: as given where its tablet had measured its clock before, however many hours
+ * later it arrived; else as `timeOf`. A clock that was set otherwise since shows, and counts for nothing.
+ */
+export function timedAt(entry: Timed & Pick<Entry, 'clock'>): string {
+  const { clock, madeAt } = entry
+  const isMeasured = clock !== undefined && Date.parse(clock.measuredAt) <= Date.parse(madeAt)
+  return isMeasured && clockOf(entry) !== 'ahead' ? madeAt : timeOf(entry)
+}

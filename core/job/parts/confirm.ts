@@ -18,6 +18,7 @@ import type { MateAnswer } from '../features/mates.ts'
 import { partState } from '../ledger/part.ts'
 import { countKey, lubricantKey, type JobState } from '../ledger/state.ts'
 import { partName } from '../ledger/words.ts'
+import { waitStands } from './waits.ts'
 import { notReady, questionsAt, type Started, type StartQuestion } from './starting.ts'
 
 /** Pieces to count at a step. */
@@ -302,6 +303,7 @@ export function confirmationOf(plan: Plan, state: JobState, step: Step, said: Sa
       const medium = said.lubricants?.[on]
       return medium ? [act({ kind: 'lubricant.applied', payload: { step: step.id, on, medium } })] : []
     }),
+    ...(waitStands(state, step) === 'begun' ? [act({ kind: 'wait.ended', payload: { step: step.id } })] : []),
     act({
       kind: 'step.done',
       payload: {

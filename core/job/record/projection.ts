@@ -4,6 +4,7 @@ import { cellFigures, checkResults, newestOf, type CheckResult } from '../measur
 import { timeOf } from '../ledger/entry.ts'
 import { STOCK } from '../ledger/words.ts'
 import { resultOfVoided } from '../parts/voided.ts'
+import { endsOf, waitsOn } from '../parts/waits.ts'
 import { countKey, differsIn, type JobState } from '../ledger/state.ts'
 
 /** What the fleet asks of one job, made from its ledger and nothing else. */
@@ -26,6 +27,8 @@ export interface Projection {
   }[]
   fitted: { partRef: Ref; asNew: boolean; batch: string | null; fittedAt: string }[]
   movements: { entryId: string; partRef: Ref; takenFrom: string; quantity: number; movedAt: string }[]
+  /** What waits: begun, and not over. Only a display knows what time it is. */
+  waits: { stepId: string; step: string; what: string; since: string; leastAt: string | null; mostAt: string | null }[]
 }
 
 type Reading = Projection['readings'][number]
@@ -113,6 +116,11 @@ export function projectJob(plan: Plan, state: JobState): Projection {
           : []
       }),
     ],
+    waits: waitsOn(plan, state).map(({ step, wait, waiting: { begun } }) => {
+      const { least, most } = endsOf(wait, begun.since)
+      const about = { stepId: step.id, step: step.title, what: String(wait.what) }
+      return { ...about, since: begun.since, leastAt: least, mostAt: most }
+    }),
   }
 }
 
@@ -132,4 +140,5 @@ const GROUND: ReadonlySet<keyof JobState> = new Set([
   'putRight',
   'parts',
   'counts',
+  'waits',
 ])

@@ -3,7 +3,9 @@ import { Asking } from '../../../tests/asking.ts'
 import { doing, goOn } from '../../../tests/doings.ts'
 import { findingsOf, librarySheet, worker, type Read } from '../../../tests/sheets.ts'
 import { WALKS } from '../../../tests/walks/index.ts'
-import { nextStep, recordOf, recordTables, viewJob, type Cell } from '../index.ts'
+import { nextStep, recordOf, recordTables, viewJob, type RecordTable } from '../index.ts'
+
+type Cell = RecordTable['rows'][number][number]
 
 /**
  * Whole jobs in which much went wrong, written out: what was owed on the way, and every table of the record. What reads otherwise

@@ -8,7 +8,8 @@ import { kindRules } from './kind-rules.ts'
 import { loopRules } from './loop-rules.ts'
 import { placeRules } from './place-rules.ts'
 import { sumRules } from './sum-rules.ts'
-import type { Doer, Hold } from '../types.ts'
+import { waitRules } from './wait-rules.ts'
+import type { Doer, Hold, Sheet } from '../types.ts'
 import { axesIn } from '../variants.ts'
 
 type Rule = (plan: Plan) => string[]
@@ -203,9 +204,8 @@ export const RULES: Rule[] = [
     ),
   // What a sign leads to may be left out of a variant, and the cause with it; as written it leads somewhere.
   ({ source }) =>
-    source.steps.flatMap(({ id, troubles = [] }) =>
-      [troubles]
-        .flat()
+    (source as Sheet).steps.flatMap(({ id, troubles = [] }) =>
+      troubles
         .filter(({ look }) => !Object.values(look).flat().length)
         .map(({ means }) => `“${means}” of ${id} leads nowhere: say what to look at again`),
     ),
@@ -217,6 +217,7 @@ export const RULES: Rule[] = [
     ),
   ({ sheet }) => sheet.checks.filter(check => !check.at.length).map(check => `check ${check.id} is never taken`),
   evidenceRules,
+  waitRules,
   jointRules,
   ({ sheet, steps }) =>
     sheet.steps.flatMap(step =>
