@@ -120,6 +120,20 @@ export interface OpenJob {
   stands: Standing
 }
 
+/** Something that waits in an open job: begun, and not over. Times ISO 8601; no end where the sheet sets none. */
+export interface RunningWait {
+  job: string
+  number: number
+  tag: string
+  name: string
+  stepId: string
+  step: string
+  what: string
+  since: string
+  leastAt: string | null
+  mostAt: string | null
+}
+
 /** One version of a sheet. It never changes, so whoever has it never asks again. */
 export interface SheetName {
   id: string

@@ -1,8 +1,23 @@
 /** Smaller differences are the network's, not the clock's. */
 const SMALL_MS = 2000
 
+interface Measured {
+  behindMs: number
+  measuredAt: string
+}
+
+const KEPT = 'needler-clock'
+/** As it was measured before this page was opened: without the network it may not be for long. */
+function kept(): Measured | null {
+  try {
+    return JSON.parse(localStorage.getItem(KEPT) ?? 'null') as Measured | null
+  } catch {
+    return null
+  }
+}
+
 /** How far this device was behind the server when that was last measured, and when that was. */
-let measured: { behindMs: number; measuredAt: string } | null = null
+let measured = kept()
 const offMs = () => (measured && Math.abs(measured.behindMs) > SMALL_MS ? measured.behindMs : 0)
 
 /** This device's clock, set right by the server's. */
@@ -14,6 +29,11 @@ export const deviceClock = {
     if (!answer) return
     const behindMs = Math.round(Date.parse(answer.now) - (asked + Date.now()) / 2)
     measured = { behindMs, measuredAt: answer.now }
+    try {
+      localStorage.setItem(KEPT, JSON.stringify(measured))
+    } catch {
+      // A browser that keeps nothing measures anew.
+    }
   },
   now: (): string => new Date(Date.now() + offMs()).toISOString(),
   /** What was last measured; null where the server never answered. */

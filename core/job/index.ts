@@ -92,7 +92,17 @@ export {
   COMPETENCES,
   type Competence,
 } from './ledger/competence.ts'
-export { endsOf, lengthText, lengthOf, spanText, waitStands, type Waiting } from './parts/waits.ts'
+export {
+  endsOf,
+  lengthText,
+  lengthOf,
+  spanText,
+  stillText,
+  waitedMs,
+  waitsOn,
+  waitStands,
+  type Waiting,
+} from './parts/waits.ts'
 export { isOwnWork } from './concessions.ts'
 export { type Gate } from './owed/gate.ts'
 export { trayOf, type Tray, type TrayItem } from './parts/tray.ts'

@@ -14,7 +14,8 @@ import { jobWithLedger, openJob } from '../../server/db/jobs.ts'
 import { entriesAfter } from '../../server/db/ledger.ts'
 import { signersHere } from '../../server/db/people.ts'
 import { rebuildProjections } from '../../server/db/rebuild.ts'
-import { equipment, equipmentState, fittedPart, job, reading, stockMovement } from '../../server/db/schema.ts'
+import { equipment, equipmentState, fittedPart, job, reading, stockMovement, wait } from '../../server/db/schema.ts'
+import { openWaits } from '../../server/db/waits.ts'
 import { planOf } from '../../server/db/sheets.ts'
 import { fillDatabase, pumpOfOwn } from './server.ts'
 
@@ -73,11 +74,13 @@ async function held(tag: string) {
   const movements = await Promise.all(
     jobs.map(({ id }) => db.select().from(stockMovement).where(eq(stockMovement.jobId, id))),
   )
+  const waits = await Promise.all(jobs.map(({ id }) => db.select().from(wait).where(eq(wait.jobId, id))))
   const [state] = await db.select().from(equipmentState).where(eq(equipmentState.equipmentTag, tag))
   return {
     readings: sorted(await db.select().from(reading).where(eq(reading.equipmentTag, tag))),
     fitted: sorted(await db.select().from(fittedPart).where(eq(fittedPart.equipmentTag, tag))),
     movements: sorted(movements.flat()),
+    waits: sorted(waits.flat()),
     state: state!,
   }
 }
@@ -107,6 +110,7 @@ async function wanted(tag: string) {
       folded.reduce((n, { projected }) => n + projected.readings.length, 0),
       folded.reduce((n, { projected }) => n + projected.fitted.length, 0),
       folded.reduce((n, { projected }) => n + projected.movements.length, 0),
+      folded.reduce((n, { projected }) => n + projected.waits.length, 0),
     ],
   }
 }
@@ -119,7 +123,7 @@ async function agree(tag = TAG) {
     overhauledAt: state.lastOverhaulAt && Date.parse(state.lastOverhaulAt),
     hours: state.lastOverhaulHours,
     worst: state.worstCheck && [state.worstCheck, state.worstVerdict, state.worstShare],
-    counts: [now.readings.length, now.fitted.length, now.movements.length],
+    counts: [now.readings.length, now.fitted.length, now.movements.length, now.waits.length],
   }).toEqual(ought)
   return ought
 }
@@ -202,4 +206,26 @@ it('what was put right stands as it was and as it is, and a piece from stock is 
 
 it('so does every machine of the fleet', async () => {
   for (const { tag } of await database().select({ tag: equipment.tag }).from(equipment)) await agree(tag)
+})
+
+it('what waits stands on the board of all open jobs until it is over, also once the tables are made anew', async () => {
+  await pumpOfOwn('P-919')
+  const id = await work({ general: 0.4 }, 'leak-test', one => one.act('wait.begun', { step: 'leak-test' }), 'P-919')
+  const board = async () => (await openWaits(database())).filter(one => one.job === id)
+  const [running] = await board()
+  expect(running).toMatchObject({
+    tag: 'P-919',
+    stepId: 'leak-test',
+    what: 'case under the test pressure',
+    mostAt: null,
+  })
+  expect(Date.parse(running!.leastAt!) - Date.parse(running!.since)).toBe(600_000)
+  await agree('P-919')
+  await rebuildProjections(ledgerDatabase())
+  expect(await board()).toEqual([running])
+  const cancelled = {
+    ...{ id: uuid(), kind: 'job.cancelled' as const, payload: { why: 'Sent away' }, madeAt: at() },
+  }
+  await append(ledgerDatabase(), id, lead, [{ ...cancelled, act: cancelled.id }], ARRIVED)
+  expect(await board()).toEqual([])
 })

@@ -187,7 +187,7 @@ export const GOOD: Figures = {
 }
 
 /** Types figures until the pad no longer asks. */
-async function measure(page: Page, figures: Figures) {
+export async function measure(page: Page, figures: Figures) {
   const title = await pad(page).getByRole('heading', { level: 2 }).first().innerText()
   const wanted = figures[title] ?? GOOD[title]
   if (!wanted) throw new Error(`No figure for ${title}`)
@@ -425,6 +425,19 @@ const AT_PAD: Record<string, (page: Page, figures: Figures) => Promise<unknown>>
     (await pad(page).locator('#figure').isVisible()) ? measure(page, figures) : answerAsked(page),
   mark: makeMark,
   joint: pullJoint,
+  // Nobody has the time here: it is begun, and a lead cuts it short.
+  wait: async page => {
+    const begin = pad(page).locator('[data-test=begin]')
+    if (await begin.isVisible()) return begin.click()
+    await pad(page).locator('[data-test=cut]').click()
+    await pad(page)
+      .getByLabel(/^Why is it cut short/)
+      .fill('Nobody had the time')
+    await pad(page)
+      .getByRole('button', { name: /^Cut it short/ })
+      .click()
+    await signAs(page)
+  },
   decide: async page => {
     if (await pad(page).locator('[data-test=propose]').isVisible())
       await pad(page).locator('[data-test=propose]').click()
@@ -437,7 +450,9 @@ const AT_PAD: Record<string, (page: Page, figures: Figures) => Promise<unknown>>
 /** Whether the pad still wants something of the hand; afterwards it shows what was done there. */
 const wantsHand = (page: Page) =>
   pad(page)
-    .locator('#figure, [data-test=mark], [data-test=bolt], [data-test=propose], [data-test=fetch]')
+    .locator(
+      '#figure, [data-test=mark], [data-test=bolt], [data-test=propose], [data-test=fetch], [data-test=begin], [data-test=cut]',
+    )
     .or(unanswered(page))
     .or(undecided(page))
     .first()

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { waitsOn } from '~~/core/job'
 import type { Job } from '~/bench/job'
 
 /** Everything under it has a loaded job, and one bench to work at it. */
@@ -39,6 +40,15 @@ watch(
   () => props.job.plan,
   (_, __, leave) => leave(finder.offer(offers())),
   { immediate: true },
+)
+// Once the server has it, everybody is told what waits.
+const waits = useWaitsStore()
+const waiting = computed(() => waitsOn(props.job.plan, props.job.state).map(one => one.step.id))
+watch(
+  () => [props.job.waiting.length > 0, ...waiting.value].join(),
+  () => {
+    if (!props.job.waiting.length) void waits.ask()
+  },
 )
 </script>
 

@@ -7,12 +7,14 @@ import {
   signedFor,
   isCautionRead,
   isOnTrial,
+  lengthOf,
   lostWords,
   neverConceded,
   roundOf,
   signerWords,
   stepsLeft,
   unmetNeeds,
+  waitStands,
   STATION_WORDS,
   type Act,
   type Settle,
@@ -77,6 +79,7 @@ const hold = computed(() => (step.value?.hold ? holdStands(job.plan, job.state, 
 const resting = useRest(() => [step.value?.id, bench.isDone, ...cautions.value.map(one => one.read)].join())
 
 const VERBS: [(one: Step) => unknown, string][] = [
+  [one => waitStands(job.state, one) === 'begun', 'It is over'],
   [one => one.removes?.length, 'Off'],
   [one => one.trial?.on?.length, 'On for the trial'],
   [one => one.trial?.off?.length, 'Off again'],
@@ -91,8 +94,20 @@ const closing = ({ closes, fits: [first] = [] }: Step) => {
   return one && `${one.part.name} ${['fastener', 'screw', 'shaft', 'rod'].includes(one.part.kind) ? 'in' : 'on'}`
 }
 const verb = computed(() => closing(step.value!) ?? VERBS.find(([is]) => is(step.value!))![1])
+const waits = useWaitsStore()
+/** What waits is not over yet. */
+const tooEarly = computed(() => {
+  const waiting = step.value && job.state.waits.get(step.value.id)
+  return step.value?.wait && waiting && !waiting.ended && lengthOf(step.value.wait, waiting, waits.now) === 'short'
+})
 const ready = computed(
-  () => step.value && !bench.isDone && !bench.hindered.length && !bench.lacking.length && may('step.done'),
+  () =>
+    step.value &&
+    !bench.isDone &&
+    !bench.hindered.length &&
+    !bench.lacking.length &&
+    !tooEarly.value &&
+    may('step.done'),
 )
 
 watch(

@@ -1,8 +1,9 @@
 <script setup lang="ts">
-import { Moon, QuestionFilled, Search, Sunny } from '@element-plus/icons-vue'
+import { Moon, QuestionFilled, Search, Sunny, Timer } from '@element-plus/icons-vue'
 
 defineEmits<{ find: []; help: [] }>()
 const session = useSessionStore()
+const waits = useWaitsStore()
 const { system, dark, toggleSystem } = useDisplay()
 const PLACES = computed(() => [
   { to: '/', name: 'Yard', starts: /^\/($|machines)/ },
@@ -38,6 +39,19 @@ const { $pwa } = useNuxtApp()
     <div class="right">
       <el-button v-if="$pwa?.needRefresh" class="chip newer" @click="$pwa.updateServiceWorker(true)">
         Change to the newer version
+      </el-button>
+      <el-button
+        v-if="waits.running.length"
+        class="chip waits"
+        :class="{ over: waits.over.length }"
+        data-test="waiting"
+        :aria-label="`${counted(waits.running.length, 'wait')}, ${waits.over.length} over; show them`"
+        @click="navigateTo('/bench')"
+      >
+        <el-icon>
+          <Timer />
+        </el-icon>
+        <span class="figures">{{ waits.over.length ? `${waits.over.length} over` : waits.running.length }}</span>
       </el-button>
       <el-button class="chip" @click="$emit('find')">
         <el-icon>
@@ -127,6 +141,9 @@ nav a.on {
 .right .chip:hover {
   background: #2c4b80;
 }
+.right .waits.over {
+  background: var(--holds);
+}
 .right .who {
   background: #2c4b80;
 }
@@ -137,6 +154,13 @@ nav a.on {
   }
   .bar {
     gap: 8px 10px;
+  }
+  nav a {
+    padding: 0 8px;
+    white-space: nowrap;
+  }
+  .right {
+    gap: 6px;
   }
 }
 </style>

@@ -21,6 +21,7 @@ onMounted(async () => {
 
 <template>
   <div class="list">
+    <WaitBoard />
     <h1>On the bench<KeptAt :at="keptAt" /></h1>
     <p v-if="why" class="why" role="alert">{{ why }}</p>
     <el-skeleton v-else-if="jobs === null" :rows="5" animated aria-label="Loading jobs…" />

@@ -11,7 +11,16 @@ import { stepName } from '../ledger/words.ts'
 import { checkResults } from '../measuring/results.ts'
 import { hindrances } from '../owed/hindrances.ts'
 import { beforeCover, type Owing, type Source } from '../owed/owing.ts'
-import { endsOf, lengthText, lengthOf, spanText, waitedMs, waitStands, type Waiting } from '../parts/waits.ts'
+import {
+  endsOf,
+  lengthText,
+  lengthOf,
+  spanText,
+  stillText,
+  waitedMs,
+  waitStands,
+  type Waiting,
+} from '../parts/waits.ts'
 import { hindered, openStep } from './sense.ts'
 
 /** What takes its time by itself: it is begun, and over when it has stood as long as the sheet says. Only a lead cuts it short. */
@@ -81,7 +90,7 @@ const shortOf = (wait: Wait, waiting: Waiting, entry: Done<unknown>): Refusal | 
   const { least } = endsOf(wait, waiting.begun.since)
   return refusals.short({
     what: String(wait.what),
-    still: spanText(Date.parse(least!) - Date.parse(until) + 59_999),
+    still: stillText(until, least!),
     wanted: lengthText(wait),
   })
 }

@@ -1,4 +1,5 @@
 import type { Plan, Step } from '../../sheet/index.ts'
+import { waitStands } from './waits.ts'
 import { isWanted } from './wanted.ts'
 import type { JobState } from '../ledger/state.ts'
 
@@ -24,8 +25,11 @@ export function stepsLeft(plan: Plan, state: JobState): Step[] {
   return plan.sheet.steps.filter(step => !state.steps.has(step.id) && isWanted(plan, state, step))
 }
 
-/** The step to put on the card: the first one left whose needs are met. */
+/** The step to put on the card: the first one left whose needs are met. What only waits is left to itself while there is another. */
 export function nextStep(plan: Plan, state: JobState): Step | null {
   const left = stepsLeft(plan, state)
-  return left.find(step => unmetNeeds(plan, state, step).length === 0) ?? left[0] ?? null
+  const isReached = (step: Step) => unmetNeeds(plan, state, step).length === 0
+  return (
+    left.find(step => waitStands(state, step) !== 'begun' && isReached(step)) ?? left.find(isReached) ?? left[0] ?? null
+  )
 }

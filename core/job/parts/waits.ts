@@ -2,7 +2,6 @@ import { durationMs, type Plan, type Step, type Wait } from '../../sheet/index.t
 import type { JobState, Stamp } from '../ledger/state.ts'
 
 const MINUTE = 60_000
-const HOUR = 60 * MINUTE
 
 /** A wait as the ledger has it; the times by the clocks as they were measured, ISO 8601 UTC. */
 export interface Waiting {
@@ -17,6 +16,10 @@ export function spanText(ms: number): string {
   const [h, min] = [Math.floor(minutes / 60), minutes % 60]
   return [...(h ? [`${h} h`] : []), ...(min || !h ? [`${min} min`] : [])].join(' ')
 }
+
+/** What is still to go between two moments, in words: to the nearest minute, and never nothing. */
+export const stillText = (now: string, end: string): string =>
+  spanText(Math.max(MINUTE, Date.parse(end) - Date.parse(now) + MINUTE / 2))
 
 /** How long something is to wait, in words. */
 export function lengthText({ least, most }: Wait): string {

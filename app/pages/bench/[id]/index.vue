@@ -5,6 +5,10 @@ const said = ref<string | null>(null)
 const confirmStep = useTemplateRef<{ confirm: () => void }>('card')
 const inHand = computed(() => (bench.isDone ? [] : [...(bench.step?.removes ?? []), ...(bench.step?.fits ?? [])]))
 
+// Whoever comes from what waits stands at its step.
+const asked = useRoute().query.step
+if (typeof asked === 'string' && job.plan.steps.has(asked)) bench.choose(asked)
+
 const undo = () => {
   said.value = job.undo()
 }
