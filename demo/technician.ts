@@ -48,6 +48,7 @@ import { passesOf, type PassWanted } from '../core/joints/index.ts'
 import { fromBase } from '../core/quantity/index.ts'
 import {
   durationMs,
+  isDecided,
   type Check,
   type Decision,
   type Hold,
@@ -287,9 +288,10 @@ export class Technician {
   }
 
   decideAll(): void {
-    for (const ref of this.plan.parts.keys()) {
+    for (const [ref, { part }] of this.plan.parts) {
       const { where, renewed } = partState(this.folded.state, ref)
-      if (where === 'off' && !renewed) this.decide(ref)
+      const decidesItself = !isDecided(part) && part.renewal !== 'always'
+      if (where === 'off' && !renewed && !decidesItself) this.decide(ref)
     }
   }
 
@@ -309,7 +311,8 @@ export class Technician {
     if (station === 'strip') return
     for (const ref of fits) {
       const { where, decision, renewed } = partState(this.folded.state, ref)
-      const isReady = this.plan.parts.get(ref)!.part.renewal === 'always' ? renewed : decision
+      const { part } = this.plan.parts.get(ref)!
+      const isReady = part.renewal === 'always' ? renewed : (decision ?? part.joins)
       if (where === 'off' && !isReady) this.decide(ref)
     }
   }

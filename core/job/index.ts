@@ -79,7 +79,15 @@ export { wantedAt } from './next.ts'
 export { nextStep, stepsLeft, unmetNeeds } from './parts/needs.ts'
 export { isWanted } from './parts/wanted.ts'
 export { allSaid, hadSeen } from './ledger/seen.ts'
-export { decidedWith, proposalsOf, resultOf, signedFor, type Proposal, type SignedLine } from './parts/proposals.ts'
+export {
+  decidedWith,
+  proposalsOf,
+  resultOf,
+  signedFor,
+  undecided,
+  type Proposal,
+  type SignedLine,
+} from './parts/proposals.ts'
 export { holdStands } from './parts/holds.ts'
 export {
   competenceFor,

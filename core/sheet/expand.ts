@@ -3,6 +3,7 @@
  * Pure writing out, before anything else looks at the sheet; a sheet that leaves nothing comes back as it is.
  */
 
+import { withConnections } from './connections.ts'
 import type { Check, Sheet, SheetSource, ShelfSheet, Variants, When } from './types.ts'
 
 /** One of a list the sheet names: an id, and whatever else the texts want of it. */
@@ -245,7 +246,7 @@ export function leftOver(value: unknown, where: string): string[] {
 
 /** A sheet as it is read from its file: written out. It is kept so, and a job's sheet never changes under it. */
 export function readSheet(source: SheetSource): ShelfSheet {
-  const sheet = expandSheet(source as unknown as Sheet)
+  const sheet = withConnections(expandSheet(source as unknown as Sheet))
   return {
     ...sheet,
     checks: sheet.checks.map(one => placed(one.kind === 'asked' ? asked(one) : one.kind === 'sum' ? worked(one) : one)),

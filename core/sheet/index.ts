@@ -15,6 +15,7 @@ export {
   type Sums,
 } from './plan.ts'
 export { coupledVariants, everyVariant } from './variants.ts'
+export { isDecided } from './connections.ts'
 export { durationMs } from './duration.ts'
 export { stepsBefore, type StepsBefore } from './before.ts'
 export { fromOf, type From } from './from.ts'

@@ -283,7 +283,24 @@ export interface Part {
   faces?: { face: string; medium: string }[]
   /** What comes of it in the place of another of its kind. */
   ifSwapped?: string
+  /**
+   * Of a connection: where its ends go. The label at each end is written down before it comes off, and read again as it goes
+   * back; it is not bagged, and nobody decides it.
+   * @minItems 1
+   */
+  joins?: Join[]
+  /** Of a connection: its open ends are capped while it is off, and the caps are counted out before it goes back. */
+  capped?: boolean
   when?: When
+}
+
+/** Where one end of a wire, hose, pipe or sensor goes. */
+export interface Join {
+  to: Ref
+  /** As it is said on the bench: `terminal board`. */
+  at: Words
+  /** How its label is written: `T3`, `red 7`, `upper port`. */
+  example: Words
 }
 
 /** Parts that wore to each other, and are renewed together. */
@@ -643,6 +660,7 @@ export interface Debt {
   what: string
   until: string
   pieces?: Count
+  when?: When
 }
 
 export interface Kit {

@@ -10,7 +10,17 @@ import { stamped, type Stamp } from '../ledger/state.ts'
 import { mateName } from '../ledger/words.ts'
 import { beforeCover, type Owing, type Source } from '../owed/owing.ts'
 import { coveredAt } from '../parts/over.ts'
-import { answerText, canBeSeen, markOf, mateMet, readLabel, standsMet, standsWrong, typedMm } from '../parts/mates.ts'
+import {
+  answerText,
+  crossedWith,
+  canBeSeen,
+  markOf,
+  mateMet,
+  readLabel,
+  standsMet,
+  standsWrong,
+  typedMm,
+} from '../parts/mates.ts'
 import { outOfReach, unknown } from './sense.ts'
 
 /** How two parts that must meet are seen to stand. Whether that meets is worked out, not claimed. */
@@ -100,13 +110,14 @@ const notMet: Source = ({ plan, state }) =>
     )
     // While its own step is in hand it is asked there; afterwards it holds up the cover.
     const own = isOpen && !answer ? at.find(step => !state.steps.has(step)) : undefined
+    const crossed = answer && !answer.notYet ? crossedWith(plan, state, mate, answer) : undefined
     const moved = [mate.a, mate.b].filter(ref => partState(state, ref).where === 'fitted')
     return [
       {
         id: { kind: isOpen ? 'mate' : 'wrong way', mate: mate.id },
         station: 'build',
         what: isOpen ? `How it stands: ${mate.title}` : `${mate.title}: ${answerText(answer)}`,
-        why: mate.ifWrong,
+        why: [...(crossed ? [`It is crossed: that belongs to ${crossed.title}`] : []), mate.ifWrong].join('. '),
         step: own ?? beforeCover(plan, at[0]),
         // What was said is taken back, or was never said with its step: nobody builds on that either.
         ...(own || answer?.notYet ? {} : { wrong: { of: moved, at: at[0], isIn: true, before: mate.before } }),

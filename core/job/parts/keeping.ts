@@ -85,6 +85,8 @@ const byNumber = new Intl.Collator('en', { numeric: true })
  */
 export function inHandFor(plan: Plan, state: JobState, place: Ref): InHand[] | null {
   const { part } = plan.parts.get(place)!
+  // A connection is told by what its ends say, and that is asked as it goes back.
+  if (part.joins) return null
   const off = [...plan.parts.values()].filter(
     one => one.part.id === part.id && partState(state, one.ref).where === 'off' && !partState(state, one.ref).trial,
   )

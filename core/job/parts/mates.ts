@@ -49,7 +49,7 @@ export const markOf = (state: Marked, mate: Mate): MarkAt | undefined => marksOf
 const spelt = (label: string) =>
   label
     .toLowerCase()
-    .match(/[\p{L}\p{N}]+/gu)
+    .match(/\p{L}+|\p{N}+/gu)
     ?.join(' ') ?? ''
 
 /** How far a part stands from its mark: degrees for an angle, millimetres for a distance; null where there is no such figure. */
@@ -59,6 +59,19 @@ export function missedBy({ rule }: Mate, mark: MarkAt | undefined, answer: MateA
   if (rule.kind === 'distance' && mark?.mm !== undefined && answer.mm !== undefined)
     return Math.abs(answer.mm - mark.mm)
   return null
+}
+
+/** Where a label is read that another was marked with, at the same part: they are crossed. */
+export function crossedWith(plan: Plan, state: Marked, mate: Mate, answer: MateAnswer): Mate | undefined {
+  const { label } = answer
+  if (mate.rule.kind !== 'label' || label === undefined) return undefined
+  return [...plan.mates.values()].find(
+    one =>
+      one !== mate &&
+      one.a === mate.a &&
+      one.rule.kind === 'label' &&
+      marksOf(state, one).some(mark => mark.label !== undefined && spelt(mark.label) === spelt(label)),
+  )
 }
 
 /** An aligned mark with nothing said of it may stand this far off, degrees. */

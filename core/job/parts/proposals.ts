@@ -1,5 +1,6 @@
 import { worstVerdict } from '../../verdict.ts'
 import {
+  isDecided,
   readingKey,
   type Check,
   type Decision,
@@ -146,7 +147,7 @@ function judgedParts(plan: Plan, state: JobState): Judged[] {
 export const undecided = (plan: Plan, state: JobState): PartPlace[] =>
   [...plan.parts.values()].filter(({ ref, part }) => {
     const { where, decision } = partState(state, ref)
-    return where === 'off' && part.renewal !== 'always' && !decision
+    return where === 'off' && isDecided(part) && !decision
   })
 
 /** One line of what is signed for where parts are decided. No full stop at the end of any of it. */

@@ -1,6 +1,7 @@
 import { stepsBefore } from '../before.ts'
 import { placesOf, liftedWith, type Plan } from '../plan.ts'
 import { viewsOf } from '../views.ts'
+import { connectionRules } from './connection-rules.ts'
 import { coverRules } from './cover-rules.ts'
 import { evidenceRules } from './evidence-rules.ts'
 import { jointRules } from './joint-rules.ts'
@@ -149,7 +150,11 @@ export const RULES: Rule[] = [
   ({ sheet, removedBy }) =>
     sheet.parts
       .filter(
-        part => part.places?.length && part.keep === 'lay' && placesOf(part).some(({ ref }) => removedBy.has(ref)),
+        part =>
+          part.places?.length &&
+          part.keep === 'lay' &&
+          !part.joins &&
+          placesOf(part).some(({ ref }) => removedBy.has(ref)),
       )
       .map(part => `part ${part.id} has several places and is laid out with nothing to tell them apart`),
   ({ sheet }) =>
@@ -216,6 +221,7 @@ export const RULES: Rule[] = [
         .map(word => `step ${id} suspects “${word}”, which is none of the words it offers`),
     ),
   ({ sheet }) => sheet.checks.filter(check => !check.at.length).map(check => `check ${check.id} is never taken`),
+  connectionRules,
   evidenceRules,
   waitRules,
   jointRules,

@@ -1,4 +1,4 @@
-import type { Part, Plan, Ref } from '../../../sheet/index.ts'
+import { isDecided, type Part, type Plan, type Ref } from '../../../sheet/index.ts'
 import { owedKind } from '../../ledger/feature.ts'
 import { isAway, partState, type PartState } from '../../ledger/part.ts'
 import { id } from '../../ledger/shape.ts'
@@ -36,7 +36,7 @@ const RULES: Rule[] = [
   {
     kind: 'decision',
     station: 'decide',
-    owed: (part, now) => !isAlways(part) && !now.decision,
+    owed: (part, now) => isDecided(part) && !now.decision,
     what: (_, name) => `Decide: ${name}`,
     why: () => 'Reuse, rework, renew or send out',
   },

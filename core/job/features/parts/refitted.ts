@@ -1,4 +1,4 @@
-import type { Plan } from '../../../sheet/index.ts'
+import { isDecided, type Plan } from '../../../sheet/index.ts'
 import type { ActKind } from '../../ledger/act.ts'
 import { isAway, partState, setPart } from '../../ledger/part.ts'
 import { refusalsAbout, type Refusal } from '../../../refusal.ts'
@@ -94,7 +94,9 @@ function readyRefusal(plan: Plan, state: JobState, { part: ref }: Refit): Refusa
   if (state.concessions.has(keyOf({ kind: 'renewal', part: ref }))) return null
   if (kind.renewal === 'always') return renewed ? null : refusals.alwaysNew({ part })
   if (!decision)
-    return state.concessions.has(keyOf({ kind: 'decision', part: ref })) ? null : refusals.notDecided({ part })
+    return !isDecided(kind) || state.concessions.has(keyOf({ kind: 'decision', part: ref }))
+      ? null
+      : refusals.notDecided({ part })
   if (decision.choice === 'renew' && !renewed) return refusals.toRenew({ part })
   return isAway(now) ? refusals.away({ part, how: decision.choice === 'rework' ? 'being reworked' : 'sent out' }) : null
 }
