@@ -74,3 +74,29 @@ describe('done wrong', () => {
     expect(wrong.map(owed => owed.why).join(' ')).toMatch(means)
   })
 })
+
+describe('where parts sat, for reading by', () => {
+  const sheet = sheetNamed('dual-seal')
+  it('is marked before they are lifted, and not asked when they are back', () => {
+    const one = worker(sheet, {}, {}, Asking)
+    one.workUntil('mark')
+    expect(viewJob(one.plan, one.folded.state).owed.map(owed => owed.what)).toContain(
+      'Make the mark: Inboard face to the vent',
+    )
+    one.workUntil()
+    expect(one.folded.state.mates.has('seat-index')).toBe(false)
+    expect(one.folded.state.mates.has('index')).toBe(true)
+    expect(() => one.act('mate.answered', { mate: 'seat-index', deg: 0 })).toThrow(/is refused/)
+  })
+  it('what is found is told by the hour, or from hour to hour', () => {
+    const one = worker(sheet, {}, {}, Asking)
+    one.workUntil('decide')
+    const found = { part: 'face@in', finding: 'Worn through', severity: 'worn', seenFrom: 'atmosphere' } as const
+    one.act('part.observed', { ...found, deg: 75 })
+    one.act('part.observed', { ...found, deg: 75, toDeg: 150 })
+    expect(() => one.act('part.observed', { ...found, toDeg: 150 })).toThrow(/begins/)
+    const text = JSON.stringify(recordTables(recordOf(one.plan, one.folded.entries, new Map())))
+    expect(text).toContain('"2:30 seen from the atmosphere"')
+    expect(text).toContain('"from 2:30 round to 5:00 seen from the atmosphere"')
+  })
+})

@@ -118,6 +118,7 @@ export { progressOf, boltCount, easedOf, isDrawnUp, isLocked, ordersOf, pullText
 export { shoppingOf, type Wanted } from './parts/shopping.ts'
 export { standingOf, type Standing } from './record/standing.ts'
 export { axisOf, consequencesOf, planIn, proposalOf } from './switching.ts'
+export { whereText } from './features/parts/observed.ts'
 export { leftOut } from './features/choices.ts'
 export { doorOf } from './features/remedies.ts'
 export { prospectOf } from './features/reopenings.ts'

@@ -3,6 +3,7 @@ export { readSheet } from './expand.ts'
 export {
   boltCount,
   gateAfter,
+  isAskedBack,
   planFor,
   placesOf,
   liftedWith,

@@ -340,3 +340,6 @@ export function sumNamesOf({ checks }: Pick<ShelfSheet, 'checks'>): string[] {
   look(checks, [])
   return [...names]
 }
+
+/** Whether it is asked how two parts stand once they are back: not where any way will do, nor where they were only indexed. */
+export const isAskedBack = ({ rule }: Pick<Mate, 'rule'>): boolean => rule.kind !== 'free' && rule.kind !== 'index'

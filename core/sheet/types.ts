@@ -356,6 +356,8 @@ export type MateRule =
   /** Punch dots beside the joint, as many on the one side as on the other, and on no two alike the same number. */
   | { kind: 'dots' }
   | { kind: 'seen'; ask: string; choices: { say: string; met: boolean }[] }
+  /** Where two parts sat to each other, so that what is found on them is told by the hour; nobody puts them back by it. */
+  | { kind: 'index' }
   | { kind: 'free'; why: string }
 
 /** Who may say, in writing, that something is left out or cannot be had; nobody where it is not said. */

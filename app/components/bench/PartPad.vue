@@ -13,6 +13,7 @@ import {
   partState,
   resultOf,
   showValue,
+  whereText,
   MOMENT_WORDS,
   SEVERITIES,
   type PieceCount,
@@ -20,7 +21,7 @@ import {
   type Stamp,
 } from '~~/core/job'
 import { clockText } from '~~/core/marks'
-import { datumSeen, viewWords, type Decision } from '~~/core/sheet'
+import { datumSeen, type Decision } from '~~/core/sheet'
 
 /** Everything about one part, and what may be done about it. */
 const props = defineProps<{ part: string }>()
@@ -36,6 +37,16 @@ const label = ref('')
 const finding = ref('')
 const severity = ref<Severity | undefined>()
 const deg = ref<number | null>(null)
+/** Where it ends, where it runs on from there. */
+const toDeg = ref<number | null>(null)
+const placed = ref<'from' | 'to'>('from')
+const onDial = computed({
+  get: () => (placed.value === 'to' ? toDeg.value : deg.value),
+  set: at => {
+    if (placed.value === 'to') toDeg.value = at
+    else deg.value = at
+  },
+})
 const placing = ref(false)
 const why = ref<string | null>(null)
 const heldFrom = computed(
@@ -84,11 +95,14 @@ function observe() {
       finding: finding.value.trim(),
       severity: severity.value,
       ...(placing.value && deg.value !== null ? { deg: deg.value, seenFrom: heldFrom.value } : {}),
+      ...(placing.value && deg.value !== null && toDeg.value !== null ? { toDeg: toDeg.value } : {}),
     },
   })
   if (why.value) return
   finding.value = ''
   severity.value = undefined
+  toDeg.value = null
+  placed.value = 'from'
 }
 const back = () => {
   why.value = job.act({ kind: 'part.returned', payload: { part: props.part } })
@@ -234,12 +248,8 @@ const account = ({ way, count, short }: (typeof counts.value)[number]) => {
       <li v-for="observation in seen" :key="observation.entry">
         {{ observation.finding
         }}<small class="soft"
-          >{{ observation.severity
-          }}{{
-            observation.deg === undefined
-              ? ''
-              : `, at ${clockText(observation.deg)} seen from ${viewWords(observation.seenFrom!)}`
-          }}, {{ job.names.get(observation.by) }}</small
+          >{{ observation.severity }}{{ whereText(observation) && `, ${whereText(observation)}` }},
+          {{ job.names.get(observation.by) }}</small
         >
       </li>
     </ul>
@@ -253,9 +263,18 @@ const account = ({ way, count, short }: (typeof counts.value)[number]) => {
         <el-button :aria-expanded="placing" @click="placing = !placing">Where</el-button>
         <el-button type="primary" native-type="submit">Note it</el-button>
       </div>
+      <el-radio-group v-if="placing" v-model="placed" aria-label="Where it begins and ends">
+        <el-radio-button value="from">{{
+          deg === null ? 'At…' : `${toDeg === null ? 'At' : 'From'} ${clockText(deg)}`
+        }}</el-radio-button>
+        <el-radio-button value="to" :disabled="deg === null">{{
+          toDeg === null ? 'round to…' : `round to ${clockText(toDeg)}`
+        }}</el-radio-button>
+      </el-radio-group>
       <IndexDial
         v-if="placing"
-        v-model="deg"
+        v-model="onDial"
+        :arc="deg !== null && toDeg !== null ? [deg, toDeg] : null"
         :held-from="heldFrom"
         :ends="job.plan.sheet.ends"
         :datum="datumSeen(job.plan, props.part, heldFrom)"

@@ -13,6 +13,8 @@ const props = defineProps<{
   ends: Sheet['ends']
   /** Where the mark was made, once that may be shown. */
   mark?: number | null
+  /** What runs on round the part: from, clockwise, to. */
+  arc?: [number, number] | null
   fixed?: boolean
   /** What stands where on the clock, so that one knows how to hold it. */
   datum?: Datum
@@ -30,6 +32,13 @@ const C = 150
 const at = (angle: number, r: number) => ({
   x: C + r * Math.sin((angle * Math.PI) / 180),
   y: C - r * Math.cos((angle * Math.PI) / 180),
+})
+/** Along the rim, clockwise as it is held; seen from the other end that is the other way round. */
+const arcPath = computed(() => {
+  if (!props.arc) return ''
+  const [from, to] = mirrored.value ? [seen(props.arc[1]), seen(props.arc[0])] : props.arc
+  const [one, other] = [at(from, 104), at(to, 104)]
+  return `M${one.x} ${one.y} A104 104 0 ${withinTurn(to - from) > 180 ? 1 : 0} 1 ${other.x} ${other.y}`
 })
 const shown = computed(() => (deg.value === null ? null : seen(deg.value)))
 const flip = () => {
@@ -115,6 +124,7 @@ const words = computed(() =>
         class="datum"
         :transform="`rotate(${seen(datum.at * 30)} 150 150)`"
       />
+      <path v-if="arcPath" :d="arcPath" class="arc" />
       <path v-if="mark != null" d="M150 72 V36" class="was" :transform="`rotate(${seen(mark)} 150 150)`" />
       <g v-if="shown !== null">
         <path d="M150 34 l-12 -26 h24 z" class="needle" :transform="`rotate(${shown} 150 150)`" />
@@ -159,6 +169,12 @@ const words = computed(() =>
 </template>
 
 <style scoped>
+.arc {
+  fill: none;
+  stroke: var(--brass);
+  stroke-width: 14;
+  opacity: 0.6;
+}
 .dial {
   display: grid;
   grid-template-columns: minmax(150px, 210px) minmax(150px, 1fr);

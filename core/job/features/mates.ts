@@ -1,3 +1,4 @@
+import { isAskedBack } from '../../sheet/index.ts'
 import type { ActKind } from '../ledger/act.ts'
 import { owedKind } from '../ledger/feature.ts'
 import { partState } from '../ledger/part.ts'
@@ -58,7 +59,7 @@ const answered: ActKind<MateAnswer> = {
     const mate = plan.mates.get(payload.mate)
     if (!mate) return unknown('mate', payload.mate)
     const { title, rule } = mate
-    if (rule.kind === 'free') return refusals.anyWay({ mate: title })
+    if (!isAskedBack({ rule })) return refusals.anyWay({ mate: title })
     if (!canBeSeen(plan, state, mate)) return refusals.notBoth({ mate: title })
     const { deg, mm, label, dots, say, notYet } = payload
     if ([deg, mm, label, dots, say, notYet].filter(one => one !== undefined).length !== 1)
@@ -101,7 +102,7 @@ const answered: ActKind<MateAnswer> = {
 /** Parts that are back and do not stand to each other as they must, or of which nobody has said yet how they stand. */
 const notMet: Source = ({ plan, state }) =>
   plan.sheet.mates.flatMap((mate): Owing[] => {
-    if (mate.rule.kind === 'free' || !canBeSeen(plan, state, mate)) return []
+    if (!isAskedBack(mate) || !canBeSeen(plan, state, mate)) return []
     const answer = state.mates.get(mate.id)
     const isOpen = !answer || answer.notYet
     if (!isOpen && standsMet(state, mate, answer)) return []

@@ -1,6 +1,7 @@
 import { clockText, missOf } from '../../marks/index.ts'
 import { fixed, parseQuantity } from '../../quantity/index.ts'
 import {
+  isAskedBack,
   viewWords,
   type AskedChoice,
   type Check,
@@ -91,7 +92,7 @@ export function mateMet(mate: Mate, mark: MarkAt | undefined, answer: MateAnswer
     return spelt(mark.label) === spelt(answer.label)
   if (rule.kind === 'dots' && mark?.dots && answer.dots) return answer.dots.every(one => one === mark.dots![0])
   const missed = missedBy(mate, mark, answer)
-  if (missed === null) return rule.kind === 'free' || Boolean(answer.say)
+  if (missed === null) return !isAskedBack(mate) || Boolean(answer.say)
   const tolerance = rule.kind === 'distance' ? rule.toleranceMm : toleranceDegOf(mate)
   return missed <= tolerance + EDGE
 }
@@ -142,7 +143,7 @@ export function canBeSeen({ sidesOf }: Plan, state: JobState, mate: Mate, also: 
 export function matesAsked(plan: Plan, state: JobState, step: Step, fits: readonly Ref[] = step.fits ?? []): Mate[] {
   return plan.sheet.mates.filter(
     mate =>
-      mate.rule.kind !== 'free' &&
+      isAskedBack(mate) &&
       (mate.asked ? mate.asked === step.id : [mate.a, mate.b].some(ref => fits.includes(ref))) &&
       canBeSeen(plan, state, mate, fits) &&
       !state.mates.has(mate.id),

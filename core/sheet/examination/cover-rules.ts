@@ -1,5 +1,5 @@
 import { stepsBefore } from '../before.ts'
-import { gateAfter, type Plan } from '../plan.ts'
+import { gateAfter, isAskedBack, type Plan } from '../plan.ts'
 import { stopsOf, type Thing } from '../stops.ts'
 
 /**
@@ -22,7 +22,7 @@ export function coverRules(plan: Plan): string[] {
     ),
     ...sheet.mates.flatMap(({ id, a, b, rule, asked, before }) => {
       const at = asked ?? [a, b].map(ref => fittedBy.get(ref)?.id).find(step => step !== undefined)
-      return rule.kind !== 'free' && at !== undefined && steps.has(at) && stopsNothing(at, { of: [a, b], before })
+      return isAskedBack({ rule }) && at !== undefined && steps.has(at) && stopsNothing(at, { of: [a, b], before })
         ? [`mate ${id} stops nothing at ${at} when it is not met: say what it must stop, by \`before\``]
         : []
     }),

@@ -104,7 +104,7 @@ export const RULES: Rule[] = [
       .map(([ref, step]) => `step ${step.id} fits ${ref} without first needing it off`),
   ({ sheet, fittedBy }) =>
     sheet.mates
-      .filter(mate => mate.mark && !fittedBy.has(mate.a) && !fittedBy.has(mate.b))
+      .filter(mate => mate.mark && mate.rule.kind !== 'index' && !fittedBy.has(mate.a) && !fittedBy.has(mate.b))
       .map(mate => `the mark of ${mate.id} is made and never met`),
   ({ sheet }) =>
     sheet.mates
@@ -115,7 +115,7 @@ export const RULES: Rule[] = [
       ...(rule.kind === 'seen' && !(rule.choices.some(one => one.met) && rule.choices.some(one => !one.met))
         ? [`mate ${id} can only be answered one way`]
         : []),
-      ...(['aligned', 'distance', 'label', 'dots'].includes(rule.kind) && !mark
+      ...(['aligned', 'distance', 'label', 'dots', 'index'].includes(rule.kind) && !mark
         ? [`mate ${id} has no mark to be held against`]
         : []),
       ...(mark?.stamped && rule.kind !== 'aligned' ? [`the stamp of ${id} has no angle to be held against`] : []),

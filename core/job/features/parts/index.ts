@@ -1,5 +1,4 @@
-import { clockText } from '../../../marks/index.ts'
-import { placesOf, viewWords } from '../../../sheet/index.ts'
+import { placesOf } from '../../../sheet/index.ts'
 import { partState, type PartState } from '../../ledger/part.ts'
 import { by, figures, section, text } from '../../ledger/section.ts'
 import { id } from '../../ledger/shape.ts'
@@ -8,7 +7,7 @@ import { kitWords, partName } from '../../ledger/words.ts'
 import { partDecided } from './decided.ts'
 import { partBagged, partTagged } from './kept.ts'
 import { partLifted } from './lifted.ts'
-import { partObserved, type Observation } from './observed.ts'
+import { partObserved, whereText, type Observation } from './observed.ts'
 import { partRefitted } from './refitted.ts'
 import { partRenewed, type Renewal } from './renewed.ts'
 import { partReturned } from './returned.ts'
@@ -101,7 +100,7 @@ export const sections = {
       state.observations.map(one => ({
         part: partName(plan, one.part),
         finding: `${one.finding} (${one.severity})`,
-        where: one.deg === undefined ? '' : `${clockText(one.deg)} seen from ${viewWords(one.seenFrom!)}`,
+        where: whereText(one).replace(/^at /, ''),
         ...signed(one),
       })),
     columns: [
