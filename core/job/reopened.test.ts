@@ -8,6 +8,7 @@ import {
   holdStands,
   nextStep,
   partState,
+  prospectOf,
   recordOf,
   refusalOf,
   takeIn,
@@ -74,6 +75,24 @@ describe('what comes off with a step that is taken up again', () => {
     const later = laterThan(gears.plan, gears.folded.state, 'blue-off').map(each => each.step.id)
     expect(undone({ on: later })).not.toContain('fit-halves')
     expect(undone({ off: later })).toContain('fit-halves')
+  })
+})
+
+describe('what taking a step up again comes to, before it is done', () => {
+  it('names the parts that come off, what is done again besides, and whose hold it lies behind', () => {
+    const { parts, again, behind } = prospectOf(plan, at('turn-2').folded.state, 'cap-on-de')
+    expect(parts.map(one => [one.ref, one.isAlwaysNew])).toEqual([
+      ['cap-screws@de', false],
+      ['bearing-cap@de', false],
+      ['case-upper', false],
+      ['case-nuts', false],
+      ['case-dowels', false],
+      ['vent-washer', true],
+      ['gland-screws', false],
+    ])
+    expect(again).toEqual(['Set the seal to its line', 'Turn the rotor by hand', 'Take the guide studs out'])
+    expect(behind).toBe('Put on the top half')
+    expect(prospectOf(plan, at('turn-1').folded.state, 'cap-on-de').behind).toBeNull()
   })
 })
 

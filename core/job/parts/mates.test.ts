@@ -4,7 +4,7 @@ import { refusal, technician } from '../../../tests/pump.ts'
 import { librarySheet, worker } from '../../../tests/sheets.ts'
 import { planFor } from '../../sheet/index.ts'
 import { asksOf, choicesOf, mateMet, markText, refusalOf, viewJob } from '../index.ts'
-import { canBeSeen } from './mates.ts'
+import { canBeSeen, readLabel } from './mates.ts'
 
 const reducer = librarySheet('m3-cycloidal-reducer')
 const gearUnit = librarySheet('m10-gear-unit')
@@ -27,6 +27,24 @@ describe('a label', () => {
     expect(met('P7  w31 W32', 'p7, W31, w32')).toBe(true)
     expect(met('7 31 32', '7 32 33')).toBe(false)
     expect(met('7 31 32', '73 132')).toBe(false)
+  })
+  it.each([
+    ['7 31 32', null],
+    ['7 32 31', null],
+    ['7 1 71', null],
+    ['7 71 1', null],
+    ['31 32', null],
+    ['7 31 33', 'mate.noNeighbours'],
+    ['7 31 31', 'mate.noNeighbours'],
+    ['7 2 71', 'mate.noNeighbours'],
+    ['32', 'mate.noLabel'],
+    ['left', 'mate.noLabel'],
+  ])('of tooth numbers the last two are neighbours on a wheel of 71: %s', (label, code) => {
+    const toothed = { ...mesh, rule: { kind: 'label', ask: 'Which?', example: '7 31 32', teeth: 71 } } as const
+    expect(readLabel(toothed, { label })?.code ?? null).toBe(code)
+    const plain = { ...mesh, rule: { kind: 'label', ask: 'Which?', example: 'T3' } } as const
+    expect(readLabel(plain, { label })).toBeNull()
+    expect(readLabel(plain, { label: ' – ' })?.code).toBe('mate.noLabel')
   })
   it('is written down before the parts part, and asked blind when they meet again', () => {
     const one = worker(gearUnit)

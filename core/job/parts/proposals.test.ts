@@ -82,6 +82,32 @@ describe('what is proposed for a part', () => {
   })
 })
 
+describe('what is proposed where several things were found', () => {
+  it('is the worse of them; what was noted before the part was renewed tells of the old one', () => {
+    const one = inspected(BLADES, { 'edge-b place 3': 'a crack at a slot' })
+    const note = (part: string, severity: 'worn' | 'damaged') =>
+      one.act('part.observed', { part, finding: `${severity} here`, severity })
+    note('blade@b3', 'damaged')
+    note('blade@b4', 'worn')
+    expect(proposalFor(one, 'blade@b3')).toMatchObject({
+      choice: 'renew',
+      because: [expect.anything(), 'damaged here'],
+    })
+    expect(proposalFor(one, 'blade@b4')).toMatchObject({ choice: 'reuse', because: [] })
+    one.act('part.decided', decidedWith(['blade@b3'], 'renew', proposalFor(one, 'blade@b3')))
+    one.act('part.renewed', { part: 'blade@b3', from: 'stock' })
+    expect(proposalFor(one, 'blade@b3')?.because ?? []).not.toContain('damaged here')
+  })
+  it('is nothing for what is on the machine, or is always new', () => {
+    const one = inspected(BLADES, {})
+    const { plan, folded } = one
+    const proposed = [...proposalsOf(plan, folded.state, viewJob(plan, folded.state).results).keys()]
+    expect(proposed.length).toBeGreaterThan(0)
+    expect(proposed.filter(ref => plan.parts.get(ref)!.part.renewal === 'always')).toEqual([])
+    expect(proposed.filter(ref => partState(folded.state, ref).where !== 'off')).toEqual([])
+  })
+})
+
 describe('deciding', () => {
   it('asks no reason for what is proposed, and one for anything else', () => {
     const one = inspected(BLADES, { 'edge-b place 3': 'a crack at a slot' })
