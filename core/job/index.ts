@@ -111,6 +111,7 @@ export {
   waitStands,
   type Waiting,
 } from './parts/waits.ts'
+export { CARRIERS, wipedWords } from './parts/carriers.ts'
 export { isOwnWork } from './concessions.ts'
 export { type Gate } from './owed/gate.ts'
 export { trayOf, type Tray, type TrayItem } from './parts/tray.ts'

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { allSaid, dotsTaken, marksDiffer, markText, readLabel, sentenceOf, type Mark } from '~~/core/job'
+import { allSaid, CARRIERS, dotsTaken, marksDiffer, markText, readLabel, sentenceOf, type Mark } from '~~/core/job'
 import { parseQuantity } from '~~/core/quantity'
 import { datumSeen } from '~~/core/sheet'
 
@@ -14,7 +14,7 @@ const made = computed(() => job.state.marks.get(props.mate))
 const all = computed(() => (made.value ? allSaid<Mark>(made.value) : []))
 const differ = computed(() => marksDiffer(job.state, mate))
 const reason = ref('')
-const METHODS = ['punch dots', 'scribed line', 'paint line', 'washable pen', 'tag']
+const METHODS = Object.keys(CARRIERS)
 const wanted = mate.mark?.method ?? METHODS[0]!
 const methods = [...new Set([wanted, ...METHODS])]
 const method = ref(wanted)
@@ -140,7 +140,7 @@ function takeBack(mark: Mark) {
         <el-radio-button v-for="one in methods" :key="one" :value="one">{{ one }}</el-radio-button>
       </el-radio-group>
       <el-alert
-        v-if="method === 'washable pen'"
+        v-if="CARRIERS[method]?.length"
         type="warning"
         :closable="false"
         title="It will not survive the wash. Scribe it as well, or photograph it."

@@ -15,6 +15,7 @@ import {
   stepsLeft,
   unmetNeeds,
   waitStands,
+  wipedWords,
   STATION_WORDS,
   type Act,
   type Settle,
@@ -66,6 +67,8 @@ const mayPass = (key: string) => {
 const before = computed(() => bench.hindered.filter(one => one.settle.to !== 'caution'))
 /** What making it safe takes with it. */
 const lost = computed(() => lostWords(bench.asks))
+/** Marks that it washes off. */
+const wiped = computed(() => step.value && wipedWords(job.plan, job.state, step.value))
 const done = computed(() => (bench.isDone ? job.state.steps.get(step.value!.id)! : null))
 /** Where a step that is done and went wrong is begun again; null where it is taken back in the ledger, if at all. */
 const again = computed((): Settle | null => {
@@ -242,6 +245,7 @@ defineExpose({ confirm })
             <span v-else class="soft">read</span>
           </div>
           <p v-if="lost" class="why" data-test="lost">{{ lost }}</p>
+          <p v-if="wiped" class="why" data-test="wiped">{{ wiped }}</p>
           <p v-if="step.tools?.length" class="soft">Tools: {{ step.tools.join(', ') }}</p>
           <ul
             v-if="before.length"

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { refusal, technician } from '../../../tests/pump.ts'
 import { librarySheet, worker } from '../../../tests/sheets.ts'
 import { planFor } from '../../sheet/index.ts'
-import { asksOf, choicesOf, mateMet, markText, refusalOf, viewJob } from '../index.ts'
+import { asksOf, choicesOf, mateMet, markText, refusalOf, viewJob, wipedWords } from '../index.ts'
 import { canBeSeen, readLabel } from './mates.ts'
 
 const reducer = librarySheet('m3-cycloidal-reducer')
@@ -182,5 +182,21 @@ describe('an act asked of the server', () => {
     const refits = one.folded.entries.slice(before.entries.length).filter(entry => entry.kind === 'part.refitted')
     expect(refits.length).toBe(1)
     expect(refusalOf(one.opened, before, refits[0]!)).toBeNull()
+  })
+})
+
+describe('a mark that does not last', () => {
+  it('is named at the step that washes it off, and at no other', () => {
+    const one = worker(gearUnit)
+    one.workUntil('mark-mesh')
+    one.act('mark.made', { mate: 'mesh', seenFrom: 'input side', carrier: 'washable pen', label: '12 40 41' })
+    const wash = () => one.plan.sheet.steps.find(step => step.station === 'clean')!
+    const said = (id: string) => wipedWords(one.plan, one.folded.state, one.plan.steps.get(id)!)
+    expect(said(wash().id)).toBeNull()
+    one.workUntil(wash().id)
+    expect(said(wash().id)).toMatch(/washes marks off: .*\(washable pen\)\. Scribe or punch/)
+    expect(said('decide')).toBeNull()
+    one.workUntil('decide')
+    expect(said(wash().id)).toBeNull()
   })
 })
