@@ -3,7 +3,15 @@ import { parse } from 'yaml'
 import { SOUND } from '../demo/figures.ts'
 import { wornFindings, type Wear } from '../demo/findings.ts'
 import { Technician } from '../demo/technician.ts'
-import { refusalOf, type AnyEntry, type EntryKind, type Payloads, type Role } from '../core/job/index.ts'
+import {
+  refusalOf,
+  sentenceOf,
+  type AnyEntry,
+  type EntryKind,
+  type Payloads,
+  type Refusal,
+  type Role,
+} from '../core/job/index.ts'
 import { planFor, readSheet, type Plan } from '../core/sheet/index.ts'
 import { SUMS_BY_NAME } from '../core/sums/index.ts'
 
@@ -38,14 +46,18 @@ export function entryOf<K extends EntryKind>(
   return { id, kind, payload, act: id, madeBy: by, role, madeAt, receivedAt: madeAt, seq: null, ...more } as AnyEntry
 }
 
-/** What the server would say to an act now: null when it is taken. */
-export const refusal = <K extends EntryKind>(
+/** What the server would say to an act now, in a sentence with nothing missing from it: null when it is taken. */
+export function refusal<K extends EntryKind>(
   worker: Technician,
   kind: K,
   payload: Payloads[K],
   role: Role = 'fitter',
   by?: string,
-) => refusalOf(worker.opened, worker.folded, entryOf(kind, payload, { role, ...(by ? { by } : {}) }))
+): Refusal | null {
+  const why = refusalOf(worker.opened, worker.folded, entryOf(kind, payload, { role, ...(by ? { by } : {}) }))
+  if (why && /undefined|NaN|\[object/.test(sentenceOf(why))) throw new Error(`Says too little: ${sentenceOf(why)}`)
+  return why
+}
 
 /** A reading by gauge: figures in the check's own unit, millimetres in these tests; in the only place, unless it is named. */
 export const reading = (

@@ -95,6 +95,7 @@ describe('a job in which much went wrong, written out', () => {
     for (const { id: of } of viewJob(one.plan, one.folded.state).owed)
       one.act('concession.given', { of, basis: one.basis(of), why: 'Looked into' }, 'lead')
     one.act('job.signed', { cured: 'no', cause: 'Wear' }, 'lead')
+    expect(lines.filter(line => /undefined|NaN|\[object/.test(line))).toEqual([])
     await expect([...lines, ...recordLines(one)].join('\n')).toMatchFileSnapshot(`./written-out/${sheet}.txt`)
   })
 })
