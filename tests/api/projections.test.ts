@@ -210,7 +210,11 @@ it('so does every machine of the fleet', async () => {
 
 it('what waits stands on the board of all open jobs until it is over, also once the tables are made anew', async () => {
   await pumpOfOwn('P-919')
-  const id = await work({ general: 0.4 }, 'leak-test', one => one.act('wait.begun', { step: 'leak-test' }), 'P-919')
+  const begin = (one: Technician) => {
+    one.act('caution.read', { step: 'leak-test', caution: 0 })
+    one.act('wait.begun', { step: 'leak-test' })
+  }
+  const id = await work({ general: 0.4 }, 'leak-test', begin, 'P-919')
   const board = async () => (await openWaits(database())).filter(one => one.job === id)
   const [running] = await board()
   expect(running).toMatchObject({
@@ -223,9 +227,8 @@ it('what waits stands on the board of all open jobs until it is over, also once 
   await agree('P-919')
   await rebuildProjections(ledgerDatabase())
   expect(await board()).toEqual([running])
-  const cancelled = {
-    ...{ id: uuid(), kind: 'job.cancelled' as const, payload: { why: 'Sent away' }, madeAt: at() },
-  }
-  await append(ledgerDatabase(), id, lead, [{ ...cancelled, act: cancelled.id }], ARRIVED)
+  const cut = { kind: 'wait.ended' as const, payload: { step: 'leak-test', why: 'The gauge stood' } }
+  const ended = { id: uuid(), ...cut, madeAt: at() }
+  expect((await append(ledgerDatabase(), id, lead, [{ ...ended, act: ended.id }], ARRIVED)).kept).toBe(true)
   expect(await board()).toEqual([])
 })

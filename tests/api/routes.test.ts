@@ -17,6 +17,7 @@ const TABLE: Record<string, 'open' | readonly Role[]> = {
   'POST /api/sign-out': 'open',
   'POST /api/pin': ROLES,
   'GET /api/signers': ROLES,
+  'GET /api/waits': ROLES,
   'GET /api/yard': ROLES,
   'GET /api/site': ROLES,
   'PATCH /api/site': ['lead'],
