@@ -32,9 +32,13 @@ export function wantedAt(
   const first = hindered.flatMap(({ settle, wrong }) =>
     isReached && (wrong || !ELSEWHERE.includes(settle.to)) ? [settle as Settle] : [],
   )
+  // What waits is begun before what is read at its end, and after what it begins on.
+  const isEnd = (at: Settle) => at.to === 'reading' && !step.wait?.once?.includes(at.check)
+  const begins = first.some(({ to }) => to === 'wait')
+  const inOrder = begins ? [...first.filter(at => !isEnd(at)), ...first.filter(isEnd)] : first
   const isEasing = joint?.act === 'slacken' && plan.joints.get(joint.id)!.slacken && !removes.length
   const work: (Settle | false | undefined)[] = [
-    waitStands(state, step) !== null && { to: 'wait', step: step.id },
+    waitStands(state, step) === 'begun' && { to: 'wait', step: step.id },
     station === 'decide' && { to: 'decide' },
     isEasing && { to: 'slackening', joint: joint.id },
     isLoose(plan, state, step) && { to: 'joint', joint: joint!.id },
@@ -43,7 +47,7 @@ export function wantedAt(
   ]
   // What is seen to before it is started comes before anything is read of it running.
   const starting: Settle[] = notReady(asks.starting, asks.started).length ? [{ to: 'say' }] : []
-  const wanted = [...starting, ...first, ...work.flatMap(one => one || [])]
+  const wanted = [...starting, ...inOrder, ...work.flatMap(one => one || [])]
   if (wanted.length) return wanted
   const read = (plan.checksAt.get(step.id) ?? []).findLast(
     ({ check, moment }) => results.get(readingKey(check.id, moment))?.value !== null,

@@ -1,6 +1,6 @@
 import { expect, test, type Page } from './test.ts'
 import { librarySheet } from '../sheets.ts'
-import { answer, signAs, confirmStep, doStep, jobAt, readCautions, signIn, workUntil } from './hands.ts'
+import { answer, signAs, confirmStep, doStep, jobAt, readCautions, signIn, waitOut, workUntil } from './hands.ts'
 import { machineBy } from './shelf.ts'
 
 const pad = (page: Page) => page.getByRole('region', { name: 'Gauge pad' })
@@ -82,6 +82,7 @@ test('the machine is not started over a joint that drops its pressure; it is onc
   await signIn(page)
   await pumpAt(page, 'P-944', 'leak-test')
   await readCautions(page)
+  await waitOut(page, 'hold the test pressure')
   await page.locator('#figure').fill('5.0')
   await page.locator('[data-test=take]').click()
   const sure = page.locator('[data-test=sure]')

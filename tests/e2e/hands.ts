@@ -419,25 +419,38 @@ const undecided = (page: Page) =>
     .getByRole('radiogroup')
     .filter({ hasNot: page.locator('.is-active') })
 
+/** Nobody has the time here: what waits is begun, and a lead cuts it short. */
+async function beginOrCut(page: Page) {
+  const begin = pad(page).locator('[data-test=begin]')
+  if (await begin.isVisible()) return begin.click()
+  await pad(page).locator('[data-test=cut]').click()
+  await pad(page)
+    .getByLabel(/^Why is it cut short/)
+    .fill('Nobody had the time')
+  await pad(page)
+    .getByRole('button', { name: /^Cut it short/ })
+    .click()
+  await signAs(page)
+}
+
+/** Begins what waits at the step on the card, and has it cut short; the card stays at that step. */
+export async function waitOut(page: Page, step: string) {
+  await beginOrCut(page)
+  await find(page, step)
+  await page.locator('[data-test=wait]').click()
+  await beginOrCut(page)
+  // Back to what the step wants of the pad now.
+  await page.keyboard.press('n')
+  await find(page, step)
+}
+
 /** What a hand does at each pad, as it is turned to. */
 const AT_PAD: Record<string, (page: Page, figures: Figures) => Promise<unknown>> = {
   reading: async (page, figures) =>
     (await pad(page).locator('#figure').isVisible()) ? measure(page, figures) : answerAsked(page),
   mark: makeMark,
   joint: pullJoint,
-  // Nobody has the time here: it is begun, and a lead cuts it short.
-  wait: async page => {
-    const begin = pad(page).locator('[data-test=begin]')
-    if (await begin.isVisible()) return begin.click()
-    await pad(page).locator('[data-test=cut]').click()
-    await pad(page)
-      .getByLabel(/^Why is it cut short/)
-      .fill('Nobody had the time')
-    await pad(page)
-      .getByRole('button', { name: /^Cut it short/ })
-      .click()
-    await signAs(page)
-  },
+  wait: beginOrCut,
   decide: async page => {
     if (await pad(page).locator('[data-test=propose]').isVisible())
       await pad(page).locator('[data-test=propose]').click()

@@ -216,6 +216,12 @@ defineExpose({ confirm })
           Done by {{ signerWords(step.doer)
           }}{{ step.doer.supervised ? ', or under their eyes: they confirm it' : ', all of it' }}.
         </p>
+        <p v-if="!done && waitStands(job.state, step) === 'begun'" class="was">
+          {{ tooEarly ? 'It waits' : 'It has waited long enough' }}: {{ step.wait!.what }}
+          <el-button size="small" data-test="wait" @click="bench.look({ to: 'wait', step: step.id })">
+            How long still
+          </el-button>
+        </p>
         <p v-if="step.lies" class="soft" data-test="lies">It lies {{ step.lies }}.</p>
         <p v-if="done" class="was">
           {{ done.skipped ? `Left out: ${done.skipped}` : 'Done' }} by {{ job.names.get(done.by) }},
