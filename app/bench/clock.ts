@@ -10,7 +10,8 @@ const KEPT = 'needler-clock'
 /** As it was measured before this page was opened: without the network it may not be for long. */
 function kept(): Measured | null {
   try {
-    return JSON.parse(localStorage.getItem(KEPT) ?? 'null') as Measured | null
+    const { behindMs, measuredAt } = JSON.parse(localStorage.getItem(KEPT)!) as Measured
+    return Number.isInteger(behindMs) && Date.parse(measuredAt) > 0 ? { behindMs, measuredAt } : null
   } catch {
     return null
   }

@@ -111,7 +111,13 @@ export function writeProjections(
             .values(waits.put.map(one => ({ ...one, jobId: row.id })))
             .onConflictDoUpdate({
               target: [wait.jobId, wait.stepId],
-              set: { since: excluded('since'), leastAt: excluded('least_at'), mostAt: excluded('most_at') },
+              set: {
+                step: excluded('step'),
+                what: excluded('what'),
+                since: excluded('since'),
+                leastAt: excluded('least_at'),
+                mostAt: excluded('most_at'),
+              },
             }),
         ]
       : []),

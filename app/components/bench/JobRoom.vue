@@ -41,15 +41,21 @@ watch(
   (_, __, leave) => leave(finder.offer(offers())),
   { immediate: true },
 )
-// Once the server has it, everybody is told what waits.
+// Once the server has what began or ended here, everybody is told.
 const waits = useWaitsStore()
-const waiting = computed(() => waitsOn(props.job.plan, props.job.state).map(one => one.step.id))
-watch(
-  () => [props.job.waiting.length > 0, ...waiting.value].join(),
-  () => {
-    if (!props.job.waiting.length) void waits.ask()
-  },
+const waiting = computed(() =>
+  props.job.waiting.length
+    ? null
+    : waitsOn(props.job.plan, props.job.state)
+        .map(one => one.step.id)
+        .join(),
 )
+let told = waiting.value
+watch(waiting, now => {
+  if (now === null || now === told) return
+  told = now
+  void waits.ask()
+})
 </script>
 
 <template>

@@ -4,7 +4,6 @@ import type { RunningWait } from '~~/shared/answers'
 
 /** What waits over all open jobs: what is over first, then what ends next. */
 const waits = useWaitsStore()
-onMounted(waits.ask)
 
 function standing({ since, leastAt, mostAt }: RunningWait) {
   const { now } = waits

@@ -5,6 +5,7 @@ import { sentenceOf, type Refusal } from '../../refusal.ts'
 import { by, section, text } from '../ledger/section.ts'
 import { entryId } from '../ledger/shape.ts'
 import type { Stamp } from '../ledger/state.ts'
+import { utcText } from '../ledger/words.ts'
 import type { Owing, Source } from '../owed/owing.ts'
 
 /** What was done late, without the network, past something that would have held it up. */
@@ -58,7 +59,7 @@ export const sections = {
                 `its clock was ${fixed(Math.abs(clock.behindMs) / 1000, 0)} s ${clock.behindMs > 0 ? 'behind' : 'ahead'}`,
               ]
             : []
-        const given = `${HOW[at]}, given as ${entry.madeAt.slice(0, 16).replace('T', ' ')} UTC`
+        const given = `${HOW[at]}, given as ${utcText(entry.madeAt)}`
         return [{ what: words(entry), why: [given, ...off, ...passed].join('. '), ...byEntry(entry) }]
       }),
     columns: [

@@ -74,7 +74,7 @@ const done: ActKind<Shaped<typeof doing>> = {
     return [
       ...(notTheirs ? [notTheirs] : []),
       ...stepHindrances(at, name, entry),
-      ...(waitStands(at.state, step) === 'begun' ? [refusals.waits({ what: String(step.wait!.what) })] : []),
+      ...(waitStands(at.state, step) === 'begun' ? [refusals.waits({ what: step.wait!.what })] : []),
       ...unsaid(at.plan, at.state, step, { found, started }).map(what => hindered(step, what)),
     ]
   },

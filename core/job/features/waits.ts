@@ -1,13 +1,13 @@
 import { readingKey, type Plan, type Step, type Wait } from '../../sheet/index.ts'
 import type { ActKind, AtHand, Done } from '../ledger/act.ts'
-import { timedAt } from '../ledger/entry.ts'
+import { timedAt, timeOf } from '../ledger/entry.ts'
 import { owedKind } from '../ledger/feature.ts'
 import { refusalsAbout, type Refusal } from '../../refusal.ts'
 import { HANDS } from '../ledger/roles.ts'
 import { by, section, text } from '../ledger/section.ts'
 import { id, optional, why, type Shaped } from '../ledger/shape.ts'
 import { stamped, type JobState } from '../ledger/state.ts'
-import { stepName } from '../ledger/words.ts'
+import { stepName, utcText } from '../ledger/words.ts'
 import { checkResults } from '../measuring/results.ts'
 import { hindrances } from '../owed/hindrances.ts'
 import { beforeCover, type Owing, type Source } from '../owed/owing.ts'
@@ -28,13 +28,15 @@ import { hindered, openStep } from './sense.ts'
 const refusals = refusalsAbout('wait', {
   none: ({ step }: { step: string }) => `“${step}” waits for nothing.`,
   begun: ({ what }: { what: string }) => `This waits already: ${what}.`,
+  over: ({ what }: { what: string }) => `It is over already: ${what}.`,
   notBegun: ({ what }: { what: string }) => `Say first when it begins: ${what}.`,
   short: ({ what, still, wanted }: { what: string; still: string; wanted: string }) =>
     `${what}: ${still} still to go of ${wanted}. Go on with what can be done beside it; a lead can cut it short, in writing.`,
   leadCuts: ({ what }: { what: string }) => `Only a lead cuts this short: ${what}. Ask one, or wait.`,
 })
 
-const titleOf = ({ wait }: Step) => String(wait!.what)
+/** What waits at a step, by its words; of a sheet that has no such wait, the step. */
+const whatWaits = (plan: Plan, step: string) => plan.steps.get(step)?.wait?.what ?? stepName(plan, step)
 
 function waitOf(plan: Plan, state: JobState, step: string): { why: Refusal } | { why: null; step: Step; wait: Wait } {
   const lost = openStep(plan, state, step)
@@ -65,12 +67,13 @@ const begun: ActKind<Shaped<typeof beginning>> = {
   sense: (plan, state, { payload }) => {
     const at = waitOf(plan, state, payload.step)
     if (at.why) return at.why
-    return state.waits.has(payload.step) ? refusals.begun({ what: titleOf(at.step) }) : null
+    return state.waits.has(payload.step) ? refusals.begun({ what: at.wait.what }) : null
   },
-  live: (at, { payload, madeBy, madeAt }) => {
-    const step = at.plan.steps.get(payload.step)!
+  live: (at, entry) => {
+    const step = at.plan.steps.get(entry.payload.step)!
+    const reader = { person: entry.madeBy, at: timeOf(entry) }
     // What is read at its end does not keep it from beginning.
-    const before = hindrances(at.plan, at.state, at.owed, step, { person: madeBy, at: madeAt }).filter(
+    const before = hindrances(at.plan, at.state, at.owed, step, reader).filter(
       ({ settle, wrong }) => wrong || !['wait', 'reading'].includes(settle.to),
     )
     return [...before.map(one => one.text), ...notReady(at, step)].map(what => hindered(step, what))
@@ -79,7 +82,7 @@ const begun: ActKind<Shaped<typeof beginning>> = {
     const { step } = entry.payload
     state.waits.set(step, { begun: stamped(entry, state, { since: timedAt(entry) }) })
   },
-  words: (plan, { step }) => `Begun: ${plan.steps.get(step)?.wait?.what ?? stepName(plan, step)}`,
+  words: (plan, { step }) => `Begun: ${whatWaits(plan, step)}`,
 }
 
 const ending = { step: id, why: optional(why) } as const
@@ -89,7 +92,7 @@ const shortOf = (wait: Wait, waiting: Waiting, entry: Done<unknown>): Refusal | 
   if (lengthOf(wait, waiting, until) !== 'short') return null
   const { least } = endsOf(wait, waiting.begun.since)
   return refusals.short({
-    what: String(wait.what),
+    what: wait.what,
     still: stillText(until, least!),
     wanted: lengthText(wait),
   })
@@ -103,8 +106,10 @@ const ended: ActKind<Shaped<typeof ending>> = {
   sense: (plan, state, { payload, role }) => {
     const at = waitOf(plan, state, payload.step)
     if (at.why) return at.why
-    if (!state.waits.has(payload.step)) return refusals.notBegun({ what: titleOf(at.step) })
-    return payload.why !== undefined && role !== 'lead' ? refusals.leadCuts({ what: titleOf(at.step) }) : null
+    const waiting = state.waits.get(payload.step)
+    if (!waiting) return refusals.notBegun({ what: at.wait.what })
+    if (waiting.ended) return refusals.over({ what: at.wait.what })
+    return payload.why !== undefined && role !== 'lead' ? refusals.leadCuts({ what: at.wait.what }) : null
   },
   live: ({ plan, state }, entry) => {
     const { step, why: cut } = entry.payload
@@ -120,7 +125,7 @@ const ended: ActKind<Shaped<typeof ending>> = {
     })
   },
   words: (plan, { step, why: cut }) =>
-    `${cut === undefined ? 'Over' : 'Cut short'}: ${plan.steps.get(step)?.wait?.what ?? stepName(plan, step)}${cut === undefined ? '' : `. ${cut}`}`,
+    `${cut === undefined ? 'Over' : 'Cut short'}: ${whatWaits(plan, step)}${cut === undefined ? '' : `. ${cut}`}`,
 }
 
 /** What is to wait and has not begun. */
@@ -167,13 +172,13 @@ export const acts = { 'wait.begun': begun, 'wait.ended': ended }
 export const owes = {
   'wait': owedKind({
     by: { step: id },
-    words: (plan, { step }) => `To begin: ${plan.steps.get(step)?.wait?.what ?? stepName(plan, step)}`,
+    words: (plan, { step }) => `To begin: ${whatWaits(plan, step)}`,
     never: () => 'begin it; a lead can cut it short, in writing',
     onceReached: true,
   }),
   'wait length': owedKind({
     by: { step: id },
-    words: (plan, { step }) => `Too short or too long: ${plan.steps.get(step)?.wait?.what ?? stepName(plan, step)}`,
+    words: (plan, { step }) => `Too short or too long: ${whatWaits(plan, step)}`,
     basis: ({ state }, { step }) => [state.waits.get(step)?.ended].flatMap(one => one ?? []),
     holdsStart: true,
   }),
@@ -190,7 +195,7 @@ export const sections = {
         const { begun: from, ended: to } = waiting
         return [
           {
-            what: String(step.wait.what),
+            what: step.wait.what,
             at: step.title,
             wanted: lengthText(step.wait),
             took: to ? spanText(waitedMs(waiting)) : 'not over',
@@ -213,7 +218,7 @@ export const sections = {
           text: row.took,
           figures: true,
           verdict: row.verdict,
-          small: [`from ${row.from.slice(0, 16).replace('T', ' ')} UTC`, ...(row.cut ? [`Cut short: ${row.cut}`] : [])],
+          small: [`from ${utcText(row.from)}`, ...(row.cut ? [`Cut short: ${row.cut}`] : [])],
         }),
       },
       by(),

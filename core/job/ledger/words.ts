@@ -55,3 +55,6 @@ export const partNames = (plan: Plan, refs: readonly Ref[]) =>
 /** Where a check is taken: station and plane. */
 export const placeName = ({ station, plane }: { station?: string; plane?: string }) =>
   [station, plane && `plane ${plane}`].filter(Boolean).join(', ')
+
+/** A moment on the record where no site's clock is at hand, to the minute. @param iso ISO 8601 UTC */
+export const utcText = (iso: string): string => `${iso.slice(0, 16).replace('T', ' ')} UTC`

@@ -109,6 +109,7 @@ describe('what waits', () => {
     expect(acting(one, 'wait.ended', { step: 'dry' }, 21.9)).toBe('wait.short')
     expect(acting(one, 'wait.ended', { step: 'dry', why: 'No time' }, 3)).toBe('wait.leadCuts')
     expect(acting(one, 'wait.ended', { step: 'dry', why: 'Level for 4 h' }, 20, { role: 'lead' })).toBeNull()
+    expect(acting(one, 'wait.ended', { step: 'dry' }, 23)).toBe('wait.over')
     one.workUntil()
     expect(owed(one)).toEqual([])
     const [, row] = recordTables(recordOf(one.plan, one.folded.entries, new Map())).find(

@@ -118,7 +118,7 @@ export function projectJob(plan: Plan, state: JobState): Projection {
     ],
     waits: waitsOn(plan, state).map(({ step, wait, waiting: { begun } }) => {
       const { least, most } = endsOf(wait, begun.since)
-      const about = { stepId: step.id, step: step.title, what: String(wait.what) }
+      const about = { stepId: step.id, step: step.title, what: wait.what }
       return { ...about, since: begun.since, leastAt: least, mostAt: most }
     }),
   }
