@@ -1,4 +1,4 @@
-import type { Debt, Mate, Part, Ref, Sheet, Step } from './types.ts'
+import type { Debt, Mate, Part, Ref, Sheet } from './types.ts'
 
 /** Whether somebody decides what becomes of it once it is off: what is always new decides itself, a connection goes back. */
 export const isDecided = ({ renewal, joins }: Pick<Part, 'renewal' | 'joins'>): boolean =>
@@ -12,12 +12,22 @@ interface Connected extends Required<Pick<Part, 'joins'>> {
   when?: Part['when']
 }
 
+/** What is there of a list: what else was written in its place is found once its item is looked at. */
+const listed = <T>(list: readonly T[] | undefined): T[] =>
+  Array.isArray(list) ? (list as T[]).filter(one => typeof one === 'object' && one !== null) : []
+const holds = (list: readonly Ref[] | undefined, ref: Ref): boolean => Array.isArray(list) && list.includes(ref)
+
+/** A list with more in it; what is no list is left as it is, to be found. */
+const added = <T>(key: string, list: readonly T[] | undefined, more: readonly T[]) =>
+  more.length && Array.isArray(list ?? []) ? { [key]: [...(list ?? []), ...more] } : {}
+
 const connectedIn = ({ parts }: Pick<Sheet, 'parts'>): Connected[] =>
   parts.flatMap(part => {
-    const { joins, places, name } = part
-    if (!Array.isArray(joins)) return []
+    const { places, name } = part
+    const joins = listed(part.joins)
+    if (!joins.length) return []
     return Array.isArray(places)
-      ? places.map(place => ({
+      ? listed(places).map(place => ({
           ...{ part, joins, ref: `${part.id}@${place.id}`, name: `${name}, ${place.name}` },
           when: place.when ?? part.when,
         }))
@@ -53,7 +63,6 @@ const missing = <T extends { id: string }>(all: readonly T[], more: readonly T[]
 export function withConnections(sheet: Sheet): Sheet {
   const all = connectedIn(sheet)
   if (!all.length) return sheet
-  const fits = (step: Step, ref: Ref) => Array.isArray(step.fits) && step.fits.includes(ref)
   return {
     ...sheet,
     mates: [
@@ -64,11 +73,11 @@ export function withConnections(sheet: Sheet): Sheet {
       ),
     ],
     steps: sheet.steps.map(step => {
-      const off = all.filter(({ ref }) => Array.isArray(step.removes) && step.removes.includes(ref))
+      const off = all.filter(({ ref }) => holds(step.removes, ref))
       if (!off.length) return step
       const marks = off.flatMap(({ ref, joins }) => joins.map((_, end) => endId(ref, end)))
       const caps = off.flatMap(({ part, ref, name, joins, when }): Debt[] => {
-        const until = sheet.steps.find(one => fits(one, ref))
+        const until = sheet.steps.find(one => holds(one.fits, ref))
         if (part.capped !== true || !until) return []
         return [
           {
@@ -77,11 +86,14 @@ export function withConnections(sheet: Sheet): Sheet {
           },
         ]
       })
-      const leaves = [...(step.leaves ?? []), ...missing(step.leaves ?? [], caps)]
       return {
         ...step,
-        marks: [...new Set([...(step.marks ?? []), ...marks])],
-        ...(leaves.length ? { leaves } : {}),
+        ...added(
+          'marks',
+          step.marks,
+          marks.filter(id => !holds(step.marks, id)),
+        ),
+        ...added('leaves', step.leaves, missing(listed(step.leaves), caps)),
       }
     }),
   }
