@@ -209,6 +209,18 @@ describe('whose act it is', () => {
       expect((await said('__proto__')).status).toBe(422)
       expect((await said('drain', 'm'.repeat(400))).status).toBe(400)
     }))
+  it('what does not wait is not begun, and only a lead cuts short what does', () =>
+    onJob(async job => {
+      const begun = (step: unknown) => post(job, entry('wait.begun', { step }))
+      expect(await codeOf(await begun('isolate'))).toBe('wait.none')
+      expect((await begun('__proto__')).status).toBe(422)
+      expect((await begun({ step: 'leak-test' })).status).toBe(400)
+      expect(await codeOf(await begun('leak-test'))).toBe('step.hindered')
+      const ended = (more: object) => post(job, entry('wait.ended', { step: 'leak-test', ...more }))
+      expect(await codeOf(await ended({}))).toBe('wait.notBegun')
+      expect((await ended({ why: ' ' })).status).toBe(400)
+      expect((await ended({ why: 'No time', until: '2020-01-01' })).status).toBe(400)
+    }))
   it('somebody who was never here is named as that', () =>
     onJob(async job => {
       expect((await post(job, note({ by: uuid(), vouched: true }), lead)).status).toBe(422)
