@@ -1,7 +1,8 @@
 import { compareFoundLeft, LIFT_STYLES } from '../../gauging/index.ts'
-import { MOMENTS, readingKey, type Check, type Plan, type Thing } from '../../sheet/index.ts'
+import { MOMENTS, readingKey, type Check, type Moment, type Plan, type Thing } from '../../sheet/index.ts'
 import type { At } from '../../sums/cells.ts'
-import type { ActKind, Done } from '../ledger/act.ts'
+import type { ActKind, AtHand, Done } from '../ledger/act.ts'
+import { timedAt } from '../ledger/entry.ts'
 import { owedKind } from '../ledger/feature.ts'
 import { refusalsAbout, type Refusal } from '../../refusal.ts'
 import { HANDS } from '../ledger/roles.ts'
@@ -17,6 +18,7 @@ import { showLimits, showTyped, showValue } from '../measuring/show.ts'
 import { wayOf } from '../measuring/way.ts'
 import { keyOf } from '../owed/id.ts'
 import { isUnproved } from '../parts/voided.ts'
+import { lengthOf } from '../parts/waits.ts'
 import { beforeCover, type Owing, type Source } from '../owed/owing.ts'
 import { notReadable, notTaken } from './sense.ts'
 
@@ -30,7 +32,20 @@ const refusals = refusalsAbout('reading', {
     `${check} has no such place to measure: ${asked}. Reload the job; the sheet may be another version.`,
   taken: ({ where, half }: { where: string; half: string }) =>
     `${where} is ${half}measured there already. Correct that reading, with the reason.`,
+  tooEarly: ({ check, what }: { check: string; what: string }) =>
+    `${check} is read once this is over: ${what}. Begin it, and read then; a lead can cut it short.`,
 })
+
+/** What is read at the end of a wait is not read before that is over. */
+function tooEarly({ plan, state }: AtHand, entry: Done<{ check: string; moment: Moment }>): Refusal[] {
+  const { check, moment } = entry.payload
+  const { title, at } = plan.checks.get(check)!
+  const step = plan.steps.get(at.find(one => one.moment === moment)!.step)
+  if (!step?.wait || step.wait.once?.includes(check) || state.steps.has(step.id)) return []
+  const waiting = state.waits.get(step.id)
+  const isOver = waiting && (waiting.ended || lengthOf(step.wait, waiting, timedAt(entry)) !== 'short')
+  return isOver ? [] : [refusals.tooEarly({ check: title, what: step.wait.what })]
+}
 
 const shape = {
   check: id,
@@ -80,7 +95,7 @@ const taken: ActKind<ReadingTaken> = {
     const read = readIn(payload, cell)
     return read.ok ? againRefusal(state, check, entry, cell) : refusals.unreadable({ why: read.why })
   },
-  live: (at, { payload }) => notReadable(at, payload),
+  live: (at, entry) => [...notReadable(at, entry.payload), ...tooEarly(at, entry)],
   apply: (state, entry, plan) => {
     const { payload } = entry
     const cell = cellOf(plan, plan.checks.get(payload.check)!, payload)!

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { entryOf } from '../../../tests/pump.ts'
+import { entryOf, reading, technician } from '../../../tests/pump.ts'
 import { sheetNamed, worker } from '../../../tests/sheets.ts'
 import type { Technician } from '../../../demo/technician.ts'
 import { readSheet, type Sheet, type Wait } from '../../sheet/index.ts'
@@ -142,6 +142,24 @@ describe('what waits', () => {
     expect(acting(one, 'wait.ended', { step: 'bathe' }, 1.75)).toBeNull()
     expect(done('bathe')).toBeNull()
     expect(done('dry')).toBe('step.waits')
+  })
+  it('is over before what is read at its end is read', () => {
+    const one = technician()
+    one.workUntil('leak-test')
+    const held = (hours: number) => {
+      const entry = entryOf('reading.taken', reading('test-pressure', 'asLeft', [[6]]))
+      const timed = { madeAt: at(hours), receivedAt: at(hours), clock: { behindMs: 0, measuredAt: at(-1) } }
+      return refusalOf(one.opened, one.folded, { ...entry, ...timed } as AnyEntry)?.code ?? null
+    }
+    const caution = entryOf('caution.read', { step: 'leak-test', caution: 0 })
+    const shift = { madeAt: at(0), receivedAt: at(0), seq: one.folded.entries.length + 1 }
+    one.folded = extend(one.opened, one.folded, [{ ...caution, ...shift }])
+    expect(held(0)).toBe('reading.tooEarly')
+    expect(acting(one, 'wait.begun', { step: 'leak-test' }, 0)).toBeNull()
+    expect(held(0.1)).toBe('reading.tooEarly')
+    expect(held(0.2)).toBeNull()
+    one.act('wait.ended', { step: 'leak-test', why: 'The gauge stood' }, 'lead')
+    expect(held(0.1)).toBeNull()
   })
   it('that was too long is told, and stops the hand-back until a lead accepts it', () => {
     const one = atOven('bathe')
