@@ -32,13 +32,13 @@ export function wantedAt(
   const first = hindered.flatMap(({ settle, wrong }) =>
     isReached && (wrong || !ELSEWHERE.includes(settle.to)) ? [settle as Settle] : [],
   )
-  // What waits is begun before what is read at its end, and after what it begins on.
+  // What is read at the end of a wait comes after it, what it begins on before it.
+  const stands = waitStands(state, step)
   const isEnd = (at: Settle) => at.to === 'reading' && !step.wait?.once?.includes(at.check)
-  const begins = first.some(({ to }) => to === 'wait')
-  const inOrder = begins ? [...first.filter(at => !isEnd(at)), ...first.filter(isEnd)] : first
+  const begun: Settle[] = stands === 'begun' ? [{ to: 'wait', step: step.id }] : []
+  const inOrder = stands ? [...first.filter(at => !isEnd(at)), ...begun, ...first.filter(isEnd)] : first
   const isEasing = joint?.act === 'slacken' && plan.joints.get(joint.id)!.slacken && !removes.length
   const work: (Settle | false | undefined)[] = [
-    waitStands(state, step) === 'begun' && { to: 'wait', step: step.id },
     station === 'decide' && { to: 'decide' },
     isEasing && { to: 'slackening', joint: joint.id },
     isLoose(plan, state, step) && { to: 'joint', joint: joint!.id },

@@ -13,12 +13,16 @@ const step = computed(() => job.plan.steps.get(props.step)!)
 const wait = computed(() => step.value.wait!)
 const waiting = computed(() => job.state.waits.get(props.step))
 const isDone = computed(() => job.state.steps.has(props.step) || Boolean(waiting.value?.ended))
-/** What is read before it begins. */
-const once = computed(() =>
-  (job.plan.checksAt.get(props.step) ?? [])
-    .filter(({ check }) => wait.value.once?.includes(check.id))
-    .map(({ check, moment }) => job.view.results.get(readingKey(check.id, moment))!),
+const isOnce = (check: string) => wait.value.once?.includes(check) ?? false
+const read = computed(() =>
+  (job.plan.checksAt.get(props.step) ?? []).map(({ check, moment }) =>
+    job.view.results.get(readingKey(check.id, moment))!,
+  ),
 )
+/** What is read before it begins. */
+const once = computed(() => read.value.filter(one => isOnce(one.check.id)))
+/** What is still to be read at its end. */
+const atEnd = computed(() => read.value.filter(one => !isOnce(one.check.id) && !one.complete))
 const stands = computed(() => {
   const one = waiting.value
   if (!one) return null
@@ -94,6 +98,17 @@ async function cut() {
         <template v-if="!waiting.ended && stands.least"> Over {{ siteTime(stands.least) }}.</template>
         <template v-if="!waiting.ended && stands.most"> Out by {{ siteTime(stands.most) }}.</template>
       </p>
+      <div v-if="!isDone && !stands.still" class="row">
+        <el-button
+          v-for="(one, i) in atEnd"
+          :key="one.check.id"
+          :type="i ? undefined : 'primary'"
+          data-test="read-end"
+          @click="bench.look({ to: 'reading', check: one.check.id, moment: one.moment })"
+        >
+          Read: {{ one.check.title }}
+        </el-button>
+      </div>
       <p v-if="!isDone && stands.still" class="soft">Other steps go on meanwhile; it counts with this page shut.</p>
       <template v-if="!isDone && stands.still && session.mayWrite">
         <el-button v-if="!cutting" data-test="cut" @click="cutting = true">Cut it short</el-button>
