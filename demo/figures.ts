@@ -1,3 +1,5 @@
+import type { Check } from '../core/sheet/index.ts'
+
 /**
  * Figures and answers by check, or by check with the moment, the station, the figure of its sum: the closest that is named
  * counts. A star stands for anything.
@@ -22,6 +24,12 @@ export const namesOf = (check: string, moment: string, place: string | undefined
   `${check} ${moment}`,
   check,
 ]
+
+/** As what a gauge reads is called in such tables: its place; of a run its column, and then its row. */
+export const placeOf = (
+  { kind, title }: Pick<Check, 'kind' | 'title'>,
+  place: string | undefined,
+): string | undefined => (kind === 'run' ? `${title} ${place}` : place)
 
 const WELL_BLUED = [0, 1, 1, 1, 1, 0.5, 0, 1, 1, 1, 1, 0, 0, 1, 1, 1, 1, 0.5, 0, 1, 1, 1, 0.5, 0].join(';')
 
@@ -52,12 +60,21 @@ export const SOUND: Record<string, Figures> = {
     'skew-s*': 0.54,
     'pinch-* wire, flattened': 0.38,
     'pinch-* shim*': 0.4,
-    'warm-* Air around': 19,
-    'warm-* At start, °C': 21,
-    'warm-* After 30 minutes, °C': 46,
-    'warm-* After 60 minutes, °C': 56,
-    'warm-* After 75 minutes, °C': 57,
-    'warm-* After 90 minutes, °C': 57.5,
+    'run-up air *': 19,
+    'run-up fast* 0 min': 21,
+    'run-up fast* 15 min': 37,
+    'run-up fast* 30 min': 48,
+    'run-up fast* 45 min': 54,
+    'run-up fast* 60 min': 57,
+    'run-up fast* 75 min': 58,
+    'run-up fast* 90 min': 58,
+    'run-up slow* 0 min': 21,
+    'run-up slow* 15 min': 33,
+    'run-up slow* 30 min': 41,
+    'run-up slow* 45 min': 46,
+    'run-up slow* 60 min': 48,
+    'run-up slow* 75 min': 49,
+    'run-up slow* 90 min': 49,
   },
   'm14-axially-split-pump': {
     'air': 19,

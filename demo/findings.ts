@@ -1,4 +1,4 @@
-import { finderOf, namesOf, type Figures } from './figures.ts'
+import { finderOf, namesOf, placeOf, type Figures } from './figures.ts'
 import { saidIn, type Cell } from '../core/job/index.ts'
 import type { Check, Moment, Ref } from '../core/sheet/index.ts'
 import type { AnySum } from '../core/sums/index.ts'
@@ -37,7 +37,7 @@ export function wornFindings(
     },
     choice: ref => (renewed.has(ref) ? 'renew' : 'reuse'),
     reading: (check, moment, { place, column, row }, attempt) => {
-      const names = namesOf(check.id, moment, place)
+      const names = namesOf(check.id, moment, placeOf(check, place))
       const said = own(names) ?? usual(names)
       if (check.choices && said !== undefined) return [check.choices.findIndex(one => one.say === said)]
       if (check.choices)

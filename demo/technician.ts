@@ -3,6 +3,7 @@ import {
   axisOf,
   basisOf,
   boltCount,
+  checkAt,
   checkResults,
   competenceFor,
   confirmationOf,
@@ -278,9 +279,10 @@ export class Technician {
   }
 
   private read(check: Check, moment: Moment, cell: Cell, sum: AnySum): void {
+    const own = checkAt(check, cell)
     const tries = sum.bench
       ? Array.from({ length: cell.tries }, (_, attempt) =>
-          this.findings.reading(check, moment, cell, attempt).map(figure => typed(figure, check)),
+          this.findings.reading(own, moment, cell, attempt).map(figure => typed(figure, own)),
         )
       : [[this.findings.figure(sum, check, moment, cell)]]
     const style = cell.row.of === 'lift' ? { style: 'signed readings' as const } : {}

@@ -1,7 +1,7 @@
 import { readdirSync, readFileSync } from 'node:fs'
 import { parse } from 'yaml'
 import { exampleFigure } from '../demo/findings.ts'
-import { finderOf, namesOf, type Figures } from '../demo/figures.ts'
+import { finderOf, namesOf, placeOf, type Figures } from '../demo/figures.ts'
 import { Technician, type Findings } from '../demo/technician.ts'
 import { SUMS_BY_NAME } from '../core/sums/index.ts'
 import { planFor, readSheet, type Check, type Moment, type Sheet, type Variants } from '../core/sheet/index.ts'
@@ -39,7 +39,7 @@ export function findingsOf(figures: Read, isWhole = false): Findings {
   }
   return {
     reading: (check: Check, moment: Moment, { place, row }) => {
-      const names = namesOf(check.id, moment, place)
+      const names = namesOf(check.id, moment, placeOf(check, place))
       const said = must(find(names), names, () => bestOf(check))
       const figure = typeof said === 'string' ? (check.choices?.findIndex(one => one.say === said) ?? -1) : said
       if (figure < 0 && check.choices) throw new Error(`${check.id} has no answer “${said}”.`)

@@ -1,4 +1,4 @@
-import { readingKey, unmetNeeds, type Cell } from '~~/core/job'
+import { atOf, cellNamed, readingKey, unmetNeeds, type Cell } from '~~/core/job'
 import type { Moment } from '~~/core/sheet'
 
 /** The cells of one check at one moment, and which of them is at hand: the first that is missing, until another is chosen. */
@@ -21,9 +21,14 @@ export function useCells(id: string, moment: Moment) {
   /** Read twice, too far apart: it is taken again. */
   const apart = () => result.value.rivals.find(one => one.apart)?.cell
   const chosen = ref<string | null>((nextOpen() ?? apart() ?? cells.value[0])?.key ?? null)
-  const cell = computed(() => cells.value.find(one => one.key === chosen.value) ?? nextOpen())
+  /** A row of a table that grows, read at a time of its own: it is not among the others yet. */
+  const ofOwn = () =>
+    chosen.value && result.value.worked.grows
+      ? cellNamed(result.value.worked, result.value.check, atOf(chosen.value))
+      : undefined
+  const cell = computed(() => cells.value.find(one => one.key === chosen.value) ?? ofOwn() ?? nextOpen())
   const entered = computed(() => cell.value && taken(cell.value))
-  const goTo = (to: Cell | undefined) => {
+  const goTo = (to: Pick<Cell, 'key'> | undefined) => {
     chosen.value = to?.key ?? chosen.value
   }
   return { result, cells, cell, entered, before, taken, nextOpen, goTo }

@@ -167,6 +167,8 @@ export function useReading(id: string, moment: Moment) {
     kept,
   })
 
+  const { table, takeTable } = useTable(at, tries, { doubt, kept })
+
   function leave() {
     // What was typed for a correction that is not made is nobody's reading.
     if (correcting.value || anew.value) tries.clear()
@@ -186,6 +188,8 @@ export function useReading(id: string, moment: Moment) {
     ...at,
     column,
     takeColumn,
+    table,
+    takeTable,
     key: readingKey(id, moment),
     found,
     tries,

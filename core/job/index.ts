@@ -9,6 +9,8 @@ export { effectiveEntries, lastAct, readLedger, rootOf } from './ledger/correcti
 export { fold, extend, emptyFold, type Folded } from './fold.ts'
 export { refusalOf, takeIn, wantsPin } from './accept.ts'
 export {
+  cellNamed,
+  checkAt,
   checkResults,
   decidingFigure,
   doubtOf,
@@ -17,11 +19,15 @@ export {
   foundIn,
   freeAlike,
   leadingDigits,
+  minutesRead,
   readCell,
   oddnessOf,
   readDraft,
   readFigure,
   readingIn,
+  readingsOfRow,
+  readMinute,
+  readTable,
   reduceCell,
   saidIn,
   showFigure,
@@ -41,6 +47,7 @@ export {
   type LastFigures,
   type Reduced,
   type Tried,
+  type TypedRow,
 } from './measuring/index.ts'
 export { atOf, cellKey, type At } from '../sums/cells.ts'
 export { basisOf, neverConceded, obligations, owedWords } from './debts.ts'

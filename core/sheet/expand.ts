@@ -4,7 +4,7 @@
  */
 
 import { withConnections } from './connections.ts'
-import type { Check, Sheet, SheetSource, ShelfSheet, Variants, When } from './types.ts'
+import type { Check, RunColumn, Sheet, SheetSource, ShelfSheet, Variants, When } from './types.ts'
 
 /** One of a list the sheet names: an id, and whatever else the texts want of it. */
 export interface Listed {
@@ -249,7 +249,7 @@ export function readSheet(source: SheetSource): ShelfSheet {
   const sheet = withConnections(expandSheet(source as unknown as Sheet))
   return {
     ...sheet,
-    checks: sheet.checks.map(one => placed(one.kind === 'asked' ? asked(one) : one.kind === 'sum' ? worked(one) : one)),
+    checks: sheet.checks.map(one => placed(FILLED[one.kind]?.(one) ?? one)),
   }
 }
 
@@ -282,3 +282,14 @@ const asked = (check: Check): Check => ({
 
 /** What a sum gives is held against the spans of its own fields. */
 const worked = (check: Check): Check => ({ ...check, span: [-1e9, 1e9], limits: check.limits ?? {} })
+
+/** A run stands for its first column, and has limits column by column. */
+const ran = (check: Check): Check => {
+  const columns: unknown = check.run?.columns
+  const first = Array.isArray(columns) ? (columns[0] as Partial<RunColumn> | null) : null
+  const shown = { unit: first?.unit ?? '1', decimals: first?.decimals ?? 0 } as const
+  return { ...check, ...shown, span: [-1e9, 1e9], limits: {} }
+}
+
+/** What reading a sheet fills in, by the kind of a check. */
+const FILLED: Partial<Record<Check['kind'], (check: Check) => Check>> = { asked, sum: worked, run: ran }

@@ -448,6 +448,8 @@ export interface Check {
   choices?: AskedChoice[]
   /** Worked out by a sum of the Gauge room. */
   sum?: SumOf
+  /** Read row by row while the machine turns. */
+  run?: Run
   /** Looked at for wear over the years. */
   life?: boolean
   /** A short word on how it is taken. */
@@ -471,6 +473,39 @@ export interface Check {
   before?: string
   lost?: MayGiveUp
   when?: When
+}
+
+/** A run: how long it lasts each way, how often it is read, and what. */
+export interface Run {
+  for: Duration
+  every: Duration
+  /** The ways it turns, one after the other; one where they are left out. */
+  ways?: Words[]
+  /** @minItems 1 */
+  columns: RunColumn[]
+}
+
+/** One thing that is read in every row of a run. Limits, rates and spans are in the base unit of its kind. */
+export interface RunColumn {
+  id: Id
+  name: Words
+  unit: UnitName
+  /**
+   * @asType integer
+   * @minimum 0
+   * @maximum 6
+   */
+  decimals: number
+  span: [number, number]
+  limits?: Limits
+  /** Held against how far it lies over another column in the same row, too: a bearing over the air round it. */
+  rise?: { over: Id; max: number }
+  /** Steady when it changes no faster than this an hour, over the last half hour where no other time is said; until then the run goes on. */
+  steady?: { perHour: number; over?: Duration }
+  low?: string
+  high?: string
+  /** The parts it tells of, where those are not all that the check tells of. */
+  of?: Ref[]
 }
 
 export interface CheckMoment {

@@ -10,7 +10,7 @@ const props = defineProps<{
   placeholder: string
 }>()
 const said = defineModel<string>({ required: true })
-const emit = defineEmits<{ take: []; column: [figures: string[]] }>()
+const emit = defineEmits<{ take: []; pasted: [text: string, figures: string[]] }>()
 const job = useJob()
 const field = useTemplateRef<{ focus: () => void; select: () => void }>('field')
 const as = computed(() => props.cell.as)
@@ -24,10 +24,11 @@ const choose = (all: readonly unknown[]) => {
 }
 /** A column copied from elsewhere is as many figures; one figure alone is pasted as ever. */
 function paste(event: ClipboardEvent) {
-  const figures = (event.clipboardData?.getData('text') ?? '').split(/[\t\r\n]+/).flatMap(one => one.trim() || [])
+  const text = event.clipboardData?.getData('text') ?? ''
+  const figures = text.split(/[\t\r\n]+/).flatMap(one => one.trim() || [])
   if (figures.length < 2 || as.value.type !== 'number') return
   event.preventDefault()
-  emit('column', figures)
+  emit('pasted', text, figures)
 }
 defineExpose({ focus: () => field.value?.focus(), select: () => field.value?.select() })
 </script>

@@ -1,5 +1,15 @@
 <script setup lang="ts">
-import { decidingFigure, figureIn, foundIn, MOMENT_WORDS, readingKey, showLimits, showTyped, unitOf } from '~~/core/job'
+import {
+  checkAt,
+  decidingFigure,
+  figureIn,
+  foundIn,
+  MOMENT_WORDS,
+  readingKey,
+  showLimits,
+  showTyped,
+  unitOf,
+} from '~~/core/job'
 import { ROWS } from '~~/core/gauging'
 import type { Moment } from '~~/core/sheet'
 
@@ -27,7 +37,9 @@ const {
   reason,
   alike,
 } = one
-const own = computed(() => result.value.check)
+/** The check as it is in the cell at hand. */
+const own = computed(() => (cell.value ? checkAt(result.value.check, cell.value) : result.value.check))
+const grows = computed(() => result.value.worked.grows !== undefined)
 const { fixed } = useGiven(result)
 const resting = useRest(() => `${one.key} ${cell.value?.key ?? ''}`)
 const working = ref(false)
@@ -113,6 +125,12 @@ const takeWords = computed(() =>
       : 'Take, next place',
 )
 
+/** What was asked about is kept as it is: a figure, or all that was pasted. */
+function sure() {
+  if (one.table.value) one.takeTable(one.table.value, true)
+  else if (one.column.value) one.takeColumn(one.column.value, true)
+  else take(true)
+}
 function retype() {
   doubt.value = null
   tries.text.value = ''
@@ -132,7 +150,7 @@ onMounted(() => field.value?.focus())
 </script>
 
 <template>
-  <GaugeFrame :title="own.title">
+  <GaugeFrame :title="result.check.title">
     <template #reading>
       <p class="soft">
         {{ MOMENT_WORDS[moment]
@@ -152,11 +170,12 @@ onMounted(() => field.value?.focus())
         :lead="tries.text.value ? (tries.whole.value.leading ?? null) : tries.lead.value"
         :placeholder="tries.lead.value ? '··' : value === null ? '–' : big"
         @take="take()"
-        @column="figures => one.takeColumn(figures)"
+        @pasted="(text, figures) => (grows ? one.takeTable(text) : one.takeColumn(figures))"
       />
       <p v-else class="big figures" :class="{ none: big === '–', long: !isKeyed && cell }" data-test="big">
         {{ big }}<span class="unit">{{ cell ? unit : show(0, own).unit }}</span>
       </p>
+      <LazyRunMinute v-if="grows && isOpen && cell" :result="result" :cell="cell" @choose="one.goTo" />
       <p v-if="isGauged" class="stands">
         <VerdictMark v-if="value !== null" class="word" :verdict="judged.verdict" />
         <span v-if="isOpen && hint" class="hint">{{ hint }}</span>
@@ -213,7 +232,14 @@ onMounted(() => field.value?.focus())
         :place="outHere"
       />
     </template>
-    <CellPlaces v-if="cells.length > 1 || moving" :result="result" :cell="cell" :moving="moving" @choose="one.choose" />
+    <LazyRunTable v-if="grows && !moving" :result="result" :cell="cell" @choose="one.goTo" />
+    <CellPlaces
+      v-else-if="cells.length > 1 || moving"
+      :result="result"
+      :cell="cell"
+      :moving="moving"
+      @choose="one.choose"
+    />
     <div v-if="moving && alike.length" class="pad-acts" role="group" aria-label="Places of other checks">
       <el-button v-for="to in alike" :key="`${to.check.id} ${to.cell.key}`" @click="one.move(to.cell, to.check.id)">
         {{ to.name }}
@@ -244,12 +270,7 @@ onMounted(() => field.value?.focus())
     <div class="pad-acts">
       <div v-if="doubt" class="doubt" role="alert">
         <p>{{ doubt }}</p>
-        <el-button
-          type="primary"
-          data-test="sure"
-          @click="one.column.value ? one.takeColumn(one.column.value, true) : take(true)"
-          >It is what it shows</el-button
-        >
+        <el-button type="primary" data-test="sure" @click="sure">It is what it shows</el-button>
         <el-button @click="retype">Type it again</el-button>
       </div>
       <p v-else-if="tries.why.value" class="why" role="alert">{{ tries.why.value }}</p>

@@ -1,6 +1,9 @@
 import { compareFoundLeft, LIFT_STYLES } from '../../gauging/index.ts'
 import { MOMENTS, readingKey, type Check, type Moment, type Plan, type Thing } from '../../sheet/index.ts'
+import type { LengthSystem } from '../../quantity/index.ts'
+import { READINGS } from '../../sums/bench/index.ts'
 import type { At } from '../../sums/cells.ts'
+import { worstVerdict } from '../../verdict.ts'
 import type { ActKind, AtHand, Done } from '../ledger/act.ts'
 import { timedAt } from '../ledger/entry.ts'
 import { owedKind } from '../ledger/feature.ts'
@@ -12,9 +15,9 @@ import { choice, id, list, optional, words, type Shaped } from '../ledger/shape.
 import { stamped, type JobState } from '../ledger/state.ts'
 import { changedAt, partState } from '../ledger/part.ts'
 import { checkName, MOMENT_WORDS } from '../ledger/words.ts'
-import { cellNamed, readCell, unitOf, type Cell, type CellRead } from '../measuring/cells.ts'
+import { cellNamed, checkAt, readCell, reduceCell, unitOf, type Cell, type CellRead } from '../measuring/cells.ts'
 import { isHistory, newestOf, standing, type CheckResult } from '../measuring/results.ts'
-import { showLimits, showTyped, showValue } from '../measuring/show.ts'
+import { showFigure, showLimits, showTyped, showValue } from '../measuring/show.ts'
 import { wayOf } from '../measuring/way.ts'
 import { keyOf } from '../owed/id.ts'
 import { isUnproved } from '../parts/voided.ts'
@@ -32,6 +35,8 @@ const refusals = refusalsAbout('reading', {
     `${check} has no such place to measure: ${asked}. Reload the job; the sheet may be another version.`,
   taken: ({ where, half }: { where: string; half: string }) =>
     `${where} is ${half}measured there already. Correct that reading, with the reason.`,
+  tooManyRows: ({ check, most }: { check: string; most: number }) =>
+    `${check} has ${most} rows, and takes no more. Read the rest at longer intervals, or leave rows out.`,
   tooEarly: ({ check, what }: { check: string; what: string }) =>
     `${check} is read once this is over: ${what}. Begin it, and read then; a lead can cut it short.`,
 })
@@ -93,7 +98,8 @@ const taken: ActKind<ReadingTaken> = {
     const cell = cellOf(plan, check, payload)
     if (!cell) return noSuchCell(plan, check, payload)
     const read = readIn(payload, cell)
-    return read.ok ? againRefusal(state, check, entry, cell) : refusals.unreadable({ why: read.why })
+    if (!read.ok) return refusals.unreadable({ why: read.why })
+    return againRefusal(state, check, entry, cell) ?? tooManyRows(plan, state, check, payload)
   },
   live: (at, entry) => [...notReadable(at, entry.payload), ...tooEarly(at, entry)],
   apply: (state, entry, plan) => {
@@ -127,6 +133,14 @@ function noSuchCell(plan: Plan, check: Check, { moment, field, place, column }: 
     return refusals.workedOut({ check: check.title })
   const asked = [place, column, field].filter(Boolean).join(', ')
   return refusals.noSuchCell({ check: check.title, asked: asked.slice(0, 80) })
+}
+
+/** A table that grows has an end. */
+function tooManyRows(plan: Plan, state: JobState, check: Check, { moment, place }: ReadingTaken): Refusal | null {
+  const most = wayOf(plan, check, moment).grows?.most
+  if (most === undefined) return null
+  const rows = new Set([...(state.readings.get(readingKey(check.id, moment))?.values() ?? [])].map(one => one.place))
+  return rows.has(place) || rows.size < most ? null : refusals.tooManyRows({ check: check.title, most })
 }
 
 /** What was found is never written over, half measured or whole: another figure for the same place is a correction. */
@@ -259,6 +273,22 @@ const readTwice = ({ rivals }: CheckResult, who: RecordScene['who']): string[] =
     ),
   )
 
+/** What was read in each row of a table that grows. */
+function runRows({ check, moment, worked: { grows, spec, cells }, read, places }: CheckResult, system: LengthSystem) {
+  if (!grows || !read.size) return []
+  return spec.rows![READINGS]!.flatMap(({ name: row }) => {
+    const there = cells.filter(cell => cell.place === row && read.has(cell.key))
+    if (!there.length) return []
+    const said = there.map(cell => {
+      const { value } = reduceCell(cell, read.get(cell.key)!)!
+      const { figure, unit } = showFigure(value as number, checkAt(check, cell), system)
+      return `${cell.as.label} ${figure} ${unit}`.trim()
+    })
+    const verdict = worstVerdict(there.flatMap(cell => places.get(cell.key)?.judgement.verdict ?? []))
+    return [{ title: check.title, moment: MOMENT_WORDS[moment], row, read: said.join('; '), verdict }]
+  })
+}
+
 export const slice = () => ({
   /** By check and moment, then by the key of the cell. */
   readings: new Map<string, ReadonlyMap<string, Contested<CellRead>>>(),
@@ -348,6 +378,17 @@ export const sections = {
         }),
       },
       by(),
+    ],
+  }),
+  runs: section({
+    title: 'Runs, row by row',
+    in: 'work',
+    rows: ({ results, system }) => [...results.values()].flatMap(result => runRows(result, system)),
+    columns: [
+      { head: 'Run', width: 4, cell: row => ({ text: row.title, small: [row.moment] }) },
+      { head: 'Row', width: 2, cell: row => figures(row.row) },
+      { head: 'Read', width: 7, cell: row => text(row.read) },
+      { head: 'Verdict', width: 2, cell: row => ({ verdict: row.verdict }) },
     ],
   }),
 }

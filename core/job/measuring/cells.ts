@@ -1,7 +1,7 @@
 import { ONE_FIGURE, ROWS, reduceTries, type LiftStyle, type Row } from '../../gauging/index.ts'
 import { isUnit, shownUnit as worldUnit, UNITS, type LengthSystem, type UnitName } from '../../quantity/index.ts'
 import type { Result } from '../../result.ts'
-import type { Check, Moment, Ref, SumOf } from '../../sheet/index.ts'
+import type { Check, Moment, Ref, RunColumn, SumOf } from '../../sheet/index.ts'
 import { cellKey, type At } from '../../sums/cells.ts'
 import type { AnySum } from '../../sums/define.ts'
 import type { Field } from '../../sums/fields.ts'
@@ -38,6 +38,26 @@ export interface Tried {
 
 /** One cell of one check at one moment, as last read: what was typed, and what it is. */
 export type CellRead = Stamp & Payloads['reading.taken'] & Pick<Tried, 'values'>
+
+/** The parts that are told of at a place of a check. */
+export const partsAt = (check: Check, { rows }: SumOf, { field, place = '', column }: At): readonly Ref[] =>
+  rows?.[field]?.find(one => one.name === place)?.of ??
+  check.run?.columns.find(one => one.id === column)?.of ??
+  check.of
+
+/** A check as it is held against at one of its cells: every column of a run has a unit, limits and words of its own. */
+export function checkAt(check: Check, { column = '' }: Pick<At, 'column'>): Check {
+  const own = check.run?.columns.find(one => one.id === column)
+  if (!own) return check
+  const made = AT_COLUMN.get(own) ?? ownCheck(check, own)
+  AT_COLUMN.set(own, made)
+  return made
+}
+const AT_COLUMN = new WeakMap<RunColumn, Check>()
+const ownCheck = (check: Check, { name, unit, decimals, span, limits = {}, low, high }: RunColumn): Check => ({
+  ...check,
+  ...{ run: undefined, title: name, unit, decimals, span, limits, low, high },
+})
 
 const isTable = (field: Field) => field.type === 'rows' || (field.type === 'list' && !field.ticked)
 
@@ -78,14 +98,14 @@ export function cellsOf(sum: AnySum, spec: SumOf, check: Check, known: Record<st
             .map(([column, one], _, { length }) =>
               cell(
                 { field, place: place.name, column },
-                sum.bench
-                  ? placeName({ station: place.name, plane: check.planes && column })
+                check.planes
+                  ? placeName({ station: place.name, plane: column })
                   : // A place of which one thing alone is read needs no name for that.
                     length === 1
                     ? place.name
                     : `${place.name}, ${inSentence(one.label)}`,
                 one,
-                place.of,
+                partsAt(check, spec, { field, place: place.name, column }),
               ),
             ),
         )
@@ -98,7 +118,7 @@ export function cellsOf(sum: AnySum, spec: SumOf, check: Check, known: Record<st
 }
 
 /** The cell at a place of a check, whatever its other cells say; undefined where there is none. */
-export function cellNamed({ sum, spec }: Way, check: Check, at: At): Cell | undefined {
+export function cellNamed({ sum, spec, grows }: Way, check: Check, at: At): Cell | undefined {
   const field = Object.hasOwn(sum.fields, at.field) ? sum.fields[at.field] : undefined
   if (!field) return undefined
   const key = cellKey(at)
@@ -109,7 +129,8 @@ export function cellNamed({ sum, spec }: Way, check: Check, at: At): Cell | unde
   const before = made.get(key)
   if (before) return before
   const known = field.only ? { [field.only[0]]: field.only[1] } : {}
-  const cell = cellsOf(sum, spec, check, known).find(one => one.key === key)
+  const rows = grows?.isRow(at.place ?? '') ? { rows: { [at.field]: [{ name: at.place! }] } } : {}
+  const cell = cellsOf(sum, { ...spec, ...rows }, check, known).find(one => one.key === key)
   // Of what is no cell nothing is kept: there is no end to such names.
   if (cell) made.set(key, cell)
   return cell

@@ -3,7 +3,7 @@ import type { LengthSystem, UnitName } from '../../quantity/index.ts'
 import type { Check, Plan } from '../../sheet/index.ts'
 import { inSentence } from '../../sums/read.ts'
 import { judgementOf, OPEN, type Judgement } from '../../verdict.ts'
-import { reduceCell, type Cell, type Reduced, type Tried } from './cells.ts'
+import { checkAt, reduceCell, type Cell, type Reduced, type Tried } from './cells.ts'
 import { doubtOf, unitDoubtOf, wearDoubtOf } from './doubt.ts'
 import { foundIn, type FoundBefore } from './found-before.ts'
 import { judged, workedWith, type CheckResult, type OfLedger } from './results.ts'
@@ -82,7 +82,8 @@ type Worded = Pick<CheckResult, 'check' | 'value'>
  * @param cell the one on the pad
  */
 export function oddnessOf({ reduced, result }: Draft, cell: Cell, against: HeldAgainst): string | null {
-  const { check, moment, worked, value, complete } = result
+  const { moment, worked, value, complete } = result
+  const check = checkAt(result.check, cell)
   const { found, system, bareIn } = against
   if (!reduced) return null
   if (worked.sum.bench) {

@@ -1,5 +1,7 @@
 export { freeAlike, type Alike } from './alike.ts'
 export {
+  cellNamed,
+  checkAt,
   readCell,
   readFigure,
   readingIn,
@@ -31,3 +33,4 @@ export type { Rival } from './rivals.ts'
 export { showFigure, showLimits, showTyped, showValue, writerOf } from './show.ts'
 export { wayOf, type Way } from './way.ts'
 export { decidingFigure, figureInBase, judgedOf, workOut, type Worked } from './work.ts'
+export { minutesRead, readingsOfRow, readMinute, readTable, type TypedRow } from './table.ts'

@@ -16,7 +16,7 @@ import { judgementOf, OPEN, type Judgement, type WorkingLine } from '../../verdi
 import { allSaid, type Contested } from '../ledger/seen.ts'
 import { changedAt } from '../ledger/part.ts'
 import { readingKey, type JobState, type Stamp } from '../ledger/state.ts'
-import { reduceCell, type Cell, type CellRead, type Tried } from './cells.ts'
+import { partsAt, reduceCell, type Cell, type CellRead, type Tried } from './cells.ts'
 import { showFigure, writerFor } from './show.ts'
 import { wayOf } from './way.ts'
 import { settleRivals, type Rival } from './rivals.ts'
@@ -95,8 +95,8 @@ const NONE_READ: Read = new Map()
 
 /** The parts that each cell tells of, where those are not all that the check tells of. */
 function ofCells(plan: Plan, check: Check, moment: Moment): (cell: CellRead) => readonly Ref[] {
-  const { rows = {} } = wayOf(plan, check, moment).spec
-  return ({ field, place }) => rows[field]?.find(one => one.name === (place ?? ''))?.of ?? check.of
+  const { spec } = wayOf(plan, check, moment)
+  return cell => partsAt(check, spec, cell)
 }
 
 /** Whether what was read of a cell at an earlier moment was put right since: it stays as it was found then, and says nothing later. */
@@ -254,7 +254,8 @@ const workingOf =
     const { sum, cells, input, answer } = worked
     const tried = cells.flatMap(cell => {
       const one = read.get(cell.key)
-      return one && (sum.bench || one.values.length > 1) ? lineOf(cell, one, check, system) : []
+      // Of a table that grows, what its columns come to is said, not every reading.
+      return one && !worked.grows && (sum.bench || one.values.length > 1) ? lineOf(cell, one, check, system) : []
     })
     if (!answer?.ok) return tried
     const other = sum.bench && system !== 'mm' ? runSum(wayOf(plan, check, moment, system).sum, input) : answer

@@ -2,7 +2,7 @@ import { SHARE_OF_TOLERANCE } from '../../gauging/index.ts'
 import { worstVerdict, type Verdict } from '../../verdict.ts'
 import type { Check } from '../../sheet/index.ts'
 import { allSaid } from '../ledger/seen.ts'
-import { reduceCell, type Cell, type CellRead } from './cells.ts'
+import { checkAt, reduceCell, type Cell, type CellRead } from './cells.ts'
 import { widthOf } from './doubt.ts'
 import type { Read } from './results.ts'
 import { decidingFigure, figureInBase, type Worked } from './work.ts'
@@ -58,7 +58,7 @@ export function settleRivals(
     const worst = tried[verdicts.indexOf(worstVerdict(verdicts))]!
     const values = tried.flatMap(one => valueWith(cell, one) ?? [])
     const [least, greatest] = [Math.min(...values), Math.max(...values)]
-    const width = widthOf(check)
+    const width = widthOf(checkAt(check, cell))
     const isApart = width !== undefined && greatest - least > width * SHARE_OF_TOLERANCE + 1e-9
     rivals.push({
       cell,

@@ -4,6 +4,7 @@ import type { Check } from '../../sheet/index.ts'
 import type { Cell } from './cells.ts'
 
 type Shown = Pick<Check, 'unit' | 'decimals' | 'choices'>
+type Limited = Shown & Pick<Check, 'limits'>
 
 /** A base-unit value of a check as figure and unit, in the chosen system. */
 export function showFigure(
@@ -43,13 +44,21 @@ export function showTyped(
   return unit !== undefined && unit !== own ? `${figures} ${unit}` : figures
 }
 
-/** The limits of a check in words, with unit. */
-export function showLimits(check: Shown & Pick<Check, 'limits'>, system: LengthSystem = 'mm'): string {
+/** The limits of a check in words, with unit; of a run column by column. */
+export function showLimits(check: Limited & Pick<Check, 'run'>, system: LengthSystem = 'mm'): string {
   if (check.choices)
     return check.choices
       .filter(one => one.verdict === 'Holds')
       .map(one => one.say)
       .join(', or ')
+  if (check.run)
+    return check.run.columns
+      .flatMap(one => (one.limits ? [`${one.name} ${limitsIn({ ...one, limits: one.limits }, system)}`] : []))
+      .join('; ')
+  return limitsIn(check, system)
+}
+
+function limitsIn(check: Limited, system: LengthSystem): string {
   const { min, max } = check.limits
   const end = (value: number) => showFigure(value, check, system)
   if (min !== undefined && max !== undefined) return `${end(min).figure} to ${end(max).figure} ${end(max).unit}`.trim()

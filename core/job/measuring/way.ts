@@ -1,6 +1,6 @@
 import type { LengthSystem } from '../../quantity/index.ts'
-import { placesAt, READINGS } from '../../sums/bench/define.ts'
-import { BENCH_SUMS, type BenchInput, type BenchSum } from '../../sums/bench/index.ts'
+import { placesAt, READINGS, type Growing } from '../../sums/bench/define.ts'
+import { BENCH_SUMS, type BenchInput, type BenchSum, type ReadRow } from '../../sums/bench/index.ts'
 import type { AnySum } from '../../sums/define.ts'
 import type { Check, Moment, Plan, SumOf } from '../../sheet/index.ts'
 import { writerOf } from './show.ts'
@@ -9,6 +9,12 @@ import { writerOf } from './show.ts'
 export interface Way {
   sum: AnySum
   spec: SumOf
+  /** How its table grows, where its rows come as it is read. */
+  grows?: {
+    after: (read: readonly ReadRow[]) => { names: string[]; isOver: boolean }
+    isRow: (name: string) => boolean
+    most: number
+  }
 }
 
 /** A way of measuring as the sum of one check, its working written in one system of lengths. */
@@ -22,6 +28,12 @@ const sumFor = (bench: BenchSum, check: Check, system: LengthSystem): AnySum => 
   example: {},
   bench: true,
   work: input => bench.work(input as BenchInput, check, writerOf(check, system)),
+})
+
+const growing = ({ after, isRow, most }: Growing, check: Check): Way['grows'] => ({
+  after: read => after(read, check),
+  isRow: name => isRow(name, check),
+  most,
 })
 
 const MADE = new WeakMap<Check, Map<string, Way>>()
@@ -43,8 +55,9 @@ export function wayOf(plan: Pick<Plan, 'sums'>, check: Check, moment: Moment, sy
           trend: 'value',
           ...(bench.from
             ? { from: bench.from(check, moment) }
-            : { rows: { [READINGS]: placesAt(check) as NonNullable<SumOf['rows']>[string] } }),
+            : { rows: { [READINGS]: bench.grows ? [] : (placesAt(check) as NonNullable<SumOf['rows']>[string]) } }),
         },
+        ...(bench.grows ? { grows: growing(bench.grows, check) } : {}),
       }
     : { sum: sumNamed(plan, check), spec: check.sum! }
   made.set(key, way)

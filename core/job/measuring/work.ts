@@ -1,7 +1,8 @@
 import { fromBase, isUnit, toBase } from '../../quantity/index.ts'
 import type { Result } from '../../result.ts'
 import type { Check, SumOf } from '../../sheet/index.ts'
-import { cellKey } from '../../sums/cells.ts'
+import { READINGS, type ReadRow } from '../../sums/bench/index.ts'
+import { atOf, cellKey } from '../../sums/cells.ts'
 import { runSum, type Answer, type AnySum, type Figure } from '../../sums/define.ts'
 import { NO_LIMIT } from '../../sums/limits.ts'
 import { worstVerdict } from '../../verdict.ts'
@@ -50,17 +51,32 @@ function rowsIn(sum: AnySum, field: string, places: NonNullable<SumOf['rows']>[s
 
 type Values = ReadonlyMap<string, CellValue>
 
+/** The rows of a table that grows, after what was read of it. */
+function grownBy({ spec, grows }: Way, read: ReadonlyMap<string, Tried>): { spec: SumOf; isOver: boolean } {
+  if (!grows) return { spec, isOver: false }
+  const rows = new Map<string, ReadRow>()
+  for (const [key, { values }] of read) {
+    const { place, column } = atOf(key)
+    if (!place || !column || !grows.isRow(place)) continue
+    rows.set(place, { ...rows.get(place), name: place, [column]: values[0]![0] as number })
+  }
+  const { names, isOver } = grows.after([...rows.values()])
+  return { spec: { ...spec, rows: { [READINGS]: names.map(name => ({ name })) } }, isOver }
+}
+
 /**
  * Works a check out as far as it goes.
  * @param derived fields that other checks give, in base units; one that cannot be had yet is null
  * @param read what was read, by the key of its cell
  */
 export function workOut(
-  { sum, spec }: Way,
+  way: Way,
   check: Check,
   derived: Readonly<Record<string, number | null>>,
   read: ReadonlyMap<string, Tried>,
 ): Worked {
+  const { sum } = way
+  const { spec, isOver } = grownBy(way, read)
   const input: Record<string, unknown> = {}
   for (const [key, field] of Object.entries(sum.fields)) if (field.fallback !== undefined) input[key] = field.fallback
   Object.assign(input, limitsIn(sum, check), spec.given)
@@ -87,11 +103,12 @@ export function workOut(
     if (one) values.set(cell.key, one.value)
     if (one?.scatter) scattered.push(cell)
   }
-  const missing = cells.filter(cell => (read.get(cell.key)?.values.length ?? 0) < cell.tries)
+  const missing = isOver ? [] : cells.filter(cell => (read.get(cell.key)?.values.length ?? 0) < cell.tries)
   for (const [field, places] of Object.entries(spec.rows ?? {})) input[field] = rowsIn(sum, field, places, values)
   const isGiven = Object.values(derived).every(one => one !== null)
   const isWhole = isGiven && (sum.bench && cells.length ? values.size > 0 : !missing.length)
-  return { sum, spec, cells, missing, scattered, input, derived, answer: isWhole ? runSum(sum, input) : null }
+  const answer = isWhole ? runSum(sum, input) : null
+  return { ...way, spec, cells, missing, scattered, input, derived, answer }
 }
 
 /** What of an answer is held against something: a figure nobody gave a limit is only told. */

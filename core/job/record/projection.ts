@@ -54,9 +54,9 @@ function wholeReading(result: CheckResult, openedAt: string, nth = 0): Reading[]
   ]
 }
 
-/** What was read in each of its cells, whether the others are in or not. */
+/** What was read in each of its cells, whether the others are in or not; of a table that grows no row is one of the next. */
 const cellReadings = (result: CheckResult, nth = 0): Reading[] =>
-  cellFigures(result).map(({ cell, value, judgement, history, takenAt }) => ({
+  (result.worked.grows ? [] : cellFigures(result)).map(({ cell, value, judgement, history, takenAt }) => ({
     checkId: result.check.id,
     cell: cell.key,
     moment: result.moment,

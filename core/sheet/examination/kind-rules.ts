@@ -9,10 +9,11 @@ import { meant } from './shape.ts'
 const SUM = 'sum'
 
 /** What a check needs for its kind, and what only that kind has. */
-const KIND_NEEDS: { kind: string; field: 'between' | 'sum' | 'ask'; words: string }[] = [
+const KIND_NEEDS: { kind: string; field: 'between' | 'sum' | 'ask' | 'run'; words: string }[] = [
   { kind: 'clearance', field: 'between', words: 'does not say between which checks it lies' },
   { kind: SUM, field: 'sum', words: 'names no sum' },
   { kind: 'asked', field: 'ask', words: 'asks nothing' },
+  { kind: 'run', field: 'run', words: 'does not say what is read, and for how long' },
 ]
 
 const kindFaults = ({ kind, ...check }: Check): (string | false)[] => [

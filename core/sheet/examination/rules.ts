@@ -7,11 +7,15 @@ import { evidenceRules } from './evidence-rules.ts'
 import { jointRules } from './joint-rules.ts'
 import { kindRules } from './kind-rules.ts'
 import { loopRules } from './loop-rules.ts'
+import { runRules } from './run-rules.ts'
 import { placeRules } from './place-rules.ts'
 import { sumRules } from './sum-rules.ts'
 import { waitRules } from './wait-rules.ts'
 import type { Doer, Hold, Sheet } from '../types.ts'
 import { axesIn } from '../variants.ts'
+
+/** Kinds of checks that no limits of their own judge. */
+const JUDGED_OTHERWISE: ReadonlySet<string> = new Set(['asked', 'sum', 'run'])
 
 type Rule = (plan: Plan) => string[]
 
@@ -159,7 +163,7 @@ export const RULES: Rule[] = [
       .map(part => `part ${part.id} has several places and is laid out with nothing to tell them apart`),
   ({ sheet }) =>
     sheet.checks
-      .filter(one => one.kind !== 'asked' && one.kind !== 'sum' && !one.noLimits)
+      .filter(one => !JUDGED_OTHERWISE.has(one.kind) && !one.noLimits)
       .filter(({ limits, at }) =>
         [limits, ...at.flatMap(one => one.limits ?? [])].some(one => one.min === undefined && one.max === undefined),
       )
@@ -167,6 +171,7 @@ export const RULES: Rule[] = [
   kindRules,
   sumRules,
   placeRules,
+  runRules,
   ({ sheet }) =>
     sheet.checks
       .filter(check => !check.source)

@@ -94,6 +94,12 @@ function figuresOf(sum: AnySum): Figures {
 
 const kindOf = (unit: string | undefined) => UNITS[unit !== undefined && isUnit(unit) ? unit : '1'].kind
 
+/** The figures that a way of measuring gives, with their units: of a run that goes one way, each of its columns. */
+const givenBy = ({ unit, run }: Check): [string, string][] =>
+  run
+    ? run.columns.flatMap(one => (run.ways ? [] : [[one.id, one.unit]]))
+    : ['value', 'least', 'greatest'].map(one => [one, unit])
+
 function fromFaults({ checks, steps, sums }: Plan, sum: AnySum, { from = {} }: SumOf): Fault[] {
   return Object.entries(from).flatMap(([key, text]): Fault[] => {
     const field = sum.fields[key]
@@ -108,7 +114,7 @@ function fromFaults({ checks, steps, sums }: Plan, sum: AnySum, { from = {} }: S
     const reached = moment && other.at.some(one => MOMENTS.indexOf(one.moment) <= MOMENTS.indexOf(moment))
     if (!reached) return [`takes ${key} from ${of} at ${at}, where it is not read yet`]
     const behind = other.sum && sums.get(other.sum.name)
-    const known = behind ? figuresOf(behind) : new Map(['value', 'least', 'greatest'].map(one => [one, other.unit]))
+    const known = behind ? figuresOf(behind) : new Map(givenBy(other))
     if (figure !== 'value' && !known.has(figure)) return [`takes ${key} from ${of}.${figure}, which it does not give`]
     return [
       kindOf(known.get(figure) ?? other.unit) !== UNITS[field.unit].kind &&

@@ -34,6 +34,7 @@ const FIXED = new Set(['Sheet', 'SheetFrame', 'Axis', 'Listed', 'Outline', 'When
 const FILLED: Record<string, string[]> = {
   asked: ['unit', 'decimals', 'span', 'limits', 'instrument'],
   sum: ['span', 'limits'],
+  run: ['unit', 'decimals', 'span', 'limits'],
 }
 
 const TEXT: Schema = { type: 'string' }

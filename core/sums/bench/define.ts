@@ -21,8 +21,20 @@ export interface BenchSum {
   fields: (check: Check) => Fields
   /** What other checks give it. */
   from?: (check: Check, moment: Moment) => NonNullable<SumOf['from']>
+  /** A table whose rows come as it is read; all others have the places that the sheet names. */
+  grows?: Growing
   /** Works out what has been read so far: places not read yet are left out. */
   work: (input: BenchInput, check: Check, write: Writer) => Result<Answer>
+}
+
+/** How a table grows. */
+export interface Growing {
+  /** Its rows after what was read so far, by name, the next one last; and whether it is over: then nothing more of it is wanted. */
+  after: (read: readonly ReadRow[], check: Check) => { names: string[]; isOver: boolean }
+  /** Whether a row of that name may be read. */
+  isRow: (name: string, check: Check) => boolean
+  /** Rows it has at the most. */
+  most: number
 }
 
 /** The places a check is read at; a nameless one where it has none. */
