@@ -39,6 +39,9 @@ function findUnit(text: string, kind: Kind): Result<UnitName> {
   const ambiguous = AMBIGUOUS_WORDS[key]
   if (ambiguous) return refuse(ambiguous)
   const names = SPELLINGS.get(key)
+  // As it is spelt, where capitals tell two units apart: mΩ and MΩ.
+  const spelt = names?.find(name => name === text.trim() && UNITS[name].kind === kind)
+  if (spelt) return accept(spelt)
   const mine = names?.find(name => UNITS[name].kind === kind)
   if (mine) return accept(mine)
   if (names?.[0])
@@ -70,6 +73,8 @@ const KIND_WORDS: Record<Kind, string> = {
   unbalance: 'unbalance',
   current: 'current',
   power: 'power',
+  voltage: 'voltage',
+  frequency: 'frequency',
 }
 
 /** Decimal readings of a figure: one when it is plain, two when a comma may be decimal or thousands. */

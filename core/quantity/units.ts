@@ -22,6 +22,8 @@ export const KINDS = [
   'unbalance',
   'current',
   'power',
+  'voltage',
+  'frequency',
 ] as const
 export type Kind = (typeof KINDS)[number]
 
@@ -90,12 +92,18 @@ export type UnitName =
   | 'GΩ'
   | 'kΩ'
   | 'Ω'
+  | 'mΩ'
   | 'L'
   | 'mL'
   | 'm³'
   | 'K/h'
   | 'g·mm'
   | 'A'
+  | 'mA'
+  | 'V'
+  | 'mV'
+  | 'kV'
+  | 'Hz'
   | 'kW'
   | 'pcs'
 
@@ -166,16 +174,22 @@ export const UNITS = {
   '‰': { kind: 'ratio', factor: 0.001 },
   'mm/s': { kind: 'velocity', factor: 1 },
   'in/s': { kind: 'velocity', factor: INCH, also: ['ips'] },
-  'MΩ': { kind: 'resistance', factor: 1, also: ['mohm', 'megohm'] },
-  'GΩ': { kind: 'resistance', factor: 1000, also: ['gohm'] },
-  'kΩ': { kind: 'resistance', factor: 0.001, also: ['kohm'] },
-  'Ω': { kind: 'resistance', factor: 1e-6, also: ['ohm'] },
+  'MΩ': { kind: 'resistance', factor: 1e6, also: ['megohm'] },
+  'GΩ': { kind: 'resistance', factor: 1e9, also: ['gohm'] },
+  'kΩ': { kind: 'resistance', factor: 1000, also: ['kohm'] },
+  'Ω': { kind: 'resistance', factor: 1, also: ['ohm'] },
+  'mΩ': { kind: 'resistance', factor: 0.001, also: ['milliohm'] },
   'L': { kind: 'volume', factor: 1, also: ['litre', 'litres'] },
   'mL': { kind: 'volume', factor: 0.001 },
   'm³': { kind: 'volume', factor: 1000, also: ['m3'] },
   'K/h': { kind: 'temperatureRate', factor: 1 },
   'g·mm': { kind: 'unbalance', factor: 1, also: ['gmm', 'g.mm', 'g*mm'] },
   'A': { kind: 'current', factor: 1 },
+  'mA': { kind: 'current', factor: 0.001 },
+  'V': { kind: 'voltage', factor: 1, also: ['volt', 'volts'] },
+  'mV': { kind: 'voltage', factor: 0.001 },
+  'kV': { kind: 'voltage', factor: 1000 },
+  'Hz': { kind: 'frequency', factor: 1, also: ['hertz'] },
   'kW': { kind: 'power', factor: 1 },
   'pcs': { kind: 'count', factor: 1, also: ['off', '×'] },
 } as const satisfies Record<UnitName, Unit>
@@ -194,16 +208,19 @@ export const BASE_UNIT: Record<Kind, UnitName> = {
   count: 'pcs',
   ratio: '1',
   velocity: 'mm/s',
-  resistance: 'MΩ',
+  resistance: 'Ω',
   volume: 'L',
   temperatureRate: 'K/h',
   unbalance: 'g·mm',
   current: 'A',
   power: 'kW',
+  voltage: 'V',
+  frequency: 'Hz',
 }
 
 /** Words that name more than one unit; each is answered with the question to ask. */
 export const AMBIGUOUS_WORDS: Record<string, string> = {
+  mohm: '“mohm” may be a thousandth of an ohm or a million. Write mΩ or MΩ.',
   ton: '“ton” may be 1000 kg, 2000 lb or 2240 lb. Write t for the tonne, or give it in kg or lb.',
   tons: '“tons” may be 1000 kg, 2000 lb or 2240 lb. Write t for the tonne, or give it in kg or lb.',
 }

@@ -151,6 +151,7 @@ export function expandSheet<S extends object>(source: S): S {
     }),
   ) as Item
   const parts = ((out.parts ?? []) as Item[]).map(part => withPlaces(part, known))
+  const checks = (out.checks as Item[] | undefined)?.map(check => withTables(check, known))
   for (const { id, places } of parts)
     if (Array.isArray(places))
       families.set(
@@ -161,17 +162,40 @@ export function expandSheet<S extends object>(source: S): S {
   const named = { left: MOST_NAMED }
   const within = (value: Json): Json =>
     Array.isArray(value) ? value.map(one => allNamed(one, families, named)) : value
-  return Object.fromEntries(Object.entries({ ...out, parts }).map(([key, one]) => [key, within(one)])) as unknown as S
+  return Object.fromEntries(
+    Object.entries({ ...out, parts, ...(checks ? { checks } : {}) }).map(([key, one]) => [key, within(one)]),
+  ) as unknown as S
 }
 
 /** Places said for each of a list, or by their number. */
 function withPlaces(part: Item, lists: Lists): Item {
   const { places } = part
-  if (!isItem(places)) return part
-  if (places.each === undefined) return { ...part, places: placesOut(places) }
-  const { each, ...rest } = places
+  return isItem(places) ? { ...part, places: allOf(places, lists) } : part
+}
+
+/** One said for each of a list, or counted, as all of them. */
+function allOf(one: Item, lists: Lists): Json {
+  if (one.each === undefined) return placesOut(one)
+  const { each, ...rest } = one
   const over = [each].flat() as string[]
-  return { ...part, places: everyOf(over, lists).map(chosen => written({ id: `{${over[0]!}}`, ...rest }, chosen)) }
+  return everyOf(over, lists).map(chosen => written({ id: `{${over[0]!}}`, ...rest }, chosen))
+}
+
+/** The places a check is read at, and the rows of its sum, said for each of a list or counted: they have names and no ids. */
+function withTables(check: Item, lists: Lists): Item {
+  const out = (table: Json): Json => {
+    const all = isItem(table) && !isBy(table) ? allOf(table, lists) : table
+    return Array.isArray(all) && all !== table
+      ? all.map(one => Object.fromEntries(Object.entries(one as Item).filter(([key]) => key !== 'id')))
+      : table
+  }
+  const { stations, sum } = check
+  const rows = isItem(sum) ? sum.rows : undefined
+  return {
+    ...check,
+    ...(isItem(stations) ? { stations: out(stations) } : {}),
+    ...(isItem(sum) && isItem(rows) && !isBy(rows) ? { sum: { ...sum, rows: mapped(rows, out) } } : {}),
+  }
 }
 
 /** Whether a condition holds for the chosen variants. No condition always holds. */
@@ -249,7 +273,7 @@ export function readSheet(source: SheetSource): ShelfSheet {
   const sheet = withConnections(expandSheet(source as unknown as Sheet))
   return {
     ...sheet,
-    checks: sheet.checks.map(one => placed(FILLED[one.kind]?.(one) ?? one)),
+    checks: sheet.checks.map(one => placed(FILLED.get(one.kind)?.(one) ?? one)),
   }
 }
 
@@ -292,4 +316,8 @@ const ran = (check: Check): Check => {
 }
 
 /** What reading a sheet fills in, by the kind of a check. */
-const FILLED: Partial<Record<Check['kind'], (check: Check) => Check>> = { asked, sum: worked, run: ran }
+const FILLED: ReadonlyMap<string, (check: Check) => Check> = new Map([
+  ['asked', asked],
+  ['sum', worked],
+  ['run', ran],
+])

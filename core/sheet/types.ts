@@ -135,6 +135,9 @@ export type WrittenPlaces =
   | (Partial<Written<Place>> & { each: string })
   | (Partial<Written<Place>> & { count: number; name: string })
 
+/** Places of a check, or rows of its sum, as a sheet may write them: for each of a list, or by their number. */
+export type WrittenRows = ({ each: string } | { count: number }) & { name: string; [fixed: string]: unknown }
+
 /**
  * A sheet as it is written: items may be said for each of a list, values by an axis, references as all of a kind. What the
  * rest of the house reads is a {@link Sheet}, written out and settled for one machine.
@@ -148,7 +151,12 @@ export interface SheetSource extends Pick<
   assemblies: Each<Assembly>[]
   parts: (Omit<Each<Part>, 'places'> & { places?: WrittenPlaces })[]
   mates: Each<Mate>[]
-  checks: (Omit<Each<Check>, 'stations'> & { stations?: Written<(string | CheckPlace)[]> })[]
+  checks: (Omit<Each<Check>, 'stations' | 'sum'> & {
+    stations?: Written<(string | CheckPlace)[]> | WrittenRows
+    sum?: Written<Omit<SumOf, 'rows'>> & {
+      rows?: Record<string, Written<NonNullable<SumOf['rows']>[string]> | WrittenRows>
+    }
+  })[]
   joints: Each<Joint>[]
   steps: Each<Step>[]
   loops?: Each<Loop>[]
@@ -440,6 +448,8 @@ export interface Check {
   low?: string
   high?: string
   instrument: string
+  /** How alike its places are: least to greatest no more than this share of their mean apart, and what comes of it when they are not. */
+  alike?: { within: number; why: Words }
   /** For a clearance: the checks that give the outer and inner part. */
   between?: { outer: string; inner: string }
   fit?: { nominalMm: number; hole: string; shaft: string }

@@ -45,7 +45,7 @@ export function showTyped(
 }
 
 /** The limits of a check in words, with unit; of a run column by column. */
-export function showLimits(check: Limited & Pick<Check, 'run'>, system: LengthSystem = 'mm'): string {
+export function showLimits(check: Limited & Pick<Check, 'run' | 'alike'>, system: LengthSystem = 'mm'): string {
   if (check.choices)
     return check.choices
       .filter(one => one.verdict === 'Holds')
@@ -55,7 +55,9 @@ export function showLimits(check: Limited & Pick<Check, 'run'>, system: LengthSy
     return check.run.columns
       .flatMap(one => (one.limits ? [`${one.name} ${limitsIn({ ...one, limits: one.limits }, system)}`] : []))
       .join('; ')
-  return limitsIn(check, system)
+  const alike = check.alike ? [`alike within ${Number((check.alike.within * 100).toPrecision(4))} %`] : []
+  const own = limitsIn(check, system)
+  return [...(alike.length && own === 'none' ? [] : [own]), ...alike].join('; ')
 }
 
 function limitsIn(check: Limited, system: LengthSystem): string {

@@ -113,6 +113,11 @@ const CASES: Record<string, Wrong[]> = {
       of => (of('checks', 'float').limits = { min: 0.2, max: 0.5, best: 0.6 }),
       'check float has limits that are turned round',
     ],
+    [
+      'a best figure under its least',
+      of => (of('checks', 'float').limits = { min: 0.2, best: 0.1 }),
+      'check float has limits that are turned round',
+    ],
     ['no place', of => (of('checks', 'float').stations = []), 'check float has a list of places with no place in it'],
     ['no plane', of => (of('checks', 'float').planes = []), 'check float has a list of planes with no plane in it'],
     [

@@ -172,10 +172,12 @@ describe('sums of a sheet', () => {
     expect(check({ name, trend }).join('\n')).toContain('has no limits and does not say why')
   })
   it('rows that are counted, a sum that is none and fields that are none are named', () => {
-    const rows = { gapsMm: { count: 4, name: 'place' } }
-    expect(check({ name: 'coupling-gap', trend: 'meanMm', rows }).join()).toMatch(
-      /sum rows gapsMm is an item of 2, and wants to be a list/,
-    )
+    const counted = (rows: object) => check({ name: 'coupling-gap', trend: 'meanMm', rows: { gapsMm: rows } }).join()
+    expect(counted({ count: 4, name: 'place {n}' })).not.toMatch(/gapsMm|place/)
+    expect(counted({ count: 4, name: 'place' })).toMatch(/has the place “place” twice/)
+    expect(counted({ count: 0, name: 'place {n}' })).toMatch(/has 0 places: 1 to 200 can be counted/)
+    expect(counted({ count: 4 })).toMatch(/does not say how its counted places are called/)
+    expect(counted({ each: 'nowhere', name: 'x' })).toMatch(/places for each of nowhere, which is no list/)
   })
 })
 

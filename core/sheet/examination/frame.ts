@@ -57,23 +57,36 @@ function timesOf(each: unknown, lists: SheetFrame['lists']): number | { unknown:
   return times
 }
 
-/** What keeps the places of a part from being written out. */
-function placesFaults({ id, places }: SheetFrame['parts'][number], lists: SheetFrame['lists']): string[] {
-  if (places === undefined) return []
-  if (Array.isArray(places))
-    return places.flatMap((one, i) => shapeFaults('Outline', one, `part ${id} places ${i + 1}`))
+/** What keeps places that are said for each of a list, or counted, from being written out. */
+function placesFaults(where: string, places: unknown, lists: SheetFrame['lists']): string[] {
   const { each, count, name } = (typeof places === 'object' ? (places ?? {}) : {}) as Record<string, unknown>
   if (each !== undefined) {
     const times = timesOf(each, lists)
-    return typeof times === 'number' ? [] : [`part ${id} has places for each of ${times.unknown}, which is no list`]
+    return typeof times === 'number' ? [] : [`${where} has places for each of ${times.unknown}, which is no list`]
   }
-  if (count === undefined) return [`part ${id} places is neither a list, nor for each of one, nor counted`]
+  if (count === undefined) return [`${where} places is neither a list, nor for each of one, nor counted`]
   return [
     ...(Number.isInteger(count) && Number(count) >= 1 && Number(count) <= MOST.places
       ? []
-      : [`part ${id} has ${String(count)} places: 1 to ${MOST.places} can be counted`]),
-    ...(typeof name === 'string' ? [] : [`part ${id} does not say how its counted places are called`]),
+      : [`${where} has ${String(count)} places: 1 to ${MOST.places} can be counted`]),
+    ...(typeof name === 'string' ? [] : [`${where} does not say how its counted places are called`]),
   ]
+}
+
+const partFaults = ({ id, places }: SheetFrame['parts'][number], lists: SheetFrame['lists']): string[] =>
+  places === undefined
+    ? []
+    : Array.isArray(places)
+      ? places.flatMap((one, i) => shapeFaults('Outline', one, `part ${id} places ${i + 1}`))
+      : placesFaults(`part ${id}`, places, lists)
+
+const isItem = (one: unknown): one is Record<string, unknown> =>
+  typeof one === 'object' && one !== null && !Array.isArray(one)
+
+/** The places of a check and the rows of its sum that are said for each of a list, or counted. */
+const tablesOf = ({ stations, sum }: SheetFrame['checks'][number]): Record<string, unknown>[] => {
+  const rows = isItem(sum) && isItem(sum.rows) ? Object.values(sum.rows) : []
+  return [stations, ...rows].filter(isItem).filter(one => one.each !== undefined || one.count !== undefined)
 }
 
 /** What keeps a sheet, whatever it is, from being written out: sentences that name the place. Empty when it can be. */
@@ -90,13 +103,16 @@ export function frameFaults(source: unknown): string[] {
     ...items.flatMap(({ where, times }) =>
       typeof times === 'number' ? [] : [`${where} is written for each of ${times.unknown}, which is no list`],
     ),
-    ...sheet.parts.flatMap(part => placesFaults(part, sheet.lists)),
+    ...sheet.parts.flatMap(part => partFaults(part, sheet.lists)),
+    ...sheet.checks.flatMap(check =>
+      tablesOf(check).flatMap(one => placesFaults(`check ${check.id}`, one, sheet.lists)),
+    ),
   ]
   if (found.length) return found
-  const placesOf = ({ places }: SheetFrame['parts'][number]) => {
-    const { each, count = 1 } = (Array.isArray(places) ? {} : (places ?? {})) as { each?: unknown; count?: number }
-    return each === undefined ? count : Number(timesOf(each, sheet.lists))
-  }
+  const timesIn = ({ each, count = 1 }: Record<string, unknown>) =>
+    each === undefined ? Number(count) : Number(timesOf(each, sheet.lists))
+  const placesOf = (item: SheetFrame['parts'][number]) =>
+    Math.max(1, ...[...(isItem(item.places) ? [item.places] : []), ...tablesOf(item)].map(timesIn))
   const written = items.reduce((n, { item, times }) => n + nodesIn(item) * Number(times) * placesOf(item), 0)
   return written > MOST.values
     ? [`the sheet, written out for each of its lists, holds more than ${grouped(MOST.values)} values`]

@@ -41,6 +41,20 @@ const figureFaults = ({ span, limits, at, stations, planes, fit }: Check): (stri
     `has no such fit as ${fit.nominalMm} ${fit.shaft}`,
 ]
 
+/** Kinds of checks that are read in each place by itself. */
+const AT_PLACES: ReadonlySet<string> = new Set(['single', 'endFloat', 'lift', 'runout'])
+
+/** Alike are the places of one check, and there are several. */
+const alikeFaults = ({ kind, alike, stations = [] }: Check): (string | false)[] =>
+  alike
+    ? [
+        !AT_PLACES.has(kind) &&
+          `is ${kind}, and says how alike its places are: that is of ${[...AT_PLACES].join(', ')}`,
+        stations.length < 2 && 'says how alike its places are, and has one',
+        !(alike.within > 0) && `has places alike within ${alike.within}: give a share, such as 0.05`,
+      ]
+    : []
+
 /** A clearance lies between two things of one kind of unit. */
 const betweenFaults = ({ checks }: Plan, { between, unit }: Check): (string | false)[] =>
   Object.values(between ?? {}).map(id => {
@@ -51,7 +65,7 @@ const betweenFaults = ({ checks }: Plan, { between, unit }: Check): (string | fa
 /** What is wrong with a check for its kind, and with its figures, as sentences. */
 export const kindRules = (plan: Plan): string[] =>
   plan.sheet.checks.flatMap(check =>
-    [...kindFaults(check), ...figureFaults(check), ...betweenFaults(plan, check)].flatMap(why =>
+    [...kindFaults(check), ...figureFaults(check), ...alikeFaults(check), ...betweenFaults(plan, check)].flatMap(why =>
       why ? [`check ${check.id} ${why}`] : [],
     ),
   )

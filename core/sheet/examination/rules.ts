@@ -163,7 +163,7 @@ export const RULES: Rule[] = [
       .map(part => `part ${part.id} has several places and is laid out with nothing to tell them apart`),
   ({ sheet }) =>
     sheet.checks
-      .filter(one => !JUDGED_OTHERWISE.has(one.kind) && !one.noLimits)
+      .filter(one => !JUDGED_OTHERWISE.has(one.kind) && !one.noLimits && !one.alike)
       .filter(({ limits, at }) =>
         [limits, ...at.flatMap(one => one.limits ?? [])].some(one => one.min === undefined && one.max === undefined),
       )

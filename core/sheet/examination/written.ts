@@ -37,9 +37,18 @@ const FILLED: Record<string, string[]> = {
   run: ['unit', 'decimals', 'span', 'limits'],
 }
 
+/** The rows of one table of a sum. */
+const ROWS = 'SumOf.rows.*'
 const TEXT: Schema = { type: 'string' }
 const HOLE: Schema = { type: 'string', pattern: '\\{.+\\}' }
 const EACH: Schema = { anyOf: [TEXT, { type: 'array', items: TEXT }] }
+/** Places or rows said for each of a list, or by their number. */
+const COUNTED: Schema = {
+  type: 'object',
+  properties: { each: EACH, count: { type: 'integer' }, name: TEXT },
+  required: ['name'],
+  anyOf: [{ required: ['each'] }, { required: ['count'] }],
+}
 const by = (value: Schema): Schema => ({
   type: 'object',
   properties: { by: TEXT, of: { type: 'object', additionalProperties: value } },
@@ -101,7 +110,12 @@ export function asWritten({ definitions }: Schemas): Schemas & Schema {
     ...{ $schema: 'http://json-schema.org/draft-07/schema#', title: 'A build sheet, as it is written' },
     ...sheet,
     properties: { lists: definitions.SheetFrame!.properties!.lists!, ...sheet.properties },
-    definitions: { ...out, Part: withPlaces(out), Check: asFilled(out) },
+    definitions: {
+      ...out,
+      [ROWS]: { anyOf: [...out[ROWS]!.anyOf!, COUNTED] },
+      Part: withPlaces(out),
+      Check: asFilled(out),
+    },
   }
 }
 
@@ -127,7 +141,7 @@ function asFilled({ Check: check, ...rest }: Schemas['definitions']): Schema {
   })
   return {
     ...check!,
-    properties: { ...check!.properties, stations: { anyOf: [places, by(places)] } },
+    properties: { ...check!.properties, stations: { anyOf: [places, by(places), COUNTED] } },
     required: check!.required!.filter(one => !filled.has(one)),
     allOf: [
       ...Object.entries(FILLED).map(([kind, left]) => must({ const: kind }, left)),
