@@ -6,6 +6,7 @@ import { isSame } from './ledger/same.ts'
 import { by, section, text } from './ledger/section.ts'
 import { choice, entryId, flag, list, optional, record, why, type Fields, type Shaped } from './ledger/shape.ts'
 import { stamped, type JobState, type Stamp } from './ledger/state.ts'
+import { isRead } from './measuring/results.ts'
 import { showLimits, showValue } from './measuring/show.ts'
 import { keyOf, type OwedId } from './owed/id.ts'
 import { didTheWork } from './parts/holds.ts'
@@ -79,7 +80,7 @@ export const sections = {
       /** What a concession on a reading lets pass: the figure, and what it was held against. */
       const figureOf = (of: OwedId) => {
         const result = 'check' in of ? results.get(readingKey(of.check, of.moment)) : undefined
-        return result?.value == null
+        return !isRead(result)
           ? ''
           : `: ${showValue(result.check, result, system)}, limit ${showLimits(result.check, system)}`
       }

@@ -1,4 +1,5 @@
 import { readingKey, type Step } from '../sheet/index.ts'
+import { isRead } from './measuring/results.ts'
 import type { Hindrance } from './owed/hindrances.ts'
 import type { Scene, Settle } from './owed/owing.ts'
 import { asksOf, type Asks } from './parts/confirm.ts'
@@ -49,8 +50,8 @@ export function wantedAt(
   const starting: Settle[] = notReady(asks.starting, asks.started).length ? [{ to: 'say' }] : []
   const wanted = [...starting, ...inOrder, ...work.flatMap(one => one || [])]
   if (wanted.length) return wanted
-  const read = (plan.checksAt.get(step.id) ?? []).findLast(
-    ({ check, moment }) => results.get(readingKey(check.id, moment))?.value !== null,
+  const read = (plan.checksAt.get(step.id) ?? []).findLast(({ check, moment }) =>
+    isRead(results.get(readingKey(check.id, moment))),
   )
   return read ? [{ to: 'reading', check: read.check.id, moment: read.moment }] : []
 }

@@ -304,8 +304,11 @@ const asked = (check: Check): Check => ({
   instrument: check.instrument ?? 'eye and hand',
 })
 
-/** What a sum gives is held against the spans of its own fields. */
-const worked = (check: Check): Check => ({ ...check, span: [-1e9, 1e9], limits: check.limits ?? {} })
+/** What a sum gives is held against the spans of its own fields; where no figure stands for it, it has no unit either. */
+const worked = (check: Check): Check => ({
+  ...check,
+  ...{ unit: check.unit ?? '1', decimals: check.decimals ?? 0, span: [-1e9, 1e9], limits: check.limits ?? {} },
+})
 
 /** A run stands for its first column, and has limits column by column. */
 const ran = (check: Check): Check => {

@@ -402,12 +402,15 @@ export interface SumOf {
   given?: Record<string, Fixed | Record<string, Fixed>[]>
   /** Rows of a table, each by its name and with what is fixed of it; of a list of figures, their places. What one tells of alone: `of`. */
   rows?: Record<string, (CheckPlace & Record<string, Fixed>)[]>
-  /** Fields that others give: `check@moment.figure`, or `mass@step` for all that a step moves. */
+  /**
+   * Fields that others give: `check@moment.figure`, or `mass@step` for all that a step moves; at `last` as the last job left
+   * it. The figure may be a place of the check; `*` gives a list all of them.
+   */
   from?: Record<string, string>
   /** Fields that may be left out, and are asked for here. */
   also?: string[]
-  /** The figure that stands for it in lists, and is looked at over the years. */
-  trend: string
+  /** The figure that stands for it in lists, and is looked at over the years; none where what it comes to is no figure. */
+  trend?: string
 }
 
 /** Where a check is read: a station along a shaft, or one of several parts. */

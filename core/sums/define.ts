@@ -94,6 +94,9 @@ export type AnySum = Omit<Sum, 'example' | 'work' | 'cost'> & {
 /** Steps an input takes; one where the sum never runs long. */
 export const costOf = (sum: AnySum, input: unknown): number => sum.cost?.(input as never) ?? 1
 
+/** Steps that a sum may take on a build sheet, where it can run long: it is worked out again and again as a job goes on. */
+export const MOST_STEPS = 500_000
+
 export function defineSum<const F extends Fields>(sum: Sum<F>): AnySum {
   return sum as unknown as AnySum
 }

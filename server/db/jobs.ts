@@ -2,8 +2,17 @@ import { setImmediate } from 'node:timers/promises'
 import { and, asc, count, desc, eq, inArray, isNotNull, isNull, ne, notExists, sql } from 'drizzle-orm'
 import { alias } from 'drizzle-orm/pg-core'
 import { v7 as uuid } from 'uuid'
-import { openingOf, planIn, standingOf, type JobState, type LastFigures, type Standing } from '../../core/job/index.ts'
+import {
+  atOf,
+  openingOf,
+  planIn,
+  standingOf,
+  type JobState,
+  type LastFigures,
+  type Standing,
+} from '../../core/job/index.ts'
 import { refusalsAbout, type Refusal } from '../../core/refusal.ts'
+import { lastWanted, planFor, type Check } from '../../core/sheet/index.ts'
 import type { JobAnswer, OpenJob, PastJob, SignedInPerson, WorkedAnswer } from '../../shared/answers.ts'
 import type { RecordWork } from '../heavy/tasks.ts'
 import type { Database, Transaction } from './client.ts'
@@ -72,6 +81,35 @@ async function lastFigures(db: Database | Transaction, { id, equipmentTag }: Job
   for (const { check, cell, value } of rows) found.set(check, { ...found.get(check), [cell]: value })
   return Object.fromEntries(found)
 }
+
+/** What the jobs before left of a machine, of what its sheet takes from them: as it stood at the end. */
+async function leftLast(tx: Transaction, tag: string, checks: readonly Check[]) {
+  const wanted = lastWanted(checks)
+  if (!wanted.length) return []
+  const rows = await tx
+    .selectDistinctOn([reading.checkId, reading.cell])
+    .from(reading)
+    .where(
+      and(
+        eq(reading.equipmentTag, tag),
+        eq(reading.stands, true),
+        inArray(
+          reading.checkId,
+          wanted.map(one => one.of),
+        ),
+      ),
+    )
+    .orderBy(asc(reading.checkId), asc(reading.cell), desc(reading.takenAt))
+  return wanted.flatMap(({ of: check, figure }) => {
+    const own = rows.filter(one => one.checkId === check)
+    const whole = own.find(one => one.cell === '')
+    const place = own.find(one => one.cell && atOf(one.cell).place === figure)
+    const value = isFigure(figure) ? whole?.[figure] : place?.value
+    return value === undefined ? [] : [{ check, figure, value }]
+  })
+}
+const isFigure = (figure: string): figure is 'value' | 'least' | 'greatest' =>
+  ['value', 'least', 'greatest'].includes(figure)
 
 export async function openJobs(db: Database): Promise<OpenJob[]> {
   const [rows, people] = await Promise.all([
@@ -201,6 +239,7 @@ export async function openJob(
     if (!sheet) return { ok: false, status: 404, refusal: refusals.noSheet({ tag }) }
     const id = uuid()
     const act = uuid()
+    const last = await leftLast(tx, tag, planFor(sheet, machine.variants).sheet.checks)
     const [row] = await tx
       .insert(job)
       .values({
@@ -220,7 +259,10 @@ export async function openJob(
         act,
         kind: 'job.opened',
         madeAt: at,
-        payload: { equipment: tag, sheet: sheet.id, version: sheet.version, variants: machine.variants, complaint },
+        payload: {
+          ...{ equipment: tag, sheet: sheet.id, version: sheet.version, variants: machine.variants, complaint },
+          ...(last.length ? { last } : {}),
+        },
       },
     ])
     return { ok: true, id, number: row!.number }

@@ -5,19 +5,29 @@ import { v7 as uuid } from 'uuid'
 import { SOUND } from '../../demo/figures.ts'
 import { wornFindings, type Wear } from '../../demo/findings.ts'
 import { Technician } from '../../demo/technician.ts'
-import { atOf, emptyFold, extend, planIn, projectJob, standingReadings, type Payloads } from '../../core/job/index.ts'
+import {
+  atOf,
+  cellKey,
+  emptyFold,
+  extend,
+  planIn,
+  projectJob,
+  standingReadings,
+  type Payloads,
+} from '../../core/job/index.ts'
 import type { SignedInPerson } from '../../shared/answers.ts'
 import { append, type Arrival } from '../../server/db/append.ts'
 import { database, disconnect, ledgerDatabase } from '../../server/db/client.ts'
-import { readHours } from '../../server/db/fleet.ts'
+import { addMachine, readHours } from '../../server/db/fleet.ts'
 import { jobWithLedger, openJob } from '../../server/db/jobs.ts'
 import { entriesAfter } from '../../server/db/ledger.ts'
 import { signersHere } from '../../server/db/people.ts'
 import { rebuildProjections } from '../../server/db/rebuild.ts'
 import { equipment, equipmentState, fittedPart, job, reading, stockMovement, wait } from '../../server/db/schema.ts'
 import { openWaits } from '../../server/db/waits.ts'
-import { planOf } from '../../server/db/sheets.ts'
-import { fillDatabase, pumpOfOwn } from './server.ts'
+import { planOf, shelve } from '../../server/db/sheets.ts'
+import { sheetNamed } from '../sheets.ts'
+import { fillDatabase, owner, pumpOfOwn } from './server.ts'
 
 /** What the fleet's tables say of a machine, held against all of its ledgers folded from nothing. */
 
@@ -231,4 +241,44 @@ it('what waits stands on the board of all open jobs until it is over, also once 
   const ended = { id: uuid(), ...cut, madeAt: at() }
   expect((await append(ledgerDatabase(), id, lead, [{ ...ended, act: ended.id }], ARRIVED)).kept).toBe(true)
   expect(await board()).toEqual([])
+})
+
+it('a job is opened with what the last one left, of what its sheet takes from that', async () => {
+  const sheet = await shelve(database(), structuredClone(sheetNamed('lever-hoist')))
+  if (sheet.faults) throw new Error(sheet.faults.join())
+  const own = owner()
+  try {
+    await addMachine(database(), {
+      ...{ tag: 'H-910', name: 'Lever hoist', areaId: 'beet', line: 'tests', sheetId: 'lever-hoist' },
+      ...{ variants: { limiter: 'none' }, hoursRun: 10, hoursPerWeek: 1 },
+    })
+    const opened = async () => {
+      const answer = await openJob(ledgerDatabase(), 'H-910', 'Planned', fitter, at())
+      if (!answer.ok) throw new Error(sentenceOf(answer.refusal))
+      const [first] = await entriesAfter(database(), answer.id, 0)
+      return { id: answer.id, last: (first!.payload as Payloads['job.opened']).last }
+    }
+    const first = await opened()
+    expect(first.last).toBeUndefined()
+    const row = { equipmentTag: 'H-910', jobId: first.id, nth: 0, verdict: 'Holds' as const }
+    const read = (checkId: string, cell: string, value: number, moment: 'inspect' | 'build', stands = true) => ({
+      ...row,
+      ...{ checkId, cell, moment, value, least: value, greatest: value, stands, takenAt: at() },
+    })
+    await own.db
+      .insert(reading)
+      .values([
+        read('throat', '', 29.1, 'inspect', false),
+        read('throat', '', 28.2, 'build'),
+        read('pitch', '', 95.5, 'inspect'),
+        read('pitch', cellKey({ field: 'readings', place: 'middle', column: 'value' }), 95.1, 'inspect'),
+      ])
+    await own.db.update(job).set({ signedAt: at() }).where(eq(job.id, first.id))
+    expect((await opened()).last).toEqual([
+      { check: 'throat', figure: 'value', value: 28.2 },
+      { check: 'pitch', figure: 'middle', value: 95.1 },
+    ])
+  } finally {
+    await own.end()
+  }
 })

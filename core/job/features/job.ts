@@ -2,7 +2,7 @@ import type { ActKind } from '../ledger/act.ts'
 import type { Entry } from '../ledger/entry.ts'
 import { refusalsAbout } from '../../refusal.ts'
 import { OPENERS } from '../ledger/roles.ts'
-import { choice, id, names, optional, why, words, type Shaped } from '../ledger/shape.ts'
+import { choice, id, list, names, optional, record, why, words, type Shaped } from '../ledger/shape.ts'
 import { stamped, type Stamp } from '../ledger/state.ts'
 import { partNames } from '../ledger/words.ts'
 import { gateOf } from '../owed/gate.ts'
@@ -24,6 +24,8 @@ const opening = {
   version: { is: 'number', whole: true },
   variants: names,
   complaint: { ...words(400), empty: true },
+  /** What the last job on this machine left, of what its sheet asks: base units. */
+  last: optional(list(record({ check: id, figure: { ...words(80) }, value: { is: 'number' } } as const), 200)),
 } as const
 
 const opened: ActKind<Shaped<typeof opening>> = {

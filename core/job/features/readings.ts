@@ -16,7 +16,7 @@ import { stamped, type JobState } from '../ledger/state.ts'
 import { changedAt, partState } from '../ledger/part.ts'
 import { checkName, MOMENT_WORDS } from '../ledger/words.ts'
 import { cellNamed, checkAt, readCell, reduceCell, unitOf, type Cell, type CellRead } from '../measuring/cells.ts'
-import { isHistory, newestOf, standing, type CheckResult } from '../measuring/results.ts'
+import { isHistory, isRead, newestOf, standing, type CheckResult } from '../measuring/results.ts'
 import { showFigure, showLimits, showTyped, showValue } from '../measuring/show.ts'
 import { wayOf } from '../measuring/way.ts'
 import { keyOf } from '../owed/id.ts'
@@ -340,23 +340,21 @@ export const sections = {
     title: 'Readings',
     in: 'work',
     rows: ({ results, system, who, by: signed }) =>
-      [...results.values()]
-        .filter(one => one.value !== null)
-        .map(result => ({
-          title: result.check.title,
-          moment: `${MOMENT_WORDS[result.moment]}${result.check.evidence ? ', evidence' : ''}`,
-          value: showValue(result.check, result, system),
-          limits: showLimits(result.check, system),
-          source: result.check.source,
-          verdict: result.judgement.verdict,
-          consequence: result.consequence,
-          working: result.working(system),
-          history: result.history,
-          /** Why it does not count. */
-          again: result.again,
-          unseen: readTwice(result, who),
-          ...signed(newestOf(result)),
-        })),
+      [...results.values()].filter(isRead).map(result => ({
+        title: result.check.title,
+        moment: `${MOMENT_WORDS[result.moment]}${result.check.evidence ? ', evidence' : ''}`,
+        value: showValue(result.check, result, system),
+        limits: showLimits(result.check, system),
+        source: result.check.source,
+        verdict: result.judgement.verdict,
+        consequence: result.consequence,
+        working: result.working(system),
+        history: result.history,
+        /** Why it does not count. */
+        again: result.again,
+        unseen: readTwice(result, who),
+        ...signed(newestOf(result)),
+      })),
     columns: [
       {
         head: 'Check',

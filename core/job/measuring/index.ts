@@ -22,6 +22,7 @@ export {
   checkResults,
   isHistory,
   isOwed,
+  isRead,
   newestOf,
   readAt,
   standing,

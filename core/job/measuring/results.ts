@@ -1,7 +1,9 @@
 import { ROWS } from '../../gauging/index.ts'
-import type { LengthSystem } from '../../quantity/index.ts'
+import { fixed, type LengthSystem } from '../../quantity/index.ts'
 import {
+  ALL,
   fromOf,
+  LAST,
   MOMENTS,
   liftedWith,
   stepsBefore,
@@ -20,7 +22,8 @@ import { partsAt, reduceCell, type Cell, type CellRead, type Tried } from './cel
 import { showFigure, writerFor } from './show.ts'
 import { wayOf } from './way.ts'
 import { settleRivals, type Rival } from './rivals.ts'
-import { decidingFigure, figureInBase, judgedOf, workOut, type Worked } from './work.ts'
+import { figureIn } from './figures.ts'
+import { decidingFigure, figureInBase, judgedOf, workOut, type Given, type Worked } from './work.ts'
 
 /** What was read, by the key of its cell. */
 export type Read = ReadonlyMap<string, Contested<CellRead>>
@@ -42,6 +45,8 @@ export interface CheckResult {
   worked: Worked
   /** In the base unit of the check; null while nothing is measured. */
   value: number | null
+  /** What it comes to in words, where no figure stands for it; null while that is not known. */
+  told: string | null
   /** Least and greatest, where a part has many readings. */
   span: [number, number] | null
   judgement: Judgement
@@ -74,10 +79,15 @@ export interface CheckResult {
 export type OfLedger = 'read' | 'rivals' | 'stamps' | 'owed' | 'history' | 'past'
 
 const DISAGREE = 'tries disagree'
+const NO_EARLIER = 'no earlier figure of this machine'
 
 /** Whether a reading tells of a part that has been renewed or reworked since. */
 export const isHistory = (state: JobState, of: readonly Ref[], { n }: Pick<Stamp, 'n'>): boolean =>
   n < changedAt(state, of)
+
+/** Whether there is anything to say of a check: a figure, or whatever else it comes to. */
+export const isRead = (result: CheckResult | undefined): result is CheckResult =>
+  result !== undefined && (result.value !== null || (result.complete && result.told !== null))
 
 /** The newest act behind a result; null where there is none. */
 export const newestOf = ({ stamps }: Pick<CheckResult, 'stamps'>): Stamp | null =>
@@ -128,7 +138,7 @@ function newestUpTo(
   counts: (result: CheckResult) => boolean,
 ): CheckResult | null {
   const upTo = MOMENTS.slice(0, MOMENTS.indexOf(moment) + 1).toReversed()
-  return upTo.map(one => resultOf(check, one)).find(one => one?.complete && one.value !== null && counts(one)) ?? null
+  return upTo.map(one => resultOf(check, one)).find(one => one?.complete && counts(one)) ?? null
 }
 
 const isCurrent = ({ history }: CheckResult) => !history
@@ -136,7 +146,7 @@ const isCurrent = ({ history }: CheckResult) => !history
 const countsAt = (moment: Moment) => (MOMENTS.indexOf(moment) < MOMENTS.indexOf('build') ? () => true : isCurrent)
 
 /** Masses of all that a step moves, kg: what it takes off or fits, and what lifts with that as the sheet has it then. */
-function massAt({ plan }: Scene, step: string): number | null {
+function massesAt({ plan }: Scene, step: string): number[] {
   const { removes = [], fits = [] } = plan.steps.get(step) ?? {}
   const before = stepsBefore(plan.steps, step)
   const isDone = (by: Plan['removedBy'], ref: Ref) => before.has(by.get(ref)?.id ?? '')
@@ -145,25 +155,51 @@ function massAt({ plan }: Scene, step: string): number | null {
     ...fits.flatMap(ref => liftedWith(plan, ref)).filter(ref => !plan.removedBy.has(ref) || isDone(plan.fittedBy, ref)),
   ]
   const all = [...new Set([...removes, ...fits, ...along])]
-  return all.reduce((sum, ref) => sum + (plan.parts.get(ref)?.part.massKg ?? 0), 0) || null
+  return all.flatMap(ref => plan.parts.get(ref)?.part.massKg ?? [])
+}
+
+const totalOf = (masses: readonly number[]): number | null => masses.reduce((sum, one) => sum + one, 0) || null
+
+/** What one place of a result reads, or all of them, base unit; null where one is not there yet. */
+function figureAtPlace(result: CheckResult, place: string): Given {
+  const { cells } = result.worked
+  if (place === ALL) {
+    const all = cells.map(cell => figureIn(result, cell))
+    return all.every(one => one !== null) ? all : null
+  }
+  const cell = cells.find(one => one.place === place)
+  return cell ? figureIn(result, cell) : null
 }
 
 /** One figure of another result, base unit. */
-function figureOfResult({ value, span, worked: { answer } }: CheckResult, figure: string): number | null {
+function figureOfResult(result: CheckResult, figure: string): Given {
+  const {
+    value,
+    span,
+    worked: { answer, cells },
+  } = result
   if (figure === 'value') return value
   if (figure === 'least') return span?.[0] ?? value
   if (figure === 'greatest') return span?.[1] ?? value
+  if (figure === ALL || cells.some(one => one.place === figure)) return figureAtPlace(result, figure)
   return answer?.ok ? figureInBase(answer.value, figure) : null
 }
 
-/** What a check takes from others, by field; null where it cannot be had yet. */
+/** What the last job on this machine left, as it was written into this one when it was opened; undefined where nothing was. */
+const leftLast = ({ state }: Scene, check: string, figure: string): number | undefined =>
+  state.opened?.payload.last?.find(one => one.check === check && one.figure === figure)?.value
+
+/** What a check takes from others, by field: null where it cannot be had yet, undefined where there never was any. */
 function derivedFor(scene: Scene, check: Check, moment: Moment) {
-  const values: Record<string, number | null> = {}
+  const values: Record<string, Given | undefined> = {}
   const behind = new Set<CheckResult>()
   for (const [field, text] of Object.entries(wayOf(scene.plan, check, moment).spec.from ?? {})) {
     const { of, at, figure } = fromOf(text)!
-    if (of === 'mass') values[field] = massAt(scene, at)
-    else {
+    if (at === LAST) values[field] = leftLast(scene, of, figure)
+    else if (of === 'mass') {
+      const masses = massesAt(scene, at)
+      values[field] = figure === ALL ? masses : totalOf(masses)
+    } else {
       const found = newestUpTo(scene.resultOf, of, at as Moment, countsAt(moment))
       values[field] = found && figureOfResult(found, figure)
       if (found) behind.add(found)
@@ -262,6 +298,15 @@ const workingOf =
     return [...tried, ...(other.ok ? other.value.working : [])]
   }
 
+/** What an answer comes to in words: what was asked for, else what decides it, else the first it says. */
+function toldBy(answer: Answer): string | null {
+  const told = answer.figures.find(one => one.key === answer.main) ?? decidingFigure(answer) ?? answer.figures[0]
+  const { value = null, decimals = 3, unit = '' } = told ?? {}
+  if (value === null) return null
+  if (typeof value === 'boolean') return value ? 'yes' : 'no'
+  return typeof value === 'string' ? value : `${fixed(value, decimals)} ${unit === '1' ? '' : unit}`.trim()
+}
+
 /** What is read of a check, worked out and judged; nothing of it is judged before it is whole. */
 export function judged(
   plan: Plan,
@@ -275,11 +320,12 @@ export function judged(
   const deciding = given && decidingFigure(given)
   const isGiven = Object.values(derived).every(one => one !== null)
   const isWhole = !missing.length && isGiven
+  const told = worked.isFirst ? NO_EARLIER : given && worked.spec.trend === undefined ? toldBy(given) : null
   const odd = scattered[0] && reduceCell(scattered[0], read.get(scattered[0].key)!)?.scatter
   const figure = (key: string) => (given ? figureInBase(given, key) : null)
   const [least, greatest] = sum.bench ? [figure('least'), figure('greatest')] : [null, null]
   const open = given && judgedOf(given).find(one => one.held!.verdict === 'Open')
-  const value = figure(worked.spec.trend)
+  const value = worked.spec.trend === undefined ? null : figure(worked.spec.trend)
   const again = !isWhole
     ? null
     : odd
@@ -295,6 +341,7 @@ export function judged(
     moment,
     worked,
     value: value !== null && Number.isFinite(value) ? value : null,
+    told: isWhole ? told : null,
     span: least !== null && greatest !== null ? [least, greatest] : null,
     judgement: stands,
     consequence: stands.verdict === 'Out' ? (deciding?.held?.consequence ?? null) : null,

@@ -30,7 +30,10 @@ function verdictWith(cell: Cell, { worked: { answer } }: Tried): Verdict {
 /** What one of them comes to: its own figure where a gauge reads it, else what stands for the check. */
 function valueWith(cell: Cell, tried: Tried): number | null {
   const { read, worked } = tried
-  if (!worked.sum.bench) return worked.answer?.ok ? figureInBase(worked.answer.value, worked.spec.trend) : null
+  if (!worked.sum.bench)
+    return worked.answer?.ok && worked.spec.trend !== undefined
+      ? figureInBase(worked.answer.value, worked.spec.trend)
+      : null
   const value = reduceCell(cell, read)?.value
   return typeof value === 'number' ? value : null
 }

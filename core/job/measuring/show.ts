@@ -21,10 +21,15 @@ export function showFigure(
 /** A result of a check in words: figure and unit; where there is a span, least to greatest. */
 export function showValue(
   check: Shown,
-  result: { value: number | null; span: [number, number] | null; scatter?: [number, number] | null },
+  result: {
+    value: number | null
+    span: [number, number] | null
+    scatter?: [number, number] | null
+    told?: string | null
+  },
   system: LengthSystem = 'mm',
 ): string {
-  if (result.value === null) return 'not measured'
+  if (result.value === null) return result.told ?? 'not measured'
   const { figure, unit } = showFigure(result.value, check, system)
   if (result.scatter)
     return `${result.scatter.map(end => showFigure(end, check, system).figure).join(' to ')} ${unit}, tries disagree`

@@ -1,13 +1,18 @@
 import { fromBase, isUnit, toBase } from '../../quantity/index.ts'
-import type { Result } from '../../result.ts'
+import { refuse, type Result } from '../../result.ts'
 import type { Check, SumOf } from '../../sheet/index.ts'
 import { READINGS, type ReadRow } from '../../sums/bench/index.ts'
 import { atOf, cellKey } from '../../sums/cells.ts'
-import { runSum, type Answer, type AnySum, type Figure } from '../../sums/define.ts'
+import { costOf, MOST_STEPS, runSum, type Answer, type AnySum, type Figure } from '../../sums/define.ts'
 import { NO_LIMIT } from '../../sums/limits.ts'
 import { worstVerdict } from '../../verdict.ts'
 import { cellsOf, reduceCell, type Cell, type CellValue, type Tried } from './cells.ts'
 import type { Way } from './way.ts'
+
+/** What another check gives: a figure, or one for every place; null where it cannot be had yet. */
+export type Given = number | readonly number[] | null
+
+const TOO_LONG = 'There are too many ways to put this together. Check the figures, or leave out what is not wanted.'
 
 /** A check's sum with what is fixed, read and given by others put in. */
 export interface Worked extends Way {
@@ -16,8 +21,10 @@ export interface Worked extends Way {
   /** Cells whose tries lie too far apart. */
   scattered: Cell[]
   input: Record<string, unknown>
-  /** What other checks give, in base units; null where it cannot be had yet. */
-  derived: Readonly<Record<string, number | null>>
+  /** What other checks give, in base units; null where it cannot be had yet, undefined where no earlier job gave any. */
+  derived: Readonly<Record<string, Given | undefined>>
+  /** Nothing of an earlier job is there to hold it against: it is only kept. */
+  isFirst: boolean
   /** Null while there is nothing to work out, or not enough. */
   answer: Result<Answer> | null
 }
@@ -69,12 +76,7 @@ function grownBy({ spec, grows }: Way, read: ReadonlyMap<string, Tried>): { spec
  * @param derived fields that other checks give, in base units; one that cannot be had yet is null
  * @param read what was read, by the key of its cell
  */
-export function workOut(
-  way: Way,
-  check: Check,
-  derived: Readonly<Record<string, number | null>>,
-  read: ReadonlyMap<string, Tried>,
-): Worked {
+export function workOut(way: Way, check: Check, derived: Worked['derived'], read: ReadonlyMap<string, Tried>): Worked {
   const { sum } = way
   const { spec, isOver } = grownBy(way, read)
   const input: Record<string, unknown> = {}
@@ -82,7 +84,8 @@ export function workOut(
   Object.assign(input, limitsIn(sum, check), spec.given)
   for (const [key, value] of Object.entries(derived)) {
     const field = sum.fields[key]!
-    if (value !== null && field.type === 'number') input[key] = fromBase(value, field.unit)
+    if (typeof value === 'number' && field.type === 'number') input[key] = fromBase(value, field.unit)
+    if (Array.isArray(value) && field.type === 'list') input[key] = value.map(one => fromBase(one, field.unit))
   }
   const reduced = (cell: Cell) => {
     const tried = read.get(cell.key)
@@ -107,8 +110,9 @@ export function workOut(
   for (const [field, places] of Object.entries(spec.rows ?? {})) input[field] = rowsIn(sum, field, places, values)
   const isGiven = Object.values(derived).every(one => one !== null)
   const isWhole = isGiven && (sum.bench && cells.length ? values.size > 0 : !missing.length)
-  const answer = isWhole ? runSum(sum, input) : null
-  return { ...way, spec, cells, missing, scattered, input, derived, answer }
+  const isFirst = Object.entries(derived).some(([key, one]) => one === undefined && !sum.fields[key]!.optional)
+  const answer = !isWhole || isFirst ? null : costOf(sum, input) > MOST_STEPS ? refuse(TOO_LONG) : runSum(sum, input)
+  return { ...way, spec, cells, missing, scattered, input, derived, isFirst, answer }
 }
 
 /** What of an answer is held against something: a figure nobody gave a limit is only told. */

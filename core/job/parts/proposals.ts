@@ -10,7 +10,7 @@ import {
   type Ref,
 } from '../../sheet/index.ts'
 import { inSentence } from '../../sums/read.ts'
-import { showFigure, type Cell, type CheckResult } from '../measuring/index.ts'
+import { isRead, showFigure, type Cell, type CheckResult } from '../measuring/index.ts'
 import type { Payloads } from '../ledger/entry.ts'
 import { partState, changedAt } from '../ledger/part.ts'
 import type { JobState } from '../ledger/state.ts'
@@ -112,10 +112,11 @@ function findingsOf(plan: Plan, results: Results, check: Check): Finding[] {
 const isLookedAt = (plan: Plan, state: JobState, results: Results, ref: Ref): boolean =>
   state.observations.some(one => one.part === ref) ||
   plan.sheet.checks.some(check => {
-    const { worked, read, value } = results.get(readingKey(check.id, 'inspect')) ?? {}
-    if (!worked || value === null || value === undefined) return false
+    const result = results.get(readingKey(check.id, 'inspect'))
+    if (!isRead(result)) return false
+    const { worked, read } = result
     return worked.cells.length
-      ? worked.cells.some(cell => cell.of[0] === ref && read!.has(cell.key))
+      ? worked.cells.some(cell => cell.of[0] === ref && read.has(cell.key))
       : check.of[0] === ref
   })
 

@@ -143,7 +143,7 @@ const CASES: Record<string, Wrong[]> = {
     ],
     [
       'a sum that may run long',
-      of => (of('checks', 'float-agree').sum = { name: 'shim-choice', trend: 'x' }),
+      of => (of('checks', 'float-agree').sum = { name: 'stack-trial', trend: 'meanMm' }),
       'which may run long',
     ],
     [

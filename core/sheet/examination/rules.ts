@@ -1,4 +1,5 @@
 import { stepsBefore } from '../before.ts'
+import { lastWanted } from '../from.ts'
 import { placesOf, liftedWith, type Plan } from '../plan.ts'
 import { viewsOf } from '../views.ts'
 import { connectionRules } from './connection-rules.ts'
@@ -294,7 +295,8 @@ export const RULES: Rule[] = [
     sheet.checks
       // What is tried before the machine is safe tells of no part of it.
       .filter(check => !check.at.every(({ step }) => steps.get(step)?.station === 'make-safe'))
-      .filter(check => !check.evidence)
+      // What is new has no past to be held against.
+      .filter(check => !check.evidence && !lastWanted([check]).length)
       .filter(
         check =>
           check.of.some(ref => removedBy.has(ref)) &&

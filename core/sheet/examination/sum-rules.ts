@@ -1,8 +1,8 @@
 import { isUnit, UNITS } from '../../quantity/index.ts'
-import { runSum, type AnySum } from '../../sums/define.ts'
+import { costOf, MOST_STEPS, runSum, type AnySum } from '../../sums/define.ts'
 import type { Field } from '../../sums/fields.ts'
 import { NO_LIMIT } from '../../sums/limits.ts'
-import { fromOf } from '../from.ts'
+import { ALL, fromOf, LAST } from '../from.ts'
 import type { Plan } from '../plan.ts'
 import { MOMENTS, type Check, type SumOf } from '../types.ts'
 
@@ -95,26 +95,31 @@ function figuresOf(sum: AnySum): Figures {
 const kindOf = (unit: string | undefined) => UNITS[unit !== undefined && isUnit(unit) ? unit : '1'].kind
 
 /** The figures that a way of measuring gives, with their units: of a run that goes one way, each of its columns. */
-const givenBy = ({ unit, run }: Check): [string, string][] =>
+const givenBy = ({ unit, run, stations = [] }: Check): [string, string][] =>
   run
     ? run.columns.flatMap(one => (run.ways ? [] : [[one.id, one.unit]]))
-    : ['value', 'least', 'greatest'].map(one => [one, unit])
+    : ['value', 'least', 'greatest', ...stations.flatMap(one => [one.name, ALL])].map(one => [one, unit])
+
+/** The figures a check gives, with their units; of what an earlier job left only its value, and what each place read. */
+const figuresFrom = (check: Check, behind: AnySum | undefined): Figures =>
+  behind ? figuresOf(behind) : new Map(check.sum ? [] : givenBy(check))
 
 function fromFaults({ checks, steps, sums }: Plan, sum: AnySum, { from = {} }: SumOf): Fault[] {
   return Object.entries(from).flatMap(([key, text]): Fault[] => {
     const field = sum.fields[key]
     const read = fromOf(text)
-    if (field?.type !== 'number') return [`takes ${key} from elsewhere, which is no figure of ${sum.name}`]
     if (!read) return [`takes ${key} from “${text}”, which names no check@moment.figure`]
     const { of, at, figure } = read
+    if (field?.type !== (figure === ALL ? 'list' : 'number'))
+      return [`takes ${key} from elsewhere, which is no ${figure === ALL ? 'list' : 'figure'} of ${sum.name}`]
     if (of === 'mass') return [!steps.has(at) && `takes ${key} from the mass of an unknown step ${at}`]
     const other = checks.get(of)
     if (!other) return [`takes ${key} from an unknown check ${of}`]
     const moment = MOMENTS.find(one => one === at)
     const reached = moment && other.at.some(one => MOMENTS.indexOf(one.moment) <= MOMENTS.indexOf(moment))
-    if (!reached) return [`takes ${key} from ${of} at ${at}, where it is not read yet`]
+    if (!reached && at !== LAST) return [`takes ${key} from ${of} at ${at}, where it is not read yet`]
     const behind = other.sum && sums.get(other.sum.name)
-    const known = behind ? figuresOf(behind) : new Map(givenBy(other))
+    const known = figuresFrom(other, at === LAST ? undefined : behind)
     if (figure !== 'value' && !known.has(figure)) return [`takes ${key} from ${of}.${figure}, which it does not give`]
     return [
       kindOf(known.get(figure) ?? other.unit) !== UNITS[field.unit].kind &&
@@ -174,22 +179,31 @@ function limitFaults(sum: AnySum, { limits, sum: spec, noLimits }: Check): Fault
   ]
 }
 
+/** Whether a sum may run long with what the sheet fixes of it, were the rest as in its example. */
+const takesLong = (sum: AnySum, spec: SumOf): boolean =>
+  sum.cost !== undefined && costOf(sum, asAtBench(sum, spec)) > MOST_STEPS
+
+/** What stands for it over the years is one of its figures, in the unit of the check. */
+function trendFault(sum: AnySum, { trend }: SumOf, { unit, life }: Check): Fault {
+  if (trend === undefined) return life && 'is looked at for wear, and no figure stands for it: name its trend'
+  if (!figuresOf(sum).has(trend)) return `looks at ${trend} over the years, which ${sum.name} does not give`
+  return kindOf(figuresOf(sum).get(trend)) !== UNITS[unit].kind && `is in ${unit}, and ${trend} is not`
+}
+
 /** What is wrong with a check that is worked out by a sum; sentences without the check's own name. */
 function sumFaults(plan: Plan, check: Check): Fault[] {
   const spec = check.sum
   if (!spec) return []
   const sum = plan.sums.get(spec.name)
   if (!sum) return [`is worked out by an unknown sum ${spec.name}`]
-  const unit = figuresOf(sum).has(spec.trend) ? { of: figuresOf(sum).get(spec.trend) } : null
   return [
-    sum.cost && `is worked out by ${sum.name}, which may run long: a sheet takes what is worked out at once`,
+    takesLong(sum, spec) &&
+      `is worked out by ${sum.name}, which may run long: a sheet takes what is worked out at once`,
     ...givenFaults(sum, spec),
     ...rowFaults(sum, spec),
     ...fromFaults(plan, sum, spec),
     ...(spec.also ?? []).map(key => !sum.fields[key] && `asks for ${key}, which ${sum.name} does not take`),
-    unit
-      ? kindOf(unit.of) !== UNITS[check.unit].kind && `is in ${check.unit}, and ${spec.trend} is not`
-      : `looks at ${spec.trend} over the years, which ${sum.name} does not give`,
+    trendFault(sum, spec, check),
     ...limitFaults(sum, check),
   ]
 }

@@ -33,7 +33,7 @@ const FIXED = new Set(['Sheet', 'SheetFrame', 'Axis', 'Listed', 'Outline', 'When
 /** What reading a sheet fills in for some kinds of checks: only the others have to say it. */
 const FILLED: Record<string, string[]> = {
   asked: ['unit', 'decimals', 'span', 'limits', 'instrument'],
-  sum: ['span', 'limits'],
+  sum: ['unit', 'decimals', 'span', 'limits'],
   run: ['unit', 'decimals', 'span', 'limits'],
 }
 
