@@ -15,7 +15,7 @@ import type { Act } from '../ledger/entry.ts'
 import { bagsOf, inHandFor, keptBy, type InHand } from './keeping.ts'
 import { matesAsked } from './mates.ts'
 import type { MateAnswer } from '../features/mates.ts'
-import { partState } from '../ledger/part.ts'
+import { partsIn, partState } from '../ledger/part.ts'
 import { countKey, lubricantKey, type JobState } from '../ledger/state.ts'
 import { partName } from '../ledger/words.ts'
 import { waitStands } from './waits.ts'
@@ -71,13 +71,7 @@ export interface Said {
 
 /** Places a step fills that are empty. */
 const emptyPlaces = (plan: Plan, state: JobState, step: Step): Ref[] =>
-  (step.fits ?? []).filter(place => {
-    const { part } = plan.parts.get(place)!
-    return ![...plan.parts.values()].some(one => {
-      const now = partState(state, one.ref)
-      return one.part.id === part.id && (now.where === 'on' ? one.ref === place : now.fitted?.place === place)
-    })
-  })
+  (step.fits ?? []).filter(place => partState(state, place).where !== 'on' && !partsIn(state, [place]).length)
 
 /** Places a step puts something on for a trial that are empty. */
 const emptyTrials = (plan: Plan, state: JobState, step: Step): Ref[] =>
@@ -140,10 +134,13 @@ export function asksOf(plan: Plan, state: JobState, step: Step, said: Said = {})
       .filter(bag => bag.parts.length),
     tags: keptBy(plan, step, 'tag').filter(ref => lifts.includes(ref)),
     counts: countsOf(plan, state, step),
-    hands: [...places, ...emptyTrials(plan, state, step)].flatMap(place => {
-      const candidates = inHandFor(plan, state, place)
-      return candidates ? [{ place, candidates }] : []
-    }),
+    hands: [
+      ...places.map(place => ({ place, candidates: inHandFor(plan, state, place) })),
+      ...emptyTrials(plan, state, step).map(place => ({
+        place,
+        candidates: inHandFor(plan, state, place, 'siblings'),
+      })),
+    ].flatMap(({ place, candidates }) => (candidates ? [{ place, candidates }] : [])),
     mates: matesAsked(plan, state, step, own),
     lubricants: (step.lubricants ?? []).filter(
       one => !belongs(one, state.lubricants.get(lubricantKey(step.id, one.on))?.medium),

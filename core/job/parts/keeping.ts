@@ -79,16 +79,27 @@ export interface InHand {
 
 const byNumber = new Intl.Collator('en', { numeric: true })
 
+/** Whether one part may be taken for another: they are of one kind, or the sheet says that they look alike. */
+export const isLike = (one: Part, other: Part): boolean =>
+  one.id === other.id || (one.lookalike !== undefined && one.lookalike === other.lookalike)
+
 /**
- * The parts that may be in the hand for a place, in the order of their labels. Null where there is nothing to tell
- * apart: a part with one place only, siblings that are all new, or that share a bag.
+ * The parts that may be in the hand for a place, in the order of their labels: its siblings, and whatever else that looks
+ * alike lies under a label. Null where there is nothing to tell apart: nothing else is off, all of it is new, or it shares a
+ * bag by design.
+ * @param only `siblings` where nothing of another kind is tried there
  */
-export function inHandFor(plan: Plan, state: JobState, place: Ref): InHand[] | null {
+export function inHandFor(plan: Plan, state: JobState, place: Ref, only?: 'siblings'): InHand[] | null {
   const { part } = plan.parts.get(place)!
   // A connection is told by what its ends say, and that is asked as it goes back.
   if (part.joins) return null
+  const isAlike = ({ part: other, ref }: { part: Part; ref: Ref }) => {
+    if (other.id === part.id) return true
+    const { kept, renewed } = partState(state, ref)
+    return only !== 'siblings' && isLike(part, other) && kept !== undefined && !renewed
+  }
   const off = [...plan.parts.values()].filter(
-    one => one.part.id === part.id && partState(state, one.ref).where === 'off' && !partState(state, one.ref).trial,
+    one => partState(state, one.ref).where === 'off' && !partState(state, one.ref).trial && isAlike(one),
   )
   const found = off.map(({ ref }): InHand => {
     const { kept, renewed } = partState(state, ref)

@@ -1,12 +1,13 @@
 import { isDecided, type Plan } from '../../../sheet/index.ts'
 import type { ActKind } from '../../ledger/act.ts'
-import { isAway, partState, setPart } from '../../ledger/part.ts'
+import { isAway, partsIn, partState, setPart } from '../../ledger/part.ts'
 import { refusalsAbout, type Refusal } from '../../../refusal.ts'
 import { HANDS } from '../../ledger/roles.ts'
 import { id, optional, type Shaped } from '../../ledger/shape.ts'
 import { stampOf, type JobState } from '../../ledger/state.ts'
 import { partName } from '../../ledger/words.ts'
 import { keyOf } from '../../owed/id.ts'
+import { isLike } from '../../parts/keeping.ts'
 import { openStep, stepHindrances, unknown } from '../sense.ts'
 
 const refusals = refusalsAbout('part.refitted', {
@@ -42,7 +43,7 @@ export const partRefitted: ActKind<Refit> = {
     if (!here) return unknown('part', payload.part)
     const there = plan.parts.get(payload.place ?? payload.part)
     if (!there) return unknown('place', payload.place!)
-    if (there.part.id !== here.part.id) return refusals.otherPart({ part: here.name, place: there.name })
+    if (!isLike(there.part, here.part)) return refusals.otherPart({ part: here.name, place: there.name })
     const lost = openStep(plan, state, payload.step)
     if (lost) return lost
     const { title, fits } = plan.steps.get(payload.step)!
@@ -73,16 +74,8 @@ export const partRefitted: ActKind<Refit> = {
 
 /** A place takes one part. */
 function placeRefusal(plan: Plan, state: JobState, { part, place = part }: Refit): Refusal | null {
-  const here = plan.parts.get(part)!
-  const sitting = [...plan.parts.values()].find(
-    one =>
-      one.part.id === here.part.id &&
-      one.ref !== part &&
-      (partState(state, one.ref).where === 'on'
-        ? one.ref === place
-        : partState(state, one.ref).fitted?.place === place),
-  )
-  return sitting ? refusals.taken({ part: sitting.name }) : null
+  const [sitting] = partState(state, place).where === 'on' ? [place] : partsIn(state, [place])
+  return sitting !== undefined && sitting !== part ? refusals.taken({ part: partName(plan, sitting) }) : null
 }
 
 /** Decided, back, and new where it must be; a lead's concession on the new one lets the old one go back. */
