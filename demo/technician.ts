@@ -243,7 +243,7 @@ export class Technician {
 
   /** Everything a step asks for, answered right. */
   said(step: Step): Said {
-    const { bags, tags, counts, hands, mates, lubricants, found } = asksOf(this.plan, this.folded.state, step)
+    const { bags, tags, counts, hands, mates, lubricants, found, facts } = asksOf(this.plan, this.folded.state, step)
     const { state } = this.folded
     return {
       bags: Object.fromEntries(bags.map(({ group }) => [group, `B${this.label()}`])),
@@ -263,6 +263,7 @@ export class Technician {
         lubricants.map(({ on, medium, never }) => [on, medium ?? mediumsOf(this.plan).find(one => one !== never)!]),
       ),
       found: found?.words[0],
+      facts: Object.fromEntries(facts.map(({ id, before, example }) => [id, before ?? example])),
       started: Object.fromEntries(questionsAt(step).map(({ id, choices }) => [id, choices.find(one => one.met)!.say])),
     }
   }

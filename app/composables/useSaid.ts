@@ -11,12 +11,13 @@ const NOTHING: Asks = {
   mates: [],
   lubricants: [],
   found: null,
+  facts: [],
   lost: [],
   starting: [],
   started: {},
 }
 /** Of what a step is told, what is a table of its own: added to, not replaced. */
-type Table = 'bags' | 'tags' | 'counts' | 'hands' | 'mates' | 'lubricants'
+type Table = 'bags' | 'tags' | 'counts' | 'hands' | 'mates' | 'lubricants' | 'facts'
 
 /** What the step on the card asks, and what was said of it so far. Sent when the step is confirmed; kept through a reload. */
 export function createSaid(job: Job, step: Ref<Step | null>, isReached: Ref<boolean>) {

@@ -12,8 +12,8 @@ import { waitStands } from './parts/waits.ts'
 const ELSEWHERE: readonly Hindrance['settle']['to'][] = ['step', 'caution', 'part', 'mate', 'stray', 'items', 'ledger']
 
 /** Whether a step asks something that is said on the pad as it is confirmed. */
-const isAsking = ({ counts, mates, lubricants, found }: Asks): boolean =>
-  counts.length > 0 || mates.length > 0 || lubricants.length > 0 || found !== null
+const isAsking = ({ counts, mates, lubricants, found, facts }: Asks): boolean =>
+  counts.length > 0 || mates.length > 0 || lubricants.length > 0 || found !== null || facts.length > 0
 
 /**
  * What a step that is not done yet wants of the pad, the next first: what hinders it, what is worked and said at it, and

@@ -618,6 +618,8 @@ export interface Step {
    * off something, and it is asked what that was before the parts are decided.
    */
   found?: { ask: string; words: string[]; suspect?: string[] }
+  /** Short facts that are read off the machine here, kept with it, and confirmed the next time. */
+  keeps?: Fact[]
   /** Who may do it, where not everybody may. */
   doer?: Doer
   /** A second pair of eyes signs here. */
@@ -634,6 +636,16 @@ export interface Step {
   ifEarly?: string
   skip?: MayGiveUp
   when?: When
+}
+
+/** What a machine says of itself: a serial on its plate, a setting, a batch. */
+export interface Fact {
+  id: Id
+  name: Words
+  /** Where it stands, and what is wanted of it. */
+  ask: Words
+  /** How it is written. */
+  example: Words
 }
 
 /** What stands for hours or minutes: in an oven, in a bath, under pressure, until two parts are of one temperature. */

@@ -82,6 +82,25 @@ async function lastFigures(db: Database | Transaction, { id, equipmentTag }: Job
   return Object.fromEntries(found)
 }
 
+/** Jobs that are looked back over for what a machine says of itself: what nobody has read in as many is read anew. */
+const JOBS_BACK = 4
+
+/** What earlier jobs read off a machine and kept with it, the newest of each. */
+async function keptFacts(db: Database, tag: string): Promise<{ fact: string; text: string }[]> {
+  const rows = await db
+    .select()
+    .from(job)
+    .where(and(eq(job.equipmentTag, tag), isNotNull(job.signedAt)))
+    .orderBy(desc(job.number))
+    .limit(JOBS_BACK)
+  const kept = new Map<string, string>()
+  for (const row of rows) {
+    const { folded } = await foldedNow(db, row)
+    for (const [fact, { text }] of folded.state.facts) if (!kept.has(fact)) kept.set(fact, text)
+  }
+  return [...kept].map(([fact, text]) => ({ fact, text }))
+}
+
 /** What the jobs before left of a machine, of what its sheet takes from them: as it stood at the end. */
 async function leftLast(tx: Transaction, tag: string, checks: readonly Check[]) {
   const wanted = lastWanted(checks)
@@ -239,6 +258,7 @@ export async function openJob(
     if (!sheet) return { ok: false, status: 404, refusal: refusals.noSheet({ tag }) }
     const id = uuid()
     const act = uuid()
+    const kept = await keptFacts(db, tag)
     const last = await leftLast(tx, tag, planFor(sheet, machine.variants).sheet.checks)
     const [row] = await tx
       .insert(job)
@@ -262,6 +282,7 @@ export async function openJob(
         payload: {
           ...{ equipment: tag, sheet: sheet.id, version: sheet.version, variants: machine.variants, complaint },
           ...(last.length ? { last } : {}),
+          ...(kept.length ? { kept } : {}),
         },
       },
     ])

@@ -243,7 +243,7 @@ it('what waits stands on the board of all open jobs until it is over, also once 
   expect(await board()).toEqual([])
 })
 
-it('a job is opened with what the last one left, of what its sheet takes from that', async () => {
+it('a job is opened with what the last one left and kept of its machine', async () => {
   const sheet = await shelve(database(), structuredClone(sheetNamed('lever-hoist')))
   if (sheet.faults) throw new Error(sheet.faults.join())
   const own = owner()
@@ -256,10 +256,19 @@ it('a job is opened with what the last one left, of what its sheet takes from th
       const answer = await openJob(ledgerDatabase(), 'H-910', 'Planned', fitter, at())
       if (!answer.ok) throw new Error(sentenceOf(answer.refusal))
       const [first] = await entriesAfter(database(), answer.id, 0)
-      return { id: answer.id, last: (first!.payload as Payloads['job.opened']).last }
+      const { last, kept } = first!.payload as Payloads['job.opened']
+      return { id: answer.id, last, kept }
     }
     const first = await opened()
     expect(first.last).toBeUndefined()
+    const kept = await append(
+      ledgerDatabase(),
+      first.id,
+      fitter,
+      [{ id: uuid(), act: uuid(), kind: 'fact.read', madeAt: at(), payload: { fact: 'serial', text: 'LH 88' } }],
+      ARRIVED,
+    )
+    expect(kept.kept).toBe(true)
     const row = { equipmentTag: 'H-910', jobId: first.id, nth: 0, verdict: 'Holds' as const }
     const read = (checkId: string, cell: string, value: number, moment: 'inspect' | 'build', stands = true) => ({
       ...row,
@@ -274,7 +283,9 @@ it('a job is opened with what the last one left, of what its sheet takes from th
         read('pitch', cellKey({ field: 'readings', place: 'middle', column: 'value' }), 95.1, 'inspect'),
       ])
     await own.db.update(job).set({ signedAt: at() }).where(eq(job.id, first.id))
-    expect((await opened()).last).toEqual([
+    const second = await opened()
+    expect(second.kept).toEqual([{ fact: 'serial', text: 'LH 88' }])
+    expect(second.last).toEqual([
       { check: 'throat', figure: 'value', value: 28.2 },
       { check: 'pitch', figure: 'middle', value: 95.1 },
     ])

@@ -351,6 +351,9 @@ export async function answer(page: Page) {
     await counts.nth(i).fill(String(part?.part.quantity ?? item!.pieces))
     await counts.nth(i).press('Tab')
   }
+  // What the machine says of itself, as the sheet writes it.
+  for (const fact of await pad(page).locator('.fact input').all())
+    await fact.fill(((await fact.getAttribute('placeholder')) ?? '').replace(/^as /, ''))
   await takeInHand(page)
   for (const mate of await pad(page).locator('.mate').all()) {
     const title = (await mate.getAttribute('aria-label'))!

@@ -58,13 +58,15 @@ const title = computed(() =>
           ? 'What comes off after the trial'
           : asks.value.found
             ? 'What was found'
-            : asks.value.starting.length
-              ? 'Before it is started'
-              : asks.value.mates.length
-                ? 'How it stands'
-                : asks.value.counts.length
-                  ? 'Pieces, counted'
-                  : 'What is on it',
+            : asks.value.facts.length
+              ? 'What the machine says of itself'
+              : asks.value.starting.length
+                ? 'Before it is started'
+                : asks.value.mates.length
+                  ? 'How it stands'
+                  : asks.value.counts.length
+                    ? 'Pieces, counted'
+                    : 'What is on it',
 )
 const needsNew = ({ now, part }: Row) =>
   now.where === 'off' && !now.renewed && (part.renewal === 'always' || now.decision?.choice === 'renew')
@@ -78,6 +80,11 @@ const fault = (count: Count) => countFault(count, said.value.counts?.[count.key]
 function pick(place: string, part: string | undefined) {
   bench.put('hands', place, part)
   bench.say({ swapped: (said.value.swapped ?? []).filter(one => one !== place) })
+}
+/** What is written anew is not said to be another one yet. */
+function writeFact(id: string, text: string) {
+  bench.put('facts', id, text)
+  bench.say({ otherFacts: (said.value.otherFacts ?? []).filter(one => one !== id) })
 }
 const KEEP = { bag: 'goes in a bag', tag: 'gets a tag', lay: 'is laid out', pattern: 'is kept as the pattern' }
 /** Beside a place that asks which one is in the hand, the number is not said. */
@@ -199,6 +206,15 @@ const says = ({ part, now, goesOn, isTagged, bag, shares, hand }: Row) =>
         >
           {{ one.otherwise }}.
         </p>
+      </li>
+      <li v-for="one in asks.facts" :key="one.id">
+        <FactField
+          :fact="one"
+          :text="said.facts?.[one.id] ?? ''"
+          :is-other="said.otherFacts?.includes(one.id) ?? false"
+          @write="text => writeFact(one.id, text)"
+          @other="bench.say({ otherFacts: [...(said.otherFacts ?? []), one.id] })"
+        />
       </li>
       <li v-if="asks.found">
         <FoundField :found="asks.found" :text="said.found ?? ''" @write="found => bench.say({ found })" />

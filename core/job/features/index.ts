@@ -2,6 +2,7 @@ import * as cautions from './cautions.ts'
 import * as choices from './choices.ts'
 import * as corrections from './corrections.ts'
 import * as evidence from './evidence.ts'
+import * as facts from './facts.ts'
 import * as holds from './holds.ts'
 import * as items from './items.ts'
 import * as job from './job.ts'
@@ -42,6 +43,7 @@ export const FEATURES = {
   origins,
   items,
   evidence,
+  facts,
   lubricants,
   cautions,
   remedies,

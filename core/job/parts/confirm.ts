@@ -13,6 +13,7 @@ import { checkResults } from '../measuring/results.ts'
 import type { Competence } from '../ledger/competence.ts'
 import type { Act } from '../ledger/entry.ts'
 import { bagsOf, inHandFor, keptBy, type InHand } from './keeping.ts'
+import { factFault, factsAsked, type FactAsked } from './facts.ts'
 import { matesAsked } from './mates.ts'
 import type { MateAnswer } from '../features/mates.ts'
 import { partsIn, partState } from '../ledger/part.ts'
@@ -41,6 +42,8 @@ export interface Asks {
   mates: Mate[]
   lubricants: Lubrication[]
   found: Step['found'] | null
+  /** What is read off the machine and kept with it. */
+  facts: FactAsked[]
   /** What has not been read of the running machine, and cannot be once it is made safe. Kept on the record as lost, with the step. */
   lost: { check: Check; moment: Moment }[]
   /** What is seen to before anything is started. */
@@ -63,6 +66,9 @@ export interface Said {
   /** By face, what is on it. */
   lubricants?: Record<string, string>
   found?: string
+  /** What was read off the machine, by fact; and those that are said to be another than before. */
+  facts?: Record<string, string>
+  otherFacts?: string[]
   /** What was answered before it was started. */
   started?: Started
   /** The paper it is done on, where not everybody may do it. */
@@ -146,6 +152,7 @@ export function asksOf(plan: Plan, state: JobState, step: Step, said: Said = {})
       one => !belongs(one, state.lubricants.get(lubricantKey(step.id, one.on))?.medium),
     ),
     found: step.found ?? null,
+    facts: factsAsked(state, step),
     lost: lostBy(plan, state, step),
     starting: questionsAt(step),
     started: said.started ?? {},
@@ -212,6 +219,9 @@ export function lacks(plan: Plan, asks: Asks, said: Said): string[] {
       return medium ? (lubricantFault(one, medium) ?? []) : [`Say what is on it: ${one.on}.`]
     }),
     ...notReady(asks.starting, said.started),
+    ...asks.facts.flatMap(
+      one => factFault(one, said.facts?.[one.id], said.otherFacts?.includes(one.id) ?? false) ?? [],
+    ),
     ...(asks.found && !said.found?.trim() ? [`Write what was found. ${asks.found.ask}`] : []),
   ]
 }
@@ -299,6 +309,11 @@ export function confirmationOf(plan: Plan, state: JobState, step: Step, said: Sa
     ...(step.lubricants ?? []).flatMap(({ on }) => {
       const medium = said.lubricants?.[on]
       return medium ? [act({ kind: 'lubricant.applied', payload: { step: step.id, on, medium } })] : []
+    }),
+    ...asks.facts.flatMap(({ id }) => {
+      const text = said.facts?.[id]?.trim()
+      const other = said.otherFacts?.includes(id) ? { other: true } : {}
+      return text ? [act({ kind: 'fact.read', payload: { fact: id, text, ...other } })] : []
     }),
     ...(waitStands(state, step) === 'begun' ? [act({ kind: 'wait.ended', payload: { step: step.id } })] : []),
     act({

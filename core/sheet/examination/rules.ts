@@ -226,6 +226,10 @@ export const RULES: Rule[] = [
         .filter(word => !found!.words.includes(word))
         .map(word => `step ${id} suspects “${word}”, which is none of the words it offers`),
     ),
+  ({ sheet }) =>
+    repeated(sheet.steps.flatMap(step => (step.keeps ?? []).map(fact => fact.id))).map(
+      id => `the fact ${id} is read at two steps: read it once`,
+    ),
   ({ sheet }) => sheet.checks.filter(check => !check.at.length).map(check => `check ${check.id} is never taken`),
   connectionRules,
   evidenceRules,
