@@ -1,9 +1,10 @@
 import { describe, expect, it } from 'vitest'
 import { entryOf, refusal, technician } from '../../tests/pump.ts'
-import { librarySheet, worker } from '../../tests/sheets.ts'
+import { librarySheet, sheetNamed, worker } from '../../tests/sheets.ts'
 import { WALKS } from '../../tests/walks/index.ts'
 import { shapeFaults } from '../sheet/examination/shape.ts'
-import { dotsTaken, sentenceOf, takeIn, type EntryKind } from './index.ts'
+import { dotsTaken, sentenceOf, takeIn, viewJob, type EntryKind } from './index.ts'
+import { checkName, stepName } from './ledger/words.ts'
 import { workAt } from './parts/holds.ts'
 
 describe('pieces are accounted for', () => {
@@ -103,4 +104,56 @@ it('a fault names the place within an item: lists are counted from one, words st
   const stations = Array.from({ length: 12 }, (_, i) => (i === 11 ? { name: 7 } : { name: `place ${i}` }))
   const [fault] = shapeFaults('Check', { ...librarySheet('m14-axially-split-pump').checks[0], stations }, 'check float')
   expect(fault).toMatch(/^check float stations 12 name is 7/)
+})
+
+describe('what is wrong is said of the part it is wrong with', () => {
+  const walk = WALKS.find(one => one.sheet === 'm8-scraped-surface-exchanger')!
+  const stopsOf = (one: ReturnType<typeof worker>, check: string) =>
+    viewJob(one.plan, one.folded.state)
+      .owed.filter(debt => debt.kind === 'out' && 'check' in debt.id && debt.id.check === check)
+      .flatMap(debt => [...(debt.wrong?.stops ?? [])])
+  /** The first step that fits a part. */
+  const fitting = (one: ReturnType<typeof worker>, ref: string) => one.plan.fittedBy.get(ref)!.id
+  it.each([
+    ['far', 'driven'],
+    ['driven', 'far'],
+  ])('of several places the %s one that is out, and not the %s', (out, sound) => {
+    const one = worker(librarySheet(walk.sheet), { ...walk.figures({}), [`springs-primary inspect ${out} end`]: 11.2 })
+    one.workUntil('decide')
+    const stops = stopsOf(one, 'springs-primary')
+    expect(stops).toContain(fitting(one, `spring@${out}`))
+    expect(stops).not.toContain(fitting(one, `spring@${sound}`))
+  })
+  it('of a check that is not judged place by place, all it tells of', () => {
+    const pump = WALKS.find(each => each.sheet.startsWith('m14'))!
+    const one = worker(librarySheet(pump.sheet), { ...pump.figures({}), 'runout inspect': 0.2 })
+    one.workUntil('decide')
+    expect(stopsOf(one, 'runout')).toContain('rotor-in')
+  })
+})
+
+describe('names', () => {
+  const { plan } = technician()
+  it.each([
+    ['step', stepName, plan.sheet.steps],
+    ['check', checkName, plan.sheet.checks],
+  ] as const)('of every %s are its title, and what the sheet does not know stands for itself', (_, name, items) => {
+    for (const { id, title } of items) expect(name(plan, id)).toBe(title)
+    expect(name(plan, 'moon')).toBe('moon')
+  })
+})
+
+describe('what is decided on the job', () => {
+  const choose = (one: ReturnType<typeof worker>, choice: string) =>
+    refusal(one, 'variant.changed', { axis: 'depth', choice, why: 'Clearances are wide' }, 'lead')
+  it('is decided when its step is reached, and may be changed once that is done', () => {
+    const one = worker(sheetNamed('blower-clearances'))
+    const { step } = one.plan.sheet.axes.find(axis => axis.id === 'depth')!.decided!
+    expect(choose(one, 'overhaul')).toMatchObject({ code: 'step.outOfReach' })
+    one.workUntil(step)
+    expect(choose(one, 'overhaul')).toBeNull()
+    one.doStep(one.plan.steps.get(step)!)
+    const now = one.plan.variants.depth
+    expect(choose(one, now === 'close' ? 'overhaul' : 'close')).toBeNull()
+  })
 })
