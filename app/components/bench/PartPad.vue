@@ -4,6 +4,7 @@ import {
   allSaid,
   canBeReopened,
   labelOf,
+  laidOver,
   countKey,
   countText,
   markText,
@@ -79,6 +80,8 @@ function keepIt() {
       : { kind: 'part.tagged', payload: { part: props.part, tag: label.value.trim() } },
   )
 }
+/** What was found on the parts that a mark ties to this one, as it lay against it. */
+const over = computed(() => laidOver(job.plan, job.state, props.part, heldFrom.value))
 function observe() {
   if (!finding.value.trim()) {
     why.value = 'Say what was found.'
@@ -277,9 +280,18 @@ const account = ({ way, count, short }: (typeof counts.value)[number]) => {
         :arc="deg !== null && toDeg !== null ? [deg, toDeg] : null"
         :held-from="heldFrom"
         :ends="job.plan.sheet.ends"
+        :over="over.map(one => [one.deg, one.toDeg ?? one.deg])"
         :datum="datumSeen(job.plan, props.part, heldFrom)"
         :lies="bench.step?.lies"
       />
+      <p v-for="(laid, i) in placing ? over : []" :key="i" class="soft over" data-test="over">
+        On the inner ring: {{ laid.name }}, {{ laid.finding
+        }}{{
+          laid.toDeg === undefined
+            ? ` at ${clockText(laid.deg)}`
+            : `, ${clockText(laid.deg)} round to ${clockText(laid.toDeg)}`
+        }}.
+      </p>
     </form>
   </PadFrame>
 </template>

@@ -15,6 +15,8 @@ const props = defineProps<{
   mark?: number | null
   /** What runs on round the part: from, clockwise, to. */
   arc?: [number, number] | null
+  /** What was found on the part that sits against it, laid over: from, clockwise, to; at one place where both are the same. */
+  over?: [number, number][]
   fixed?: boolean
   /** What stands where on the clock, so that one knows how to hold it. */
   datum?: Datum
@@ -33,13 +35,15 @@ const at = (angle: number, r: number) => ({
   x: C + r * Math.sin((angle * Math.PI) / 180),
   y: C - r * Math.cos((angle * Math.PI) / 180),
 })
-/** Along the rim, clockwise as it is held; seen from the other end that is the other way round. */
-const arcPath = computed(() => {
-  if (!props.arc) return ''
-  const [from, to] = mirrored.value ? [seen(props.arc[1]), seen(props.arc[0])] : props.arc
-  const [one, other] = [at(from, 104), at(to, 104)]
-  return `M${one.x} ${one.y} A104 104 0 ${withinTurn(to - from) > 180 ? 1 : 0} 1 ${other.x} ${other.y}`
-})
+/** Round the part, clockwise as it is held; seen from the other end that is the other way round. */
+function roundAt([start, end]: [number, number], r: number): string {
+  const [from, to] = mirrored.value ? [seen(end), seen(start)] : [start, end]
+  // What is at one place is still to be seen.
+  const wide = Math.max(4, withinTurn(to - from))
+  const [one, other] = [at(from, r), at(from + wide, r)]
+  return `M${one.x} ${one.y} A${r} ${r} 0 ${wide > 180 ? 1 : 0} 1 ${other.x} ${other.y}`
+}
+const arcPath = computed(() => (props.arc ? roundAt(props.arc, 104) : ''))
 const shown = computed(() => (deg.value === null ? null : seen(deg.value)))
 const flip = () => {
   lookFrom.value = mirrored.value ? props.heldFrom : oppositeView(props, props.heldFrom)
@@ -125,6 +129,7 @@ const words = computed(() =>
         :transform="`rotate(${seen(datum.at * 30)} 150 150)`"
       />
       <path v-if="arcPath" :d="arcPath" class="arc" />
+      <path v-for="(one, i) in over ?? []" :key="i" :d="roundAt(one, 67)" class="over" />
       <path v-if="mark != null" d="M150 72 V36" class="was" :transform="`rotate(${seen(mark)} 150 150)`" />
       <g v-if="shown !== null">
         <path d="M150 34 l-12 -26 h24 z" class="needle" :transform="`rotate(${shown} 150 150)`" />
@@ -174,6 +179,12 @@ const words = computed(() =>
   stroke: var(--brass);
   stroke-width: 14;
   opacity: 0.6;
+}
+.over {
+  fill: none;
+  stroke: var(--out);
+  stroke-width: 12;
+  opacity: 0.7;
 }
 .dial {
   display: grid;
