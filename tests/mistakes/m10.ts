@@ -406,6 +406,15 @@ export const M10_MISTAKES: Mistakes = {
       ['journal-fi inspect', 79.99, 79.965, 79.968],
       /with wear it only becomes less/,
     ),
+    outAt(
+      {
+        what: 'A bearing runs hot before the gear is steady',
+        at: 'run-light',
+        stopped: 'run-load',
+        means: /too little clearance/,
+      },
+      { 'run-up fast shaft, input side 30 min': 92 },
+    ),
     slip('A bearing is colder than the air', 'found-running', ['hot-fi asFound', 12, 55], /it cannot be less/),
   ],
 }

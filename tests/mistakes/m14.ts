@@ -71,6 +71,29 @@ export const M14_MISTAKES: Mistakes = {
       noticed: 'before: cover',
     },
     {
+      what: 'Screws of the gland plate go into a bearing cap',
+      at: 'cap-on-de',
+      does: bench =>
+        bench.does('cap-on-de', { hands: { 'cap-screws@de': 'gland-screws' }, swapped: ['cap-screws@de'] }),
+      says: /Gland plate screws M12 is in the place of Cap screws M12, drive end/,
+      means: /go back to the place they came from/,
+      stopped: 'cap-pull-de',
+      noticed: 'before: cover',
+    },
+    {
+      what: 'The test pressure is let go before its ten minutes are over',
+      at: 'leak-test',
+      does: bench =>
+        bench
+          .tries('caution.read', { step: 'leak-test', caution: 0 })
+          .tries('wait.begun', { step: 'leak-test' })
+          .tries('wait.ended', { step: 'leak-test' }),
+      says: /case under the test pressure/,
+      means: /to go/,
+      stopped: 'leak-test',
+      noticed: AT_ONCE,
+    },
+    {
       what: 'A bearing cap goes on turned round',
       at: 'cap-on-de',
       does: bench => bench.does('cap-on-de', { mates: { 'cap-de': { dots: [1, 0] } } }),

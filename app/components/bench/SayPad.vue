@@ -32,7 +32,7 @@ const rows = computed(() =>
     return {
       ...one,
       now: partState(job.state, ref),
-      count: counted(ref),
+      count: counted(said.value.hands?.[ref] ?? ref),
       isTagged: asks.value.tags.includes(ref),
       bag: asks.value.bags.find(bag => bag.parts[0] === ref),
       shares: asks.value.bags.find(bag => bag.parts.includes(ref) && bag.parts[0] !== ref),

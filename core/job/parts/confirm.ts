@@ -88,7 +88,13 @@ const emptyTrials = (plan: Plan, state: JobState, step: Step): Ref[] =>
 const aidsPaidBy = (plan: Plan, step: Step): Debt[] =>
   plan.sheet.steps.flatMap(one => (one.leaves ?? []).filter(debt => debt.until === step.id && debt.pieces))
 
-function countsOf(plan: Plan, state: JobState, step: Step): Count[] {
+/** What is in a place, or in the hand for it: that is counted in, unless it is of another kind and comes out again. */
+function countedIn({ parts }: Plan, state: JobState, place: Ref, said: Said): Ref[] {
+  const part = partsIn(state, [place])[0] ?? said.hands?.[place] ?? place
+  return parts.get(part)?.part.id === parts.get(place)!.part.id ? [part] : []
+}
+
+function countsOf(plan: Plan, state: JobState, step: Step, said: Said): Count[] {
   const parts = (refs: readonly Ref[] | undefined, way: 'out' | 'in') =>
     (refs ?? []).flatMap((part): Count[] => {
       const one = plan.parts.get(part)!
@@ -96,7 +102,10 @@ function countsOf(plan: Plan, state: JobState, step: Step): Count[] {
     })
   return [
     ...parts(step.removes, 'out'),
-    ...parts(step.fits, 'in'),
+    ...parts(
+      step.fits?.flatMap(place => countedIn(plan, state, place, said)),
+      'in',
+    ),
     ...(step.leaves ?? []).flatMap((debt): Count[] =>
       debt.pieces ? [{ key: countKey(debt.id, 'in'), what: debt.what, way: 'in', item: debt.id }] : [],
     ),
@@ -139,7 +148,7 @@ export function asksOf(plan: Plan, state: JobState, step: Step, said: Said = {})
       .map(bag => ({ ...bag, parts: bag.parts.filter(ref => lifts.includes(ref)) }))
       .filter(bag => bag.parts.length),
     tags: keptBy(plan, step, 'tag').filter(ref => lifts.includes(ref)),
-    counts: countsOf(plan, state, step),
+    counts: countsOf(plan, state, step, said),
     hands: [
       ...places.map(place => ({ place, candidates: inHandFor(plan, state, place) })),
       ...emptyTrials(plan, state, step).map(place => ({

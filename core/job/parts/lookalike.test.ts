@@ -80,6 +80,7 @@ it('is out again once its step is taken up again, and the right one goes in', ()
   one.workUntil('cap-on-de')
   const step = one.plan.steps.get('cap-on-de')!
   one.doStep(step, { hands: { 'cap-screws@de': 'gland-screws' }, swapped: ['cap-screws@de'] })
+  expect(one.folded.state.flags).toEqual([])
   expect(owed(one, 'wrong place')).toMatchObject([
     { what: expect.stringMatching(/^Gland plate screws M12 is in the place of Cap screws M12, drive end/) },
   ])

@@ -93,7 +93,7 @@ const wrongPlaces: Source = ({ plan, state }) =>
         station: 'build',
         what: `${name} is ${trial ? 'on trial ' : ''}in the place of ${plan.parts.get(place)?.name}`,
         why: (renewed ? undefined : part.ifSwapped) ?? 'Parts go back to the place they came from',
-        step: trial ? nextOfTrial(plan, state, ref) : beforeCover(plan, plan.fittedBy.get(ref)?.id),
+        step: trial ? nextOfTrial(plan, state, ref) : beforeCover(plan, plan.fittedBy.get(place)?.id),
         ...(trial ? {} : { wrong: { of: [place], at: plan.fittedBy.get(place)?.id, isIn: true } }),
         settle: { to: 'part', part: ref },
       },
