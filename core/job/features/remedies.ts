@@ -70,8 +70,9 @@ export function doorOf(plan: Plan, state: JobState, result: CheckResult): Door {
   return covered ? { to: 'reopen', step: covered.step.id } : { to: 'remedy' }
 }
 
-/** The cells that are read again: of the place that is named, else of every place that is out, else all. */
+/** The cells that are read again: of the place that is named, else of every place that is out, else all; a run is begun anew. */
 function cellsOut({ worked, places, read }: CheckResult, place: string | undefined): string[] {
+  if (worked.grows) return [...read.keys()]
   const out = [...places.values()].filter(one => one.judgement.verdict === 'Out').map(one => one.cell.place ?? '')
   const named = place === undefined ? out : [place]
   const all = worked.cells.filter(cell => read.has(cell.key))

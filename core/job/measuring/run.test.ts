@@ -88,6 +88,18 @@ describe('a run', () => {
       [...now.places.values()].filter(place => place.judgement.verdict === 'Out').map(place => place.cell.of),
     ).toEqual([['board']])
   })
+  it('is begun anew once that is put right; what was read stays on the record', () => {
+    const one = atRun()
+    keep(one, ...rows('forwards'), { ...rows('backwards')[0]!, texts: ['96', '20', '40', '90', '0'] })
+    expect(result(one).judgement.verdict).toBe('Out')
+    one.act('check.remedied', { check: RUN, moment: 'asLeft', remedy: 'Neutral set again' })
+    expect(one.folded.state.flags).toEqual([])
+    expect(wanted(one)).toEqual(['forwards, 0 min'])
+    one.workUntil()
+    const record = JSON.stringify(recordTables(recordOf(one.plan, one.folded.entries, new Map())))
+    expect(record).toContain('Neutral set again')
+    expect(result(one)).toMatchObject({ complete: true, judgement: { verdict: 'Holds' } })
+  })
   it('holds a column against another of its row', () => {
     const one = atRun()
     const hot = rows('forwards', 15).map(row => ({ ...row, texts: ['40', '20', '90', '90', '0'] }))
