@@ -5,6 +5,7 @@ import { finderOf, namesOf, placeOf, type Figures } from '../demo/figures.ts'
 import { Technician, type Findings } from '../demo/technician.ts'
 import { SUMS_BY_NAME } from '../core/sums/index.ts'
 import { planFor, readSheet, type Check, type Moment, type Sheet, type Variants } from '../core/sheet/index.ts'
+import type { Payloads } from '../core/job/index.ts'
 import { people } from './pump.ts'
 
 // From the checkout's folder, where every test is started: a test of a screen has no address of its file.
@@ -79,3 +80,12 @@ export function worker(
   one.open('T-1', 'Test')
   return one
 }
+
+/** Who works a job that was opened with what earlier ones left or kept of its machine. */
+export const openedWith = (more: Pick<Payloads['job.opened'], 'last' | 'kept'>): typeof Technician =>
+  class extends Technician {
+    override open(equipment: string, complaint: string) {
+      const { sheet, variants } = this.plan
+      this.act('job.opened', { equipment, sheet: sheet.id, version: sheet.version, variants, complaint, ...more })
+    }
+  }

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { figure } from '../../../tests/pump.ts'
-import { sheetNamed, worker } from '../../../tests/sheets.ts'
-import { Technician } from '../../../demo/technician.ts'
+import { openedWith, sheetNamed, worker } from '../../../tests/sheets.ts'
+import type { Technician } from '../../../demo/technician.ts'
 import { examineSheet } from '../../sheet/examination/index.ts'
 import { fromOf, lastWanted, type Check, type CheckMoment, type Sheet } from '../../sheet/index.ts'
 import { SUMS_BY_NAME } from '../../sums/index.ts'
@@ -17,14 +17,7 @@ function hoist(
   figures: Record<string, number> = {},
   sheet = HOIST,
 ): Technician {
-  class Next extends Technician {
-    override open(equipment: string, complaint: string) {
-      const { id, version } = this.plan.sheet
-      const { variants } = this.plan
-      this.act('job.opened', { equipment, sheet: id, version, variants, complaint, ...(last ? { last } : {}) })
-    }
-  }
-  const one = worker(sheet, figures, { limiter: 'none' }, Next)
+  const one = worker(sheet, figures, { limiter: 'none' }, openedWith(last ? { last } : {}))
   one.workUntil('decide')
   return one
 }

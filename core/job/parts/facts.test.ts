@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { refusal } from '../../../tests/pump.ts'
-import { sheetNamed, worker } from '../../../tests/sheets.ts'
-import { Technician } from '../../../demo/technician.ts'
+import { openedWith, sheetNamed, worker } from '../../../tests/sheets.ts'
+import type { Technician } from '../../../demo/technician.ts'
 import { examineSheet } from '../../sheet/examination/index.ts'
 import { SUMS_BY_NAME } from '../../sums/index.ts'
 import { asksOf, lacks, recordOf, sentenceOf, type Payloads } from '../index.ts'
@@ -10,16 +10,8 @@ import { isSameFact } from './facts.ts'
 const HOIST = sheetNamed('lever-hoist')
 
 /** A hoist whose earlier jobs kept this of it. */
-function hoist(kept?: Payloads['job.opened']['kept']): Technician {
-  class Next extends Technician {
-    override open(equipment: string, complaint: string) {
-      const { id, version } = this.plan.sheet
-      const { variants } = this.plan
-      this.act('job.opened', { equipment, sheet: id, version, variants, complaint, ...(kept ? { kept } : {}) })
-    }
-  }
-  return worker(HOIST, {}, { limiter: 'none' }, Next)
-}
+const hoist = (kept?: Payloads['job.opened']['kept']): Technician =>
+  worker(HOIST, {}, { limiter: 'none' }, openedWith(kept ? { kept } : {}))
 const SERIAL = [{ fact: 'serial', text: 'LH 4471' }]
 const isolate = (one: Technician) => one.plan.steps.get('isolate')!
 const says = (one: Technician, facts: Record<string, string>, otherFacts: string[] = []) => {
