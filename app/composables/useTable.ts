@@ -1,9 +1,9 @@
 import {
   cellNamed,
+  checkAt,
+  doubtOf,
   minutesRead,
-  oddnessOf,
   readCell,
-  readDraft,
   readingsOfRow,
   readTable,
   type Cell,
@@ -38,8 +38,7 @@ export function useTable(
     const where = `${place.name}: `
     const read = readCell(place, payload.tries)
     if (!read.ok) return { why: where + read.why }
-    const draft = readDraft(job.plan, result.value, place, read.value)
-    const odd = oddnessOf(draft, place, { found: {}, system: system.value })
+    const odd = doubtOf(checkAt(result.value.check, place), read.value.values[0]![0] as number, null, system.value)
     return odd ? { odd: where + odd } : null
   }
 

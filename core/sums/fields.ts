@@ -29,8 +29,6 @@ export interface NumberField extends Common {
   reference?: 'gauge' | 'absolute'
   /** The unit it is read and shown in at the bench, where it is held in another. */
   shown?: UnitName
-  /** Decimals it is shown with, where they are not its check's. */
-  decimals?: number
   /** How one try of it is read; one figure where it is left out. */
   row?: Row
 }

@@ -4,6 +4,7 @@ import { alias } from 'drizzle-orm/pg-core'
 import { v7 as uuid } from 'uuid'
 import {
   atOf,
+  factsOf,
   openingOf,
   planIn,
   standingOf,
@@ -86,7 +87,7 @@ async function lastFigures(db: Database | Transaction, { id, equipmentTag }: Job
 const JOBS_BACK = 4
 
 /** What earlier jobs read off a machine and kept with it, the newest of each. */
-async function keptFacts(db: Database, tag: string): Promise<{ fact: string; text: string }[]> {
+async function keptFacts(db: Transaction, tag: string): Promise<{ fact: string; text: string }[]> {
   const rows = await db
     .select()
     .from(job)
@@ -186,7 +187,7 @@ const stood = new Map<string, { state: JobState; stands: Standing }>()
 const MOST_STOOD = 2000
 
 /** A job as it stands by its row, of what this process knows of it and what came after. */
-export async function foldedNow(db: Database, row: JobRow): Promise<Kept> {
+export async function foldedNow(db: Database | Transaction, row: JobRow): Promise<Kept> {
   const known = JOBS.notBehind(row)
   if (known) return known
   const kept = await JOBS.at(row, await planOf(db, row), after => entriesAfter(db, row.id, after))
@@ -258,8 +259,9 @@ export async function openJob(
     if (!sheet) return { ok: false, status: 404, refusal: refusals.noSheet({ tag }) }
     const id = uuid()
     const act = uuid()
-    const kept = await keptFacts(db, tag)
-    const last = await leftLast(tx, tag, planFor(sheet, machine.variants).sheet.checks)
+    const plan = planFor(sheet, machine.variants)
+    const kept = factsOf(plan).length ? await keptFacts(tx, tag) : []
+    const last = await leftLast(tx, tag, plan.sheet.checks)
     const [row] = await tx
       .insert(job)
       .values({

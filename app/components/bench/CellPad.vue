@@ -72,9 +72,7 @@ const big = computed(() => {
 })
 /** The place at hand, where it is one of several that are judged by themselves and is out; else all of them are put right. */
 const outHere = computed(() =>
-  !grows.value &&
-  result.value.places.size > 1 &&
-  result.value.places.get(cell.value?.key ?? '')?.judgement.verdict === 'Out'
+  result.value.places.size > 1 && result.value.places.get(cell.value?.key ?? '')?.judgement.verdict === 'Out'
     ? cell.value!.place
     : undefined,
 )

@@ -285,12 +285,7 @@ const account = ({ way, count, short }: (typeof counts.value)[number]) => {
         :lies="bench.step?.lies"
       />
       <p v-for="(laid, i) in placing ? over : []" :key="i" class="soft over" data-test="over">
-        On the inner ring: {{ laid.name }}, {{ laid.finding
-        }}{{
-          laid.toDeg === undefined
-            ? ` at ${clockText(laid.deg)}`
-            : `, ${clockText(laid.deg)} round to ${clockText(laid.toDeg)}`
-        }}.
+        On the inner ring: {{ laid.name }}, {{ laid.finding }} {{ whereText({ ...laid, seenFrom: heldFrom }) }}.
       </p>
     </form>
   </PadFrame>

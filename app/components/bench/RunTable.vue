@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { cellKey, checkAt, readingKey, reduceCell, showFigure, type Cell, type CheckResult } from '~~/core/job'
-import { rowNamed } from '~~/core/sums/bench'
+import { cellKey, checkAt, readingKey, showFigure, type Cell, type CheckResult } from '~~/core/job'
+import { READINGS, rowNamed, steadyKey } from '~~/core/sums/bench'
 import type { RunLine } from '~/components/drawings/RunCurves.vue'
 
 /** A run as it grows: its rows, whether each column is steady yet, and its curves beside those of the other moment. */
@@ -11,56 +11,50 @@ const { system } = useDisplay()
 const check = computed(() => props.result.check)
 const columns = computed(() => check.value.run!.columns)
 const atHand = computed(() => rowNamed(check.value.run!, props.cell?.place ?? ''))
-const isRead = (one: Pick<Cell, 'key'>) => props.result.read.has(one.key)
 
-/** What one cell of a result reads, in the unit of its column. */
-function readIn({ read, worked }: CheckResult, place: string, column: string): number | null {
-  const cell = worked.cells.find(one => one.place === place && one.column === column)
-  const tried = cell && read.get(cell.key)
-  const value = tried && reduceCell(cell, tried)?.value
-  return typeof value === 'number'
-    ? Number(showFigure(value, checkAt(check.value, { column }), system.value).figure)
-    : null
+const keyOf = (place: string, column: string) => cellKey({ field: READINGS, place, column })
+/** What was read in one place of a column, in its own unit; null where nothing was. */
+function readIn({ read }: CheckResult, place: string, column: string): string | null {
+  const value = read.get(keyOf(place, column))?.values[0]?.[0]
+  return typeof value === 'number' ? showFigure(value, checkAt(check.value, { column }), system.value).figure : null
 }
-/** The rows of the way at hand, the newest first. */
+/** The rows of one way, as they follow each other. */
+const rowsOf = ({ worked }: CheckResult, way: string) =>
+  worked.spec.rows![READINGS]!.flatMap(({ name: place }) => {
+    const row = rowNamed(check.value.run!, place)
+    return row?.way === way ? [{ place, minute: row.minute }] : []
+  })
+/** The rows of the way at hand, the newest first; the one at hand may be at a minute of its own. */
 const rows = computed(() => {
-  const way = atHand.value?.way ?? ''
-  const places = props.result.worked.spec.rows!.readings!.map(one => one.name)
-  const all = new Set([...places, ...(props.cell?.place ? [props.cell.place] : [])])
-  return [...all]
-    .flatMap(place => {
-      const row = rowNamed(check.value.run!, place)
-      return row?.way === way ? [{ place, minute: row.minute }] : []
-    })
-    .filter(
-      ({ place }) =>
-        place === props.cell?.place || props.result.worked.cells.some(one => one.place === place && isRead(one)),
-    )
-    .sort((a, b) => b.minute - a.minute)
+  const own = props.cell?.place
+  const there = rowsOf(props.result, atHand.value?.way ?? '')
+  const all =
+    own && atHand.value && !there.some(one => one.place === own) ? [...there, { place: own, ...atHand.value }] : there
+  return all
     .map(({ place, minute }) => ({
       place,
       minute,
       cells: columns.value.map(({ id }) => {
-        const key = cellKey({ field: props.cell?.field ?? 'readings', place, column: id })
+        const key = keyOf(place, id)
         return {
-          key,
-          column: id,
-          says: readIn(props.result, place, id),
+          ...{ key, column: id, says: readIn(props.result, place, id) },
           verdict: props.result.places.get(key)?.judgement.verdict,
         }
       }),
     }))
+    .filter(({ place, cells }) => place === own || cells.some(({ says }) => says !== null))
+    .sort((a, b) => b.minute - a.minute)
 })
 const unitOf = (unit: string) => (unit === '1' ? '' : unit)
 
 /** How fast each column still changes, where the sheet wants it steady. */
 const rates = computed(() => {
   const answer = props.result.worked.answer
-  const way = atHand.value?.way
+  const way = atHand.value?.way ?? ''
   const figures = answer?.ok ? answer.value.figures : []
-  return columns.value.map(({ name, steady }) => {
-    if (!steady) return null
-    const found = figures.find(one => one.key === `steady ${[name, way].filter(Boolean).join(', ')}`)
+  return columns.value.map(column => {
+    if (!column.steady) return null
+    const found = figures.find(one => one.key === steadyKey(column, way))
     if (typeof found?.value !== 'number') return { says: 'too early', verdict: 'Open' as const }
     return found.held?.verdict === 'Holds'
       ? { says: 'steady', verdict: 'Holds' as const }
@@ -75,10 +69,9 @@ const other = computed(() => {
 })
 const linesOf = (result: CheckResult, way: string): RunLine['points'][] =>
   columns.value.map(({ id }) =>
-    result.worked.spec.rows!.readings!.flatMap(({ name }) => {
-      const row = rowNamed(check.value.run!, name)
-      const value = row?.way === way ? readIn(result, name, id) : null
-      return row && value !== null ? [[row.minute, value] as [number, number]] : []
+    rowsOf(result, way).flatMap(({ place, minute }) => {
+      const figure = readIn(result, place, id)
+      return figure === null ? [] : [[minute, Number(figure)] as [number, number]]
     }),
   )
 const curves = computed((): RunLine[] => {

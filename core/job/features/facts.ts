@@ -54,7 +54,7 @@ export const sections = {
   facts: section({
     title: 'What the machine says of itself',
     in: 'work',
-    rows: ({ plan, state, by: signed }) =>
+    rows: ({ plan, state, unseen, by: signed }) =>
       factsOf(plan).flatMap(({ fact }) => {
         const now = state.facts.get(fact.id)
         const before = keptBefore(state, fact.id)
@@ -65,12 +65,12 @@ export const sections = {
             : isSameFact(before, now.text)
               ? 'as it was'
               : `another one: it was ${before}`
-        return [{ what: fact.name, says: now.text, was, ...signed(now) }]
+        return [{ what: fact.name, says: now.text, was, unseen: unseen(now, one => one.text), ...signed(now) }]
       }),
     columns: [
       { head: 'What', width: 4, cell: row => plainText(row.what) },
       { head: 'It says', width: 4, cell: row => figures(row.says) },
-      { head: 'Against the last job', width: 4, cell: row => plainText(row.was) },
+      { head: 'Against the last job', width: 4, cell: row => ({ text: row.was, small: row.unseen }) },
       by(),
     ],
   }),

@@ -25,7 +25,7 @@ const opening = {
   variants: names,
   complaint: { ...words(400), empty: true },
   /** What the last job on this machine left, of what its sheet asks: base units. */
-  last: optional(list(record({ check: id, figure: { ...words(80) }, value: { is: 'number' } } as const), 200)),
+  last: optional(list(record({ check: id, figure: words(80), value: { is: 'number' } } as const), 200)),
   /** Facts of this machine that earlier jobs kept. */
   kept: optional(list(record({ fact: id, text: words(80) } as const), 200)),
 } as const

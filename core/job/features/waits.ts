@@ -90,10 +90,12 @@ const ending = { step: id, why: optional(why) } as const
 const shortOf = (wait: Wait, waiting: Waiting, entry: Done<unknown>): Refusal | null => {
   const until = timedAt(entry)
   if (lengthOf(wait, waiting, until) !== 'short') return null
-  const { least } = endsOf(wait, waiting.begun.since)
+  const { since } = waiting.begun
+  const { least } = endsOf(wait, since)
   return refusals.short({
     what: wait.what,
-    still: stillText(until, least!),
+    // By a clock that stands before the beginning nothing of it has gone.
+    still: stillText(until < since ? since : until, least!),
     wanted: lengthText(wait),
   })
 }

@@ -27,7 +27,8 @@ const kindFaults = ({ kind, ...check }: Check): (string | false)[] => [
   ),
 ]
 
-const turned = ({ min, max, best }: Limits) =>
+/** Whether limits are turned round, or their best figure lies beside them. */
+export const turned = ({ min, max, best }: Limits) =>
   (min !== undefined && max !== undefined && min > max) ||
   (best !== undefined && (best < (min ?? best) || best > (max ?? best)))
 

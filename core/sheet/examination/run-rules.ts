@@ -1,21 +1,21 @@
 import { UNITS } from '../../quantity/index.ts'
-import { MOST_ROWS } from '../../sums/bench/run.ts'
+import { minutesOf, MOST_ROWS } from '../../sums/bench/run.ts'
 import { durationMs } from '../duration.ts'
 import type { Plan } from '../plan.ts'
 import type { Check, Run, RunColumn } from '../types.ts'
+import { turned } from './kind-rules.ts'
 
 type Fault = string | false
 
-const MINUTE = 60_000
 const twice = (words: readonly string[]) => words.find((one, i) => words.indexOf(one) !== i)
-const isTurned = ({ min = -Infinity, max = Infinity }: { min?: number; max?: number }) => min > max
 
-function timeFaults({ for: whole, every, ways = [''] }: Run): Fault[] {
-  const [length, step] = [durationMs(whole), durationMs(every)]
+function timeFaults(run: Run): Fault[] {
+  const { for: whole, every, ways = [''] } = run
+  const { whole: length, every: step } = minutesOf(run)
   const rows = (Math.floor(length / step) + 1) * ways.length
   return [
     !length && 'runs for no time',
-    (!step || step % MINUTE > 0) && `is read every ${every}: say whole minutes`,
+    (!step || step % 1 > 0) && `is read every ${every}: say whole minutes`,
     step > length && `is read every ${every}, and runs for ${whole}`,
     rows > MOST_ROWS && `has ${rows} rows, and a run takes ${MOST_ROWS}: read it at longer intervals`,
     twice(ways) !== undefined && `goes the way “${twice(ways)}” twice`,
@@ -30,7 +30,7 @@ function columnFaults({ columns, for: whole }: Run, check: Check, { id, rise, ..
   return [
     id === 'name' && 'has a column “name”: that is what its rows are called',
     span[0] > span[1] && `has a span that is turned round in ${id}: ${span[0]} to ${span[1]}`,
-    isTurned(limits) && `has limits that are turned round in ${id}`,
+    turned(limits) && `has limits that are turned round in ${id}`,
     rise?.over === id && `holds ${id} over itself`,
     rise !== undefined && !under && `holds ${id} over an unknown column ${rise.over}`,
     under !== undefined &&

@@ -6,7 +6,7 @@ import { roundSum } from './round.ts'
 import { runTableSum } from './run.ts'
 
 export { READINGS, type BenchInput, type BenchSum, type ReadRow } from './define.ts'
-export { minutesOf, rowName, rowNamed, waysOf, type RunRow } from './run.ts'
+export { minutesOf, rowName, rowNamed, steadyKey, waysOf, type RunRow } from './run.ts'
 
 /** Kinds of checks that are ways of measuring, as a sheet names them. */
 export const BENCH_KINDS = ['single', 'endFloat', 'lift', 'round', 'clearance', 'runout', 'asked', 'run'] as const

@@ -117,6 +117,10 @@ const differenceOf = ({ unit }: RunColumn): UnitName => {
   return kind === 'temperature' ? 'K' : BASE_UNIT[kind]
 }
 
+/** The figure that says how fast a column still changes in one way, by its key. */
+export const steadyKey = ({ name }: RunColumn, way: string): string => `steady ${nameIn(name, way)}`
+const nameIn = (name: string, way: string) => [name, way].filter(Boolean).join(', ')
+
 /** What one column came to in one way: its worst readings, whether it is steady, and how that was found. */
 function columnOf(column: RunColumn, way: string, rows: readonly Read[], check: Check, isStopped: boolean) {
   const read = rows.flatMap(({ name, minute, row }) =>
@@ -131,7 +135,7 @@ function columnOf(column: RunColumn, way: string, rows: readonly Read[], check: 
   )
   const [first, last] = [read[0], read.at(-1)]
   if (!first || !last) return { figures: [], working: [] }
-  const what = [column.name, way].filter(Boolean).join(', ')
+  const what = nameIn(column.name, way)
   const base = BASE_UNIT[UNITS[column.unit].kind]
   const greatest = read.reduce((a, b) => (b.value > a.value ? b : a))
   const least = read.reduce((a, b) => (b.value < a.value ? b : a))
@@ -167,7 +171,7 @@ function columnOf(column: RunColumn, way: string, rows: readonly Read[], check: 
       ...(column.steady && !isStopped
         ? [
             {
-              ...{ key: `steady ${what}`, what: `${what}, ${rate}`, value: perHour, decimals: 2 },
+              ...{ key: steadyKey(column, way), what: `${what}, ${rate}`, value: perHour, decimals: 2 },
               held: steadyHeld(column.steady.perHour, slope, check.source),
             },
           ]
@@ -206,9 +210,9 @@ export const runTableSum: BenchSum = {
     readings(
       check,
       Object.fromEntries(
-        check.run!.columns.map(({ id, name, unit, span, decimals }): [string, Field] => [
+        check.run!.columns.map(({ id, name, unit, span }): [string, Field] => [
           id,
-          { type: 'number', label: name, unit: BASE_UNIT[UNITS[unit].kind], shown: unit, span, decimals },
+          { type: 'number', label: name, unit: BASE_UNIT[UNITS[unit].kind], shown: unit, span },
         ]),
       ),
     ),
