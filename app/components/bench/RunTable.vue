@@ -45,6 +45,9 @@ const rows = computed(() => {
     .filter(({ place, cells }) => place === own || cells.some(({ says }) => says !== null))
     .sort((a, b) => b.minute - a.minute)
 })
+/** Every column has its ink, in the table's head as in the curves. */
+const INKS = ['blue-ink', 'brass', 'holds', 'thin', 'soft', 'ink'] as const
+const inkOf = (i: number) => INKS[i % INKS.length]!
 const unitOf = (unit: string) => (unit === '1' ? '' : unit)
 
 /** How fast each column still changes, where the sheet wants it steady. */
@@ -58,7 +61,10 @@ const rates = computed(() => {
     if (typeof found?.value !== 'number') return { says: 'too early', verdict: 'Open' as const }
     return found.held?.verdict === 'Holds'
       ? { says: 'steady', verdict: 'Holds' as const }
-      : { says: `${Number(found.value) > 0 ? '+' : ''}${found.value.toFixed(1)} an hour`, verdict: 'Open' as const }
+      : {
+          says: `${found.value > 0 ? '+' : ''}${found.value.toFixed(found.value > -10 && found.value < 10 ? 1 : 0)}/h`,
+          verdict: 'Open' as const,
+        }
   })
 })
 
@@ -78,7 +84,7 @@ const curves = computed((): RunLine[] => {
   const way = atHand.value?.way ?? ''
   const before = other.value ? linesOf(other.value, way) : []
   return linesOf(props.result, way).map((points, i) => ({
-    ...{ name: columns.value[i]!.name, unit: columns.value[i]!.unit, points },
+    ...{ name: columns.value[i]!.name, unit: columns.value[i]!.unit, ink: inkOf(i), points },
     before: before[i] ?? [],
   }))
 })
@@ -92,6 +98,7 @@ const curves = computed((): RunLine[] => {
           <tr>
             <th scope="col">min</th>
             <th v-for="(one, i) in columns" :key="one.id" scope="col">
+              <i class="ink" :style="{ background: `var(--${inkOf(i)})` }" />
               {{ one.name }} <span class="unit">{{ unitOf(one.unit) }}</span>
               <small v-if="rates[i]" class="rate" data-test="rate">
                 <VerdictMark :verdict="rates[i].verdict" :word="false" /> {{ rates[i].says }}
@@ -140,7 +147,7 @@ thead th {
   position: sticky;
   top: 0;
   background: var(--chalk);
-  font: 500 14px/1.15 var(--words);
+  font: 500 14px/1.1 var(--heads);
   color: var(--soft);
   text-align: right;
   vertical-align: bottom;
@@ -168,6 +175,12 @@ td .el-button {
 td.here .el-button {
   outline: 2px solid var(--brass);
   outline-offset: -2px;
+}
+.ink {
+  display: block;
+  width: 26px;
+  height: 4px;
+  margin: 0 0 3px auto;
 }
 .rate {
   display: block;

@@ -5,6 +5,8 @@ import type { EChartsOption } from 'echarts'
 export interface RunLine {
   name: string
   unit: string
+  /** The colour it is drawn in, by its name. */
+  ink: string
   /** Minute and figure. */
   points: [minute: number, figure: number][]
   before: [minute: number, figure: number][]
@@ -19,13 +21,12 @@ const strips = computed(() =>
   })),
 )
 const HIGH = 96
-const height = computed(() => 34 + strips.value.length * HIGH)
+const height = computed(() => 14 + strips.value.length * HIGH)
 const end = computed(() =>
   Math.max(1, ...props.lines.flatMap(one => [...one.points, ...one.before].map(([minute]) => minute))),
 )
-const INKS = ['blue-ink', 'brass-ink', 'holds', 'soft', 'thin', 'ink'] as const
 const option = (colour: (name: string) => string): EChartsOption => ({
-  grid: strips.value.map((_, i) => ({ left: 46, right: 150, top: 14 + i * HIGH, height: HIGH - 26 })),
+  grid: strips.value.map((_, i) => ({ left: 46, right: 20, top: 14 + i * HIGH, height: HIGH - 26 })),
   xAxis: strips.value.map((_, i) => ({
     ...{ type: 'value' as const, gridIndex: i, min: 0, max: end.value, splitLine: { show: false } },
     axisLabel: {
@@ -41,8 +42,8 @@ const option = (colour: (name: string) => string): EChartsOption => ({
     axisLabel: { color: colour('soft'), hideOverlap: true },
   })),
   series: strips.value.flatMap(({ lines }, strip) =>
-    lines.flatMap((line, i) => {
-      const ink = colour(INKS[i % INKS.length]!)
+    lines.flatMap(line => {
+      const ink = colour(line.ink)
       const common = { type: 'line' as const, xAxisIndex: strip, yAxisIndex: strip, itemStyle: { color: ink } }
       return [
         {
@@ -50,15 +51,6 @@ const option = (colour: (name: string) => string): EChartsOption => ({
           data: line.points,
           symbolSize: 6,
           lineStyle: { color: ink, width: 2.5 },
-          endLabel: {
-            show: true,
-            formatter: line.name,
-            color: ink,
-            fontSize: 12,
-            width: 138,
-            overflow: 'truncate' as const,
-          },
-          labelLayout: { moveOverlap: 'shiftY' as const },
         },
         {
           ...common,
