@@ -6,6 +6,7 @@ import type { SignedInPerson } from '../shared/answers.ts'
 import type { Database, Transaction } from '../server/db/client.ts'
 import { takeLabels } from '../server/db/labels.ts'
 import { append } from '../server/db/append.ts'
+import { writeService } from '../server/db/services.ts'
 import { addPerson } from '../server/db/people.ts'
 import { changeSite } from '../server/db/site.ts'
 import { area, equipment, equipmentState, job } from '../server/db/schema.ts'
@@ -13,6 +14,7 @@ import { librarySheets, shelveLibrary } from '../server/db/library.ts'
 import { SOUND } from './figures.ts'
 import { wornFindings } from './findings.ts'
 import { Technician } from './technician.ts'
+import { SERVICES } from './services.ts'
 import { AREAS, FLEET, PEOPLE, sheetOf, SITE_NAME, type DemoMachine, type Overhaul } from './thornmere.ts'
 
 const DAY_MIN = 24 * 60
@@ -111,6 +113,13 @@ export async function loadThornmere(db: Database): Promise<boolean> {
     let labels = 0
     for (const { machine, one } of past)
       await overhaul(tx, machine, sheets.get(sheetOf(machine))!, one, people[0]!, people[2]!, () => ++labels)
+    for (const [tag, services] of Object.entries(SERVICES))
+      for (const { service, on, hours, uses = {}, note = '' } of services) {
+        const doneAt = `${on}T10:00:00.000Z`
+        const told = { id: uuid(), service, doneAt, hoursRun: hours, uses, note }
+        const refused = await writeService(tx, tag, told, people[0]!, doneAt)
+        if (refused) throw new Error(`${tag}, ${on}: ${sentenceOf(refused)}`)
+      }
     await takeLabels(tx, labels)
   })
   return true

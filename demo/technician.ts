@@ -195,6 +195,7 @@ export class Technician {
     if (at.to === 'wait') this.wait(step)
     else if (at.to === 'mark') this.mark(at.mate)
     else if (at.to === 'axis') this.choose(at.axis)
+    else if (at.to === 'child') this.act('child.none', { part: at.part, why: 'Sound as it came out' })
     else if (at.to === 'decide') this.decideAll()
     else if (at.to === 'reading') this.measure(this.plan.checks.get(at.check)!, at.moment)
     else if (at.to === 'slackening') this.slacken(at.joint)

@@ -1,6 +1,7 @@
 import type { AnyEntry, Competence, EntryKind, LastFigures, Refusal, Role, Standing } from '../core/job/index.ts'
 import type { Moment, ShelfSheet, Variants } from '../core/sheet/index.ts'
-import type { NextOverhaul } from '../core/wear/next.ts'
+import type { NextDue } from '../core/wear/next.ts'
+import type { ServiceStand } from '../core/wear/services.ts'
 import type { Verdict } from '../core/verdict.ts'
 
 /** What crosses the wire, said once for both sides. */
@@ -67,7 +68,9 @@ export interface YardMachine {
   openJob: { id: string; number: number } | null
   worst: { check: string; verdict: Verdict; share: number | null } | null
   /** Null: never overhauled here, so there is nothing to count from. */
-  next: NextOverhaul | null
+  next: NextDue | null
+  /** What is done between overhauls. */
+  services: ServiceStand[]
 }
 
 export interface YardArea {
@@ -77,7 +80,16 @@ export interface YardArea {
 }
 
 export interface MachineAnswer {
-  equipment: { tag: string; name: string; line: string; hoursRun: number; variants: Variants }
+  equipment: {
+    tag: string
+    name: string
+    line: string
+    hoursRun: number
+    uses: Record<string, number>
+    variants: Variants
+  }
+  /** What was done between overhauls, the newest first. */
+  serviced: ServiceRow[]
   /** When the hours were last read, and by whom; by nobody where that was in the shell. Null: never since it was put in the yard. */
   hoursRead: { at: string; by: string | null } | null
   sheet: SheetName
@@ -97,6 +109,20 @@ export interface MachineAnswer {
   }[]
   fitted: { partRef: string; asNew: boolean; fittedAt: string; number: number }[]
   past: PastJob[]
+}
+
+/** A service between overhauls, as it was written down. */
+export interface ServiceRow {
+  id: string
+  serviceId: string
+  name: string
+  doneAt: string
+  by: { id: string; name: string }
+  hours: number
+  uses: Record<string, number>
+  note: string
+  /** Written down by mistake: by whom it was withdrawn. It counts for nothing. */
+  withdrawnBy: string | null
 }
 
 export interface PastJob {

@@ -213,10 +213,33 @@ export const siteSchema = Joi.object<{
 export const labelsSchema = Joi.object<{ count: number }>({
   count: Joi.number().integer().min(1).max(50).required(),
 }).required()
-/** Hours run, as a meter shows them. */
-export const hoursSchema = Joi.object<{ hoursRun: number }>({
-  hoursRun: Joi.number().integer().min(0).max(2_000_000).required(),
+const count = Joi.number().integer().min(0).max(2_000_000)
+const uses = Joi.object<Record<string, number>>().pattern(words(60), count.required()).max(12)
+/** What the meters of a machine show: hours run, and what else is counted. */
+export const hoursSchema = Joi.object<{ hoursRun: number; uses?: Record<string, number> }>({
+  hoursRun: count.required(),
+  uses,
 }).required()
+/** A service between overhauls. Its id is made where it is written down: sent twice, it is one. */
+export const serviceSchema = Joi.object<{
+  id: string
+  service: string
+  doneAt: string
+  hoursRun: number
+  uses: Record<string, number>
+  note: string
+}>({
+  id: uuid(TIMED_ID).required(),
+  service: words(80).required(),
+  doneAt: moment.required(),
+  hoursRun: count.required(),
+  uses: uses.default({}),
+  note: words(400).allow('').default(''),
+}).required()
+/** A sub-assembly that goes to a job of its own. */
+export const childSchema = Joi.object<{ part: string }>({ part: words(80).required() }).required()
+/** A service that was written down by mistake counts for nothing. */
+export const withdrawalSchema = Joi.object<{ withdrawn: true }>({ withdrawn: Joi.valid(true).required() }).required()
 export const tagSchema = words(40).required()
 export const idSchema = uuid().required()
 export const sheetNameSchema = Joi.object<SheetName>({

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { SiteSettings, YardArea } from '~~/shared/answers'
 import { askOrKept } from '~/device/answers'
+import { dueOn } from '~/say/due'
 
 definePageMeta({ asks: ['/api/yard', '/api/site'] })
 
@@ -78,8 +79,7 @@ const shown = computed(() => {
       ...area,
       machines: area.machines.filter(
         one =>
-          words.value.get(one)!.includes(sought) &&
-          (only.value === 'all' || (one.next !== null && one.next.weeks <= 8)),
+          words.value.get(one)!.includes(sought) && (only.value === 'all' || (dueOn(one)[0]?.next.weeks ?? 99) <= 8),
       ),
     }))
     .filter(area => area.machines.length)

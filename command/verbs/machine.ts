@@ -1,7 +1,7 @@
 import { defineCommand } from 'citty'
 import { sentenceOf } from '../../core/refusal.ts'
 import { hoursSchema } from '../../shared/schemas.ts'
-import { addMachine, readHours } from '../../server/db/fleet.ts'
+import { addMachine, readMeters } from '../../server/db/fleet.ts'
 import { appUrl, databaseArg, knownDatabase, withDatabase } from '../place.ts'
 import { Plain, say } from '../plain.ts'
 
@@ -66,7 +66,7 @@ const hours = defineCommand({
     const { error, value } = hoursSchema.validate({ hoursRun: whole(args.hours, 'Hours run') })
     if (error) throw new Plain(`That does not fit: ${error.message}.`)
     const refused = await withDatabase(appUrl(await knownDatabase(args.database)), db =>
-      readHours(db, args.tag, value.hoursRun, null),
+      readMeters(db, args.tag, value, null),
     )
     if (refused) throw new Plain(sentenceOf(refused))
     say(`${args.tag} has run ${args.hours} hours. What is next follows from that.`)

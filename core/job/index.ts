@@ -109,6 +109,8 @@ export {
   COMPETENCES,
   type Competence,
 } from './ledger/competence.ts'
+export { childStands, type ChildState } from './parts/children.ts'
+export { benchRefusal } from './features/children.ts'
 export {
   endsOf,
   lengthText,

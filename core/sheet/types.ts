@@ -60,10 +60,32 @@ export interface Sheet {
   complaints?: Words[]
 }
 
-/** How often it is looked after: whichever comes first. */
+/** How often it is overhauled: whichever comes first. */
 export interface Service {
   hours: number
   months: number
+  /** What is done to it between overhauls. */
+  also?: LesserService[]
+}
+
+/** How often something is done: whichever comes first of what is said. */
+export interface Interval {
+  hours?: number
+  months?: number
+  /** By use: so many `of` something that is counted, such as starts or lifts. */
+  uses?: { every: number; of: Words }
+}
+
+/** Something that has an interval of its own, such as a change of oil or a yearly examination. */
+export interface LesserService extends Interval {
+  id: Id
+  /** As it is said once it is done: `oil changed`. */
+  name: Words
+  /** The step of an overhaul that does it as well. Without one an overhaul does not count for it. */
+  step?: Id
+  /** Who may do it, where not everybody may. */
+  doer?: Pick<Doer, 'by' | 'of'>
+  when?: When
 }
 
 /** An item whose values may still hang on an axis: only its name can be relied on. */
@@ -299,7 +321,16 @@ export interface Part {
   joins?: Join[]
   /** Of a connection: its open ends are capped while it is off, and the caps are counted out before it goes back. */
   capped?: boolean
+  /** Of a sub-assembly: it may go to a bench of its own while it is off, by a sheet of its own. */
+  bench?: OwnBench
   when?: When
+}
+
+/** The sheet a sub-assembly is overhauled by, in a job of its own. */
+export interface OwnBench {
+  sheet: Id
+  /** What of that sheet's choices it is; its first ones where they are left out. */
+  variants?: Variants
 }
 
 /** Where one end of a wire, hose, pipe or sensor goes. */

@@ -1,9 +1,11 @@
 import type { AppendAnswer, Person, RefusedAnswer, SentEntry, SignedInPerson } from '../../shared/answers.ts'
-import { isSameGround, takeIn, wantsPin, type AnyEntry } from '../../core/job/index.ts'
+import { ACTS, isSameGround, takeIn, wantsPin, type AnyEntry } from '../../core/job/index.ts'
 import { refusalsAbout } from '../../core/refusal.ts'
+import { sorted } from './canonical.ts'
 import { checkClaims, checked, doersOf, isPlain, Refused, type RefusalStatus } from './claims.ts'
 import type { Database, Transaction } from './client.ts'
 import { FoldedJobs, JOBS, projectionOf, type Kept } from './folded.ts'
+import { wordToParent } from './parent.ts'
 import { addEntries, addIfLastIs, entriesAfter, iso, lockedJob } from './ledger.ts'
 import { writeEquipmentState, writeProjections } from './projections.ts'
 import { planOf } from './sheets.ts'
@@ -11,22 +13,12 @@ import { within } from '../live/turns.ts'
 
 export type Appended = ({ kept: true } & AppendAnswer) | ({ kept: false; status: RefusalStatus } & RefusedAnswer)
 
-/** Two ledgers may hold the same act in another key order; PostgreSQL keeps jsonb keys in its own. */
+/** Two ledgers may hold the same act in another key order. */
 const sameJson = (a: unknown, b: unknown): boolean => JSON.stringify(sorted(a)) === JSON.stringify(sorted(b))
-const sorted = (value: unknown): unknown =>
-  Array.isArray(value)
-    ? value.map(sorted)
-    : value && typeof value === 'object'
-      ? Object.fromEntries(
-          Object.entries(value)
-            .filter(([, one]) => one !== undefined)
-            .sort(([a], [b]) => (a < b ? -1 : 1))
-            .map(([key, one]) => [key, sorted(one)]),
-        )
-      : value
 
 const refusals = refusalsAbout('sent', {
   taken: () => 'That entry number is taken by another act. Reload the job and do the act again.',
+  ownOnly: () => 'That is written by the server itself, when the job it tells of is opened, signed or cancelled.',
   pin: () => 'That is given with a PIN: whoever signs it gives theirs.',
   noJob: () => 'There is no such job. It may belong to another site; go back to the bench list.',
 })
@@ -36,10 +28,13 @@ export interface Arrival {
   /** The server's clock; a past that is loaded arrives when it was made. */
   at: (one: SentEntry) => string
   signed: boolean
+  /** Written by the server itself, which alone writes some kinds. */
+  isOwn?: true
 }
 const now = () => new Date().toISOString()
 export const PLAIN: Arrival = { at: now, signed: false }
 export const SIGNED: Arrival = { at: now, signed: true }
+export const OWN: Arrival = { at: now, signed: true, isOwn: true }
 
 /** What of this was sent before, by its number. */
 function knownAmong(entries: readonly AnyEntry[], fresh: readonly SentEntry[]): Map<string, AnyEntry> {
@@ -69,6 +64,7 @@ function judge(
   const fresh: AnyEntry[] = []
   const answers = sent.map(raw => {
     const doer = doerOf(raw)
+    if (ACTS[raw.kind].serverOnly && !arrival.isOwn) throw new Refused(403, refusals.ownOnly(), raw.id)
     const one = checked(() => [...before.folded.entries, ...fresh], raw, doer)
     const first = known.get(one.id)
     if (first) {
@@ -129,6 +125,12 @@ async function write(
     ...writeProjections(tx, row, before.projected, after.projected!),
   ])
   await writeEquipmentState(tx, row, before.projected, after.projected!, state)
+  const word = wordToParent(jobId, after.folded.entries, fresh)
+  // What its parent has no place for any more is not said: it was signed or cancelled since, or the part is another.
+  if (word)
+    await write(tx, word.parent, by, [word.entry], OWN, new FoldedJobs(), null).catch(error => {
+      if (!(error instanceof Refused)) throw error
+    })
   return judged
 }
 
@@ -138,8 +140,9 @@ export const appendIn = async (
   jobId: string,
   by: SignedInPerson,
   sent: SentEntry[],
+  arrival = PLAIN,
 ): Promise<Extract<Appended, { kept: true }>> =>
-  (await write(tx, jobId, by, sent, PLAIN, new FoldedJobs(), null)).answer
+  (await write(tx, jobId, by, sent, arrival, new FoldedJobs(), null)).answer
 
 const isDoubled = (error: unknown): boolean => {
   const { code, cause } = error as { code?: string; cause?: unknown }

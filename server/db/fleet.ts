@@ -1,19 +1,18 @@
-import { and, asc, desc, eq, isNull, max, sql } from 'drizzle-orm'
+import { and, asc, desc, eq, max, sql } from 'drizzle-orm'
 import { v7 as uuid } from 'uuid'
 import type { MachineAnswer, YardArea } from '../../shared/answers.ts'
 import { refusalsAbout, type Refusal } from '../../core/refusal.ts'
 import { fullVariants, type Moment } from '../../core/sheet/index.ts'
-import type { Database } from './client.ts'
+import type { Database, Transaction } from './client.ts'
 import { noSuchMachine, pastJobs } from './jobs.ts'
 import { area, buildSheet, equipment, equipmentState, fittedPart, hoursRead, job, person, reading } from './schema.ts'
 import { machineStanding } from './projections.ts'
 import { newestSheet, newestSheets, planOn } from './sheets.ts'
-import { whatIsNext } from '../../core/wear/next.ts'
+import { dueAfter, servicesOf } from '../../core/wear/services.ts'
+import { lastServices, lessThanBefore, serviced } from './services.ts'
 
 const refusals = refusalsAbout('machine', {
   taken: ({ tag }: { tag: string }) => `There is a machine ${tag} already. Check the tag on its plate.`,
-  hours: ({ tag, had }: { tag: string; had: number }) =>
-    `${tag} had ${had} hours already when it was last worked on. Read the meter again; a new meter counts on from the old one: add its hours to those.`,
   area: ({ area, known }: { area: string; known: string }) => `There is no area ${area}. There are: ${known}.`,
   sheet: ({ sheet, known }: { sheet: string; known: string }) =>
     `There is no build sheet ${sheet}. There are: ${known}.`,
@@ -23,7 +22,7 @@ const refusals = refusalsAbout('machine', {
 
 /** The yard: areas with their machines, how each stands and what is next. */
 export async function yard(db: Database, now: string): Promise<YardArea[]> {
-  const [areas, machines, sheets] = await Promise.all([
+  const [areas, machines, sheets, done] = await Promise.all([
     db.select().from(area).orderBy(asc(area.position)),
     db
       .select({
@@ -35,7 +34,9 @@ export async function yard(db: Database, now: string): Promise<YardArea[]> {
         variants: equipment.variants,
         hoursRun: equipment.hoursRun,
         hoursPerWeek: equipment.hoursPerWeek,
+        uses: equipment.uses,
         lastOverhaulHours: equipmentState.lastOverhaulHours,
+        lastOverhaulUses: equipmentState.lastOverhaulUses,
         lastOverhaulAt: equipmentState.lastOverhaulAt,
         openJobId: equipmentState.openJobId,
         openJobNumber: equipmentState.openJobNumber,
@@ -47,6 +48,7 @@ export async function yard(db: Database, now: string): Promise<YardArea[]> {
       .leftJoin(equipmentState, eq(equipmentState.equipmentTag, equipment.tag))
       .orderBy(asc(equipment.tag)),
     newestSheets(db),
+    lastServices(db),
   ])
   const standing = new Map(areas.map(({ id }) => [id, [] as typeof machines]))
   for (const row of machines) standing.get(row.areaId)!.push(row)
@@ -55,14 +57,18 @@ export async function yard(db: Database, now: string): Promise<YardArea[]> {
     name,
     machines: standing.get(id)!.map(one => {
       const { whole } = planOn(sheets.get(one.sheetId)!, one.variants)
-      const hoursSince = one.lastOverhaulHours === null ? null : one.hoursRun - one.lastOverhaulHours
+      const { hoursRun, hoursPerWeek, uses } = one
+      const meters = { hoursRun, hoursPerWeek, uses }
+      const overhaul = one.lastOverhaulAt
+        ? { at: one.lastOverhaulAt, hours: one.lastOverhaulHours, uses: one.lastOverhaulUses ?? {} }
+        : null
       return {
         tag: one.tag,
         name: one.name,
         line: one.line,
         family: whole.title,
-        hoursRun: one.hoursRun,
-        hoursSince,
+        hoursRun,
+        hoursSince: one.lastOverhaulHours === null ? null : hoursRun - one.lastOverhaulHours,
         lastOverhaulAt: one.lastOverhaulAt,
         openJob: one.openJobId ? { id: one.openJobId, number: one.openJobNumber! } : null,
         worst: one.worstVerdict
@@ -72,16 +78,8 @@ export async function yard(db: Database, now: string): Promise<YardArea[]> {
               share: one.worstShare,
             }
           : null,
-        next:
-          hoursSince === null || !one.lastOverhaulAt
-            ? null
-            : whatIsNext({
-                hoursSince,
-                hoursPerWeek: one.hoursPerWeek,
-                lastOverhaulAt: one.lastOverhaulAt,
-                service: whole.service,
-                now,
-              }),
+        next: dueAfter(whole.service, overhaul, meters, now),
+        services: servicesOf(whole.service, done.get(one.tag) ?? new Map(), overhaul, meters, now),
       }
     }),
   }))
@@ -89,7 +87,7 @@ export async function yard(db: Database, now: string): Promise<YardArea[]> {
 
 /** One machine: its newest readings, what sits in every place and since when, and its past jobs. */
 export async function machine(db: Database, tag: string): Promise<MachineAnswer | null> {
-  const [[row], [meter], readings, standing, fitted, past] = await Promise.all([
+  const [[row], [meter], readings, standing, fitted, past, services] = await Promise.all([
     db
       .select({ equipment, version: max(buildSheet.version) })
       .from(equipment)
@@ -132,6 +130,7 @@ export async function machine(db: Database, tag: string): Promise<MachineAnswer 
       .where(eq(fittedPart.equipmentTag, tag))
       .orderBy(desc(fittedPart.fittedAt)),
     pastJobs(db, tag),
+    serviced(db, tag),
   ])
   if (!row) return null
   return {
@@ -142,29 +141,37 @@ export async function machine(db: Database, tag: string): Promise<MachineAnswer 
     standing: standing.map(({ checkId, cell, value, verdict, share }) => ({ checkId, cell, value, verdict, share })),
     fitted,
     past,
+    serviced: services,
   }
 }
 
 /**
- * Sets the running hours of a machine, with who read them and when; `by` is null from the shell. Refused in words: no such
- * machine, or fewer hours than the work on it says it had.
+ * Sets what the meters of a machine show, with who read them and when; `by` is null from the shell. Refused in words: no such
+ * machine, or less than the work on it says it had.
  */
-export async function readHours(db: Database, tag: string, hours: number, by: string | null): Promise<Refusal | null> {
+export async function readMeters(
+  db: Database,
+  tag: string,
+  { hoursRun, uses = {} }: { hoursRun: number; uses?: Record<string, number> },
+  by: string | null,
+): Promise<Refusal | null> {
   return db.transaction(async tx => {
     const [row] = await tx.select().from(equipment).where(eq(equipment.tag, tag)).for('update')
     if (!row) return noSuchMachine(tag)
-    const [last] = await tx
-      .select({ hours: max(job.hoursAtOpen) })
-      .from(job)
-      .where(and(eq(job.equipmentTag, tag), isNull(job.cancelledAt)))
-    if (hours < (last?.hours ?? 0)) return refusals.hours({ tag, had: last!.hours! })
-    await tx.insert(hoursRead).values({ id: uuid(), equipmentTag: tag, hours, readBy: by, readAt: sql`now()` })
-    await tx.update(equipment).set({ hoursRun: hours }).where(eq(equipment.tag, tag))
+    const less = await lessThanBefore(tx, tag, { hoursRun, uses })
+    if (less) return less
+    await tx
+      .insert(hoursRead)
+      .values({ id: uuid(), equipmentTag: tag, hours: hoursRun, readBy: by, readAt: sql`now()` })
+    await tx
+      .update(equipment)
+      .set({ hoursRun, uses: { ...row.uses, ...uses } })
+      .where(eq(equipment.tag, tag))
     return null
   })
 }
 
-export const areas = (db: Database) => db.select().from(area).orderBy(asc(area.position))
+export const areas = (db: Database | Transaction) => db.select().from(area).orderBy(asc(area.position))
 
 /** Adds an area behind the others; false when the name is taken. */
 export async function addArea(db: Database, id: string, name: string): Promise<boolean> {
@@ -173,7 +180,10 @@ export async function addArea(db: Database, id: string, name: string): Promise<b
 }
 
 /** Adds a machine to the yard. Refused in words: an unknown area or sheet, a choice the sheet does not offer, a tag that is taken. */
-export async function addMachine(db: Database, row: typeof equipment.$inferInsert): Promise<Refusal | null> {
+export async function addMachine(
+  db: Database | Transaction,
+  row: typeof equipment.$inferInsert,
+): Promise<Refusal | null> {
   const known = await areas(db)
   if (!known.some(one => one.id === row.areaId))
     return refusals.area({ area: row.areaId, known: known.map(one => one.id).join(', ') || 'none yet' })

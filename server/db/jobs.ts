@@ -3,6 +3,7 @@ import { and, asc, count, desc, eq, inArray, isNotNull, isNull, ne, notExists, s
 import { alias } from 'drizzle-orm/pg-core'
 import { v7 as uuid } from 'uuid'
 import {
+  type Payloads,
   atOf,
   factsOf,
   openingOf,
@@ -237,7 +238,7 @@ const refusals = refusalsAbout('opening', {
 export const noSuchMachine = (tag: string): Refusal => refusals.noMachine({ tag })
 
 export type Opening =
-  { ok: true; id: string; number: number } | { ok: false; status: 404 | 409; refusal: Refusal; job?: string }
+  { ok: true; id: string; number: number } | { ok: false; status: 404 | 409 | 422; refusal: Refusal; job?: string }
 
 /** Opens a job on a machine with the newest sheet of its family. One machine has one open job. */
 export async function openJob(
@@ -247,47 +248,59 @@ export async function openJob(
   by: SignedInPerson,
   at: string,
 ): Promise<Opening> {
-  return db.transaction(async (tx): Promise<Opening> => {
-    const [machine] = await tx.select().from(equipment).where(eq(equipment.tag, tag)).for('update')
-    if (!machine) return { ok: false, status: 404, refusal: noSuchMachine(tag) }
-    const [open] = await tx
-      .select()
-      .from(job)
-      .where(and(eq(job.equipmentTag, tag), isNull(job.signedAt), isNull(job.cancelledAt)))
-    if (open) return { ok: false, status: 409, refusal: refusals.isOpen({ tag, job: open.number }), job: open.id }
-    const sheet = await newestSheet(tx, machine.sheetId)
-    if (!sheet) return { ok: false, status: 404, refusal: refusals.noSheet({ tag }) }
-    const id = uuid()
-    const act = uuid()
-    const plan = planFor(sheet, machine.variants)
-    const kept = factsOf(plan).length ? await keptFacts(tx, tag) : []
-    const last = await leftLast(tx, tag, plan.sheet.checks)
-    const [row] = await tx
-      .insert(job)
-      .values({
-        id,
-        equipmentTag: tag,
-        sheetId: sheet.id,
-        sheetVersion: sheet.version,
-        variants: machine.variants,
-        complaint,
-        hoursAtOpen: machine.hoursRun,
-        openedAt: at,
-      })
-      .returning()
-    await appendIn(tx, id, by, [
-      {
-        id: act,
-        act,
-        kind: 'job.opened',
-        madeAt: at,
-        payload: {
-          ...{ equipment: tag, sheet: sheet.id, version: sheet.version, variants: machine.variants, complaint },
-          ...(last.length ? { last } : {}),
-          ...(kept.length ? { kept } : {}),
-        },
+  return db.transaction(tx => openJobIn(tx, tag, complaint, by, at))
+}
+
+/** The same inside a transaction of somebody else's; of one that is the bench of a part, with the job that came off. */
+export async function openJobIn(
+  tx: Transaction,
+  tag: string,
+  complaint: string,
+  by: SignedInPerson,
+  at: string,
+  parent?: Payloads['job.opened']['parent'],
+): Promise<Opening> {
+  const [machine] = await tx.select().from(equipment).where(eq(equipment.tag, tag)).for('update')
+  if (!machine) return { ok: false, status: 404, refusal: noSuchMachine(tag) }
+  const [open] = await tx
+    .select()
+    .from(job)
+    .where(and(eq(job.equipmentTag, tag), isNull(job.signedAt), isNull(job.cancelledAt)))
+  if (open) return { ok: false, status: 409, refusal: refusals.isOpen({ tag, job: open.number }), job: open.id }
+  const sheet = await newestSheet(tx, machine.sheetId)
+  if (!sheet) return { ok: false, status: 404, refusal: refusals.noSheet({ tag }) }
+  const id = uuid()
+  const act = uuid()
+  const plan = planFor(sheet, machine.variants)
+  const kept = factsOf(plan).length ? await keptFacts(tx, tag) : []
+  const last = await leftLast(tx, tag, plan.sheet.checks)
+  const [row] = await tx
+    .insert(job)
+    .values({
+      id,
+      equipmentTag: tag,
+      sheetId: sheet.id,
+      sheetVersion: sheet.version,
+      variants: machine.variants,
+      complaint,
+      hoursAtOpen: machine.hoursRun,
+      usesAtOpen: machine.uses,
+      openedAt: at,
+    })
+    .returning()
+  await appendIn(tx, id, by, [
+    {
+      id: act,
+      act,
+      kind: 'job.opened',
+      madeAt: at,
+      payload: {
+        ...{ equipment: tag, sheet: sheet.id, version: sheet.version, variants: machine.variants, complaint },
+        ...(last.length ? { last } : {}),
+        ...(kept.length ? { kept } : {}),
+        ...(parent ? { parent } : {}),
       },
-    ])
-    return { ok: true, id, number: row!.number }
-  })
+    },
+  ])
+  return { ok: true, id, number: row!.number }
 }

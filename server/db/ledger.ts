@@ -31,14 +31,14 @@ export async function entriesAfter(db: Database | Transaction, jobId: string, se
 /** What an append needs of its job, with the row locked until the end of the transaction. */
 export async function lockedJob(tx: Transaction, id: string): Promise<LockedJob | undefined> {
   const [row] = await tx.execute<LockedJob & Record<string, unknown>>(sql`
-    select id, equipment_tag as "equipmentTag", sheet_id as "sheetId", sheet_version as "sheetVersion", variants,
+    select id, number, equipment_tag as "equipmentTag", sheet_id as "sheetId", sheet_version as "sheetVersion", variants,
            signed_at as "signedAt", cancelled_at as "cancelledAt", last_seq as "lastSeq"
     from job where id = ${id} for update`)
   return row
 }
 export type LockedJob = Pick<
   typeof job.$inferSelect,
-  'id' | 'equipmentTag' | 'sheetId' | 'sheetVersion' | 'variants' | 'signedAt' | 'cancelledAt' | 'lastSeq'
+  'id' | 'number' | 'equipmentTag' | 'sheetId' | 'sheetVersion' | 'variants' | 'signedAt' | 'cancelledAt' | 'lastSeq'
 >
 
 /** Entries as rows, in one parameter. */

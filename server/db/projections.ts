@@ -164,7 +164,7 @@ export async function writeEquipmentState(
       .orderBy(desc(job.number))
       .limit(1),
     tx
-      .select({ at: job.signedAt, hours: job.hoursAtOpen })
+      .select({ at: job.signedAt, hours: job.hoursAtOpen, uses: job.usesAtOpen })
       .from(job)
       .where(and(eq(job.equipmentTag, tag), isNotNull(job.signedAt)))
       .orderBy(desc(job.number))
@@ -177,6 +177,7 @@ export async function writeEquipmentState(
     openJobNumber: open?.number ?? null,
     lastOverhaulAt: last?.at ?? null,
     lastOverhaulHours: last?.hours ?? null,
+    lastOverhaulUses: last?.uses ?? null,
     worstCheck: worst?.checkId ?? null,
     worstVerdict: worst?.verdict ?? null,
     worstShare: worst?.share ?? null,

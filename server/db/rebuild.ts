@@ -1,5 +1,6 @@
 import { asc, eq } from 'drizzle-orm'
-import { emptyFold, extend } from '../../core/job/index.ts'
+import { emptyFold, extend, isKind } from '../../core/job/index.ts'
+import { digestOf } from './canonical.ts'
 import type { Database } from './client.ts'
 import { projectionOf } from './folded.ts'
 import { entriesAfter } from './ledger.ts'
@@ -7,16 +8,29 @@ import { writeEquipmentState, writeProjections } from './projections.ts'
 import { job } from './schema.ts'
 import { planOf } from './sheets.ts'
 
+export interface Rebuilt {
+  jobs: number
+  entries: number
+  /** Jobs whose ledger is not the one that the job they belong to was told of, by number. */
+  altered: number[]
+}
+
 /** Makes every projection anew from the ledger, job by job under the lock an append takes: safe while serving. */
-export async function rebuildProjections(db: Database): Promise<{ jobs: number; entries: number }> {
-  const all = await db.select({ id: job.id }).from(job).orderBy(asc(job.number))
+export async function rebuildProjections(db: Database): Promise<Rebuilt> {
+  const all = await db.select({ id: job.id, number: job.number }).from(job).orderBy(asc(job.number))
   let entries = 0
-  for (const { id } of all) {
+  const told = new Map<string, string>()
+  const found = new Map<string, { number: number; digest: string }>()
+  for (const { id, number } of all) {
     await db.transaction(async tx => {
       const [row] = await tx.select().from(job).where(eq(job.id, id)).for('update')
       const plan = await planOf(tx, row!)
       const ledger = await entriesAfter(tx, id, 0)
       entries += ledger.length
+      for (const one of ledger) {
+        if (isKind(one, 'child.returned')) told.set(one.payload.job, one.payload.digest)
+        if (isKind(one, 'job.signed')) found.set(id, { number, digest: digestOf(ledger, one.seq!) })
+      }
       const folded = extend(plan, emptyFold(), ledger)
       const now = projectionOf({ plan, folded })
       const { signed, cancelled } = folded.state
@@ -30,5 +44,9 @@ export async function rebuildProjections(db: Database): Promise<{ jobs: number; 
       await writeEquipmentState(tx, row!, null, now, folded.state)
     })
   }
-  return { jobs: all.length, entries }
+  const altered = [...told].flatMap(([id, digest]) => {
+    const own = found.get(id)
+    return own && own.digest !== digest ? [own.number] : []
+  })
+  return { jobs: all.length, entries, altered }
 }

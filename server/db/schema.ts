@@ -147,7 +147,36 @@ export const equipment = pgTable('equipment', {
   variants: jsonb().$type<Variants>().notNull(),
   hoursRun: integer().notNull(),
   hoursPerWeek: integer().notNull(),
+  /** What its other counters show, by what they count. */
+  uses: jsonb().$type<Record<string, number>>().notNull().default({}),
 })
+
+/** A service between two overhauls, as it was written down. One written down wrongly is withdrawn, and stays. */
+export const serviceDone = pgTable(
+  'service_done',
+  {
+    id: uuid().primaryKey(),
+    equipmentTag: text()
+      .notNull()
+      .references(() => equipment.tag),
+    serviceId: text().notNull(),
+    /** As the sheet called it then. */
+    name: text().notNull(),
+    doneAt: moment().notNull(),
+    doneBy: uuid()
+      .notNull()
+      .references(() => person.id),
+    /** The paper it was done on, where one is wanted. */
+    paper: jsonb().$type<Competence>(),
+    hours: integer().notNull(),
+    uses: jsonb().$type<Record<string, number>>().notNull(),
+    note: text().notNull(),
+    recordedAt: moment().notNull().defaultNow(),
+    withdrawnAt: moment(),
+    withdrawnBy: uuid().references(() => person.id),
+  },
+  table => [index().on(table.equipmentTag, table.serviceId, table.doneAt)],
+)
 
 /** Running hours as they were read off a machine, or set from the shell. */
 export const hoursRead = pgTable(
@@ -178,6 +207,7 @@ export const job = pgTable(
     variants: jsonb().$type<Variants>().notNull(),
     complaint: text().notNull(),
     hoursAtOpen: integer().notNull(),
+    usesAtOpen: jsonb().$type<Record<string, number>>().notNull().default({}),
     openedAt: moment().notNull(),
     signedAt: moment(),
     cancelledAt: moment(),
@@ -303,6 +333,7 @@ export const equipmentState = pgTable('equipment_state', {
   openJobNumber: integer(),
   lastOverhaulAt: moment(),
   lastOverhaulHours: integer(),
+  lastOverhaulUses: jsonb().$type<Record<string, number>>(),
   worstCheck: text(),
   worstVerdict: verdict(),
   worstShare: doublePrecision(),

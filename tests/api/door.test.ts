@@ -127,7 +127,7 @@ describe('running hours', () => {
   it('are never fewer than the machine had at its last overhaul, and whole', async () => {
     const { equipment } = await machine()
     const less = await fitter.patch('/api/machines/P-530', { hoursRun: 3 })
-    expect([less.status, await codeOf(less)]).toEqual([422, 'machine.hours'])
+    expect([less.status, await codeOf(less)]).toEqual([422, 'service.less'])
     for (const hoursRun of [-1, 1.5, 'many', 1e9])
       expect((await fitter.patch('/api/machines/P-530', { hoursRun })).status).toBe(400)
     expect((await fitter.patch('/api/machines/P-999', { hoursRun: 3 })).status).toBe(422)

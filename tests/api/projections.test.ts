@@ -18,7 +18,7 @@ import {
 import type { SignedInPerson } from '../../shared/answers.ts'
 import { append, type Arrival } from '../../server/db/append.ts'
 import { database, disconnect, ledgerDatabase } from '../../server/db/client.ts'
-import { addMachine, readHours } from '../../server/db/fleet.ts'
+import { addMachine, readMeters } from '../../server/db/fleet.ts'
 import { jobWithLedger, openJob } from '../../server/db/jobs.ts'
 import { entriesAfter } from '../../server/db/ledger.ts'
 import { signersHere } from '../../server/db/people.ts'
@@ -145,7 +145,7 @@ it('a machine stands as its ledgers say: overhauled, opened again, given up, wor
   )
   const first = await agree()
   expect(first).toMatchObject({ open: null, hours: 100 })
-  await readHours(database(), TAG, 5000, null)
+  await readMeters(database(), TAG, { hoursRun: 5000 }, null)
 
   // Opened by mistake and given up: the overhaul before it stays the last.
   await work({ general: 0.4 }, 'found-running', one => one.act('job.cancelled', { why: 'Wrong pump' }, 'lead'))

@@ -1,10 +1,16 @@
 <script setup lang="ts">
-import { STATION_WORDS, type StationView } from '~~/core/job'
+import { STATION_WORDS, type Payloads, type StationView } from '~~/core/job'
 import type { Station } from '~~/core/sheet'
 import type { JobAbout } from '~/bench/job'
 
 /** The job's stations as a steel rule, a division each. Made by hand: the rule is what the job hangs on. */
-defineProps<{ about: JobAbout; complaint: string; stations: StationView[]; now?: Station }>()
+defineProps<{
+  about: JobAbout
+  complaint: string
+  parent?: Payloads['job.opened']['parent']
+  stations: StationView[]
+  now?: Station
+}>()
 defineEmits<{ open: [station: Station] }>()
 </script>
 
@@ -18,6 +24,9 @@ defineEmits<{ open: [station: Station] }>()
       <p class="soft">
         {{ about.equipment.name }}<template v-if="complaint">: {{ complaint }}</template>
       </p>
+      <NuxtLink v-if="parent" class="parent" :to="`/bench/${parent.job}`"
+        >Off {{ parent.equipment }}, job {{ parent.number }}</NuxtLink
+      >
     </div>
     <nav aria-label="Stations">
       <button
@@ -79,6 +88,10 @@ h1 small {
   white-space: nowrap;
   overflow: hidden;
   text-overflow: ellipsis;
+}
+.parent {
+  font-size: 15px;
+  white-space: nowrap;
 }
 nav {
   flex: 1;

@@ -3,12 +3,13 @@ import { OPENERS } from '~~/core/job/ledger/roles'
 import type { FormInstance } from 'element-plus'
 import type { MachineAnswer } from '~~/shared/answers'
 
-/** The running hours of a machine as they stand on its meter: what is next follows from them. */
-const props = defineProps<{ machine: MachineAnswer }>()
+/** What the meters of a machine show, its hours first: what is next follows from them. */
+const props = defineProps<{ machine: MachineAnswer; counters: string[] }>()
 const emit = defineEmits<{ read: [machine: MachineAnswer] }>()
 const session = useSessionStore()
 const isOpen = ref(false)
-const given = reactive({ hoursRun: props.machine.equipment.hoursRun })
+const { hoursRun, uses } = props.machine.equipment
+const given = reactive({ hoursRun, uses: Object.fromEntries(props.counters.map(of => [of, uses[of]])) })
 const form = useTemplateRef<FormInstance>('form')
 const rules = useRules(all => all.hoursSchema, { hoursRun: 'The hours' })
 const why = ref<string | null>(null)
@@ -22,7 +23,9 @@ async function keep() {
   if (!(await form.value!.validate().catch(() => false))) return
   try {
     const path = `/api/machines/${encodeURIComponent(props.machine.equipment.tag)}`
-    emit('read', await $fetch<MachineAnswer>(path, { method: 'PATCH', body: { ...given } }))
+    const counted = Object.entries(given.uses).filter(([, shown]) => typeof shown === 'number')
+    const body = { hoursRun: given.hoursRun, ...(counted.length ? { uses: Object.fromEntries(counted) } : {}) }
+    emit('read', await $fetch<MachineAnswer>(path, { method: 'PATCH', body }))
     isOpen.value = false
   } catch (error) {
     why.value = sayWhy(error)
@@ -33,7 +36,9 @@ async function keep() {
 <template>
   <p v-if="!isOpen" class="hours">
     <span class="soft">{{ readWords }}</span>
-    <el-button v-if="may" size="small" data-test="hours" @click="isOpen = true">Key in the hours</el-button>
+    <el-button v-if="may" size="small" data-test="hours" @click="isOpen = true">{{
+      counters.length ? 'Key in the meters' : 'Key in the hours'
+    }}</el-button>
   </p>
   <el-form v-else ref="form" :model="given" label-position="top" @submit.prevent="keep">
     <el-form-item prop="hoursRun" :rules="rules.hoursRun" label="Hours on the meter">
@@ -44,6 +49,16 @@ async function keep() {
         :precision="0"
         :controls="false"
         aria-label="Hours on the meter"
+      />
+    </el-form-item>
+    <el-form-item v-for="of in counters" :key="of" :label="`Count of ${of}`">
+      <el-input-number
+        v-model="given.uses[of]"
+        :min="0"
+        :max="2000000"
+        :precision="0"
+        :controls="false"
+        :aria-label="`Count of ${of}`"
       />
     </el-form-item>
     <p v-if="why" class="why" role="alert">{{ why }}</p>

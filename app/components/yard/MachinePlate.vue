@@ -5,6 +5,8 @@ import { showLimits } from '~~/core/job/measuring/show'
 import { placeName } from '~~/core/job/ledger/words'
 import { atOf } from '~~/core/sums/cells'
 import { planFor, type ShelfSheet } from '~~/core/sheet'
+import { countersOf } from '~~/core/wear/services'
+import { decidedWords } from '~/say/due'
 import type { MachineAnswer, OpenedJob, YardMachine } from '~~/shared/answers'
 import { askOrKept } from '~/device/answers'
 import { askSheet } from '~/device/sheets'
@@ -35,7 +37,7 @@ onMounted(async () => {
   }
 })
 
-/** Hours were read: the yard says anew what is next. */
+/** Meters were read or a service written down: the yard says anew what is next. */
 function read(now: MachineAnswer) {
   found.value = now
   emit('hours')
@@ -99,13 +101,11 @@ async function open() {
     <p v-if="machine" class="next">
       <template v-if="machine.next">
         <strong>Next overhaul {{ weeksWords(machine.next.weeks) }}.</strong>{{ ' '
-        }}<span class="soft">{{
-          machine.next.decidedBy === 'hours' ? 'Running hours decide.' : 'The calendar decides.'
-        }}</span>
+        }}<span class="soft">{{ decidedWords(machine.next) }}</span>
       </template>
       <strong v-else>Never overhauled here.</strong>
     </p>
-    <HoursField v-if="found" :machine="found" @read="read" />
+    <HoursField v-if="found" :machine="found" :counters="plan ? countersOf(plan.sheet.service) : []" @read="read" />
     <p v-if="why" class="why" role="alert">{{ why }}</p>
     <NuxtLink v-if="machine?.openJob" class="btn now" :to="`/bench/${machine.openJob.id}`"
       >Continue job {{ machine.openJob.number }}</NuxtLink
@@ -135,10 +135,17 @@ async function open() {
         <el-button type="primary" native-type="submit">Open the job</el-button>
       </el-form>
     </template>
+    <ServiceList
+      v-if="machine && found && plan"
+      :service="plan.sheet.service"
+      :stands="machine.services"
+      :machine="found"
+      @written="read"
+    />
     <el-tabs v-model="page" stretch>
       <el-tab-pane name="state" label="State" />
       <el-tab-pane name="build" label="Build" />
-      <el-tab-pane name="past" label="Past jobs" />
+      <el-tab-pane name="past" label="Past" />
     </el-tabs>
     <ul v-if="page === 'state'" class="rows">
       <li v-for="one in standing" :key="one.checkId" class="check">
@@ -170,13 +177,7 @@ async function open() {
         }}</span>
       </li>
     </ul>
-    <ul v-else class="rows">
-      <li v-for="one in found?.past" :key="one.id">
-        <NuxtLink :to="`/bench/${one.id}/record`">Job {{ one.number }}, {{ siteDay(one.signedAt) }}</NuxtLink>
-        <span class="soft">{{ one.complaint }}</span>
-      </li>
-      <li v-if="found && !found.past.length">No overhaul is on record.</li>
-    </ul>
+    <PastList v-else-if="found" :machine="found" @change="read" />
   </aside>
 </template>
 

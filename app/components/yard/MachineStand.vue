@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import type { YardMachine } from '~~/shared/answers'
+import { dueOn } from '~/say/due'
 
 const props = defineProps<{ machine: YardMachine; chosen: boolean }>()
 const due = computed(() => {
-  const { next } = props.machine
-  return next === null ? 'never overhauled' : next.weeks <= 0 ? 'due' : `${next.weeks} wk`
+  const [first] = dueOn(props.machine)
+  return !first ? 'never overhauled' : first.next.weeks <= 0 ? 'due' : `${first.next.weeks} wk`
 })
 defineEmits<{ choose: [] }>()
 </script>

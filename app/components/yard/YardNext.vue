@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { YardMachine } from '~~/shared/answers'
+import { dueOn } from '~/say/due'
 
 /** What the yard wants next, while no machine is chosen: jobs to go on with, checks at their limit, what is due first. */
 const props = defineProps<{ machines: YardMachine[] }>()
@@ -14,9 +15,10 @@ const worn = computed(() =>
 )
 const due = computed(() =>
   props.machines
-    .filter(one => one.next && !one.openJob)
-    .toSorted((a, b) => a.next!.weeks - b.next!.weeks)
-    .slice(0, 5),
+    .filter(one => !one.openJob)
+    .flatMap(one => dueOn(one).map(due => ({ ...due, tag: one.tag, name: one.name })))
+    .toSorted((a, b) => a.next.weeks - b.next.weeks)
+    .slice(0, 6),
 )
 </script>
 
@@ -48,16 +50,22 @@ const due = computed(() =>
     </section>
     <section v-if="due.length">
       <h2>Due first</h2>
-      <el-button v-for="one in due" :key="one.tag" class="opens" @click="emit('choose', one.tag)">
+      <el-button v-for="one in due" :key="`${one.tag} ${one.what}`" class="opens" @click="emit('choose', one.tag)">
         <span class="figures tag">{{ one.tag }}</span>
-        <span class="what">{{ one.name }}</span>
-        <span class="soft">{{ weeksWords(one.next!.weeks) }}</span>
+        <span class="what"
+          >{{ one.what }}<small class="soft">{{ one.name }}</small></span
+        >
+        <span class="soft">{{ weeksWords(one.next.weeks) }}</span>
       </el-button>
     </section>
   </aside>
 </template>
 
 <style scoped>
+.what small {
+  display: block;
+  font-size: 15px;
+}
 .next {
   grid-column: 2;
   grid-row: 2 / 4;

@@ -1,4 +1,5 @@
 import * as cautions from './cautions.ts'
+import * as children from './children.ts'
 import * as choices from './choices.ts'
 import * as corrections from './corrections.ts'
 import * as evidence from './evidence.ts'
@@ -30,6 +31,7 @@ import * as waits from './waits.ts'
 export const FEATURES = {
   readings,
   parts,
+  children,
   marks,
   mates,
   pieces,

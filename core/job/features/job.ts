@@ -28,6 +28,10 @@ const opening = {
   last: optional(list(record({ check: id, figure: words(80), value: { is: 'number' } } as const), 200)),
   /** Facts of this machine that earlier jobs kept. */
   kept: optional(list(record({ fact: id, text: words(80) } as const), 200)),
+  /** The job it belongs to, where this is the bench of one of its parts. */
+  parent: optional(
+    record({ job: words(40), number: { is: 'number', whole: true }, part: id, equipment: words(40) } as const),
+  ),
 } as const
 
 const opened: ActKind<Shaped<typeof opening>> = {

@@ -49,6 +49,8 @@ export interface ActKind<P> {
   sameAgain?: true
   /** Stands on who signs it: given with their own PIN, and nobody vouches for it. */
   signature?: true
+  /** Written by the server with something else that was done: nobody sends it. */
+  serverOnly?: true
   /** What must be true of who does it, which only the site knows: the server looks before it is taken. */
   claims?: (payload: P) => Claim[]
   /** One line for lists of what was done, with its figures. */

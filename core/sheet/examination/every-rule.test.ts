@@ -224,6 +224,44 @@ const CASES: Record<string, Wrong[]> = {
       of => (of('steps', 'read').closes = true),
       'step read fits, takes off or shuts for good inside loop fit-up: a trial is put on and taken off',
     ],
+    [
+      'a service with no interval',
+      (_, sheet) => (sheet.service.also = [{ id: 'oil', name: 'Oil changed' }]),
+      'service oil has no interval: hours, months or uses',
+    ],
+    [
+      'a service that comes round at once',
+      (_, sheet) => (sheet.service.also = [{ id: 'oil', name: 'Oil changed', uses: { every: 0, of: 'starts' } }]),
+      'service oil comes round every 0',
+    ],
+    ['an overhaul that never ends', (_, sheet) => (sheet.service.months = 0), 'an overhaul comes round every 0'],
+    [
+      'a service at a step that is none',
+      (_, sheet) => (sheet.service.also = [{ id: 'oil', name: 'Oil changed', months: 6, step: 'moon' }]),
+      'service oil is done at an unknown step moon',
+    ],
+    [
+      'a service at a step that may be left out',
+      (of, sheet) => {
+        of('steps', 'read').skip = 'fitter'
+        sheet.service.also = [{ id: 'oil', name: 'Oil changed', months: 6, step: 'read' }]
+      },
+      'service oil is done at step read, which may be left out',
+    ],
+    [
+      'two services of one name',
+      (_, sheet) =>
+        (sheet.service.also = [
+          { id: 'oil', name: 'Oil changed', months: 6 },
+          { id: 'oil', name: 'Oil sampled', months: 1 },
+        ]),
+      'two services are called oil',
+    ],
+    [
+      'a service by a paper for nothing',
+      (_, sheet) => (sheet.service.also = [{ id: 'oil', name: 'Oil changed', months: 6, doer: { by: 'certified' } }]),
+      'service oil does not say what its doer is certified for',
+    ],
     ['a loop nobody waits for', of => (of('steps', 'lay-in').needs = ['caps-off']), 'no step waits for loop fit-up'],
     [
       'a loop with no checks',

@@ -2,6 +2,7 @@ import { stepsBefore } from '../before.ts'
 import { lastWanted } from '../from.ts'
 import { placesOf, liftedWith, type Plan } from '../plan.ts'
 import { viewsOf } from '../views.ts'
+import { benchRules } from './bench-rules.ts'
 import { connectionRules } from './connection-rules.ts'
 import { coverRules } from './cover-rules.ts'
 import { evidenceRules } from './evidence-rules.ts'
@@ -10,6 +11,7 @@ import { kindRules } from './kind-rules.ts'
 import { loopRules } from './loop-rules.ts'
 import { runRules } from './run-rules.ts'
 import { placeRules } from './place-rules.ts'
+import { serviceRules } from './service-rules.ts'
 import { sumRules } from './sum-rules.ts'
 import { waitRules } from './wait-rules.ts'
 import type { Doer, Hold, Sheet } from '../types.ts'
@@ -232,8 +234,10 @@ export const RULES: Rule[] = [
     ),
   ({ sheet }) => sheet.checks.filter(check => !check.at.length).map(check => `check ${check.id} is never taken`),
   connectionRules,
+  benchRules,
   evidenceRules,
   waitRules,
+  serviceRules,
   jointRules,
   ({ sheet, steps }) =>
     sheet.steps.flatMap(step =>
@@ -256,6 +260,8 @@ export const RULES: Rule[] = [
       ...(doer ? askedFor(doer, `step ${id}`, 'doer', 'done') : []),
       ...(hold ? askedFor(hold, `the hold at ${id}`, 'signer', 'signed') : []),
     ]),
+  ({ sheet }) =>
+    (sheet.service.also ?? []).flatMap(({ id, doer }) => (doer ? askedFor(doer, `service ${id}`, 'doer', 'done') : [])),
   // A hold point signs for work that is done by then.
   ({ sheet, steps }) =>
     sheet.steps.flatMap(({ id, hold }) =>

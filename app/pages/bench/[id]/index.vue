@@ -37,6 +37,7 @@ watch(
     <StationRail
       :about="job.about"
       :complaint="job.state.opened?.payload.complaint ?? ''"
+      :parent="job.state.opened?.payload.parent"
       :stations="job.view.stations"
       :now="bench.step?.station"
       @open="bench.openStation"

@@ -1,0 +1,50 @@
+import { stepsBefore, type Plan, type Ref } from '../../sheet/index.ts'
+import { partState } from '../ledger/part.ts'
+import type { JobState, Stamp } from '../ledger/state.ts'
+
+/** A sub-assembly on a bench of its own: the job it is overhauled in, and what became of that. */
+export interface Child {
+  opened: Stamp & { job: string; number: number; equipment: string }
+  /** Its job was signed; the digest is of that job's ledger up to there. */
+  returned?: Stamp & { digest: string; cured: string }
+  cancelled?: Stamp & { why: string }
+}
+
+/** What is said of a sub-assembly that may go to its own bench: its job, or that it goes back without one. */
+export interface ChildState {
+  child?: Child
+  none?: Stamp & { why: string }
+}
+
+/**
+ * How a sub-assembly stands: nothing said of it yet, in a job of its own, back from it, its job given up with nothing said
+ * since, or going back without one. Null where it has no bench of its own, is not off, or is not going back.
+ */
+export function childStands(
+  plan: Plan,
+  state: JobState,
+  ref: Ref,
+): 'unsaid' | 'away' | 'back' | 'cancelled' | 'without' | null {
+  const { where, decision, renewed } = partState(state, ref)
+  if (!plan.parts.get(ref)?.part.bench || where !== 'off') return null
+  const { child, none } = state.children.get(ref) ?? {}
+  if (child && !child.returned && !child.cancelled) return 'away'
+  // A new one goes in: what was to be said of the old one does not matter any more.
+  if (renewed || decision?.choice === 'renew') return null
+  if (none) return 'without'
+  if (!child) return 'unsaid'
+  return child.returned ? 'back' : 'cancelled'
+}
+
+/** The step that waits until it is said whether a sub-assembly goes to its own bench: where parts are decided, else where it is fitted. */
+export function saidAt({ sheet, steps, fittedBy, removedBy }: Plan, ref: Ref): string | null {
+  const fits = fittedBy.get(ref)
+  if (!fits) return null
+  const off = removedBy.get(ref)
+  const before = stepsBefore(steps, fits.id)
+  const decides = sheet.steps.find(
+    ({ id, station }) =>
+      station === 'decide' && before.has(id) && (!off || id === off.id || stepsBefore(steps, id).has(off.id)),
+  )
+  return decides?.id ?? fits.id
+}

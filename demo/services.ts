@@ -1,0 +1,43 @@
+/** What was done between overhauls at Thornmere, by tag, the oldest first. */
+interface DemoService {
+  service: string
+  on: string
+  hours: number
+  uses?: Record<string, number>
+  note?: string
+}
+
+/** Both bearing housings of a pump, once before the campaign and once in it. */
+const oil = (...done: [on: string, hours: number, note?: string][]): DemoService[] =>
+  done.map(([on, hours, note]) => ({ service: 'oil', on, hours, ...(note ? { note } : {}) }))
+
+export const SERVICES: Record<string, DemoService[]> = {
+  'G-402': [
+    { service: 'sample', on: '2026-02-04', hours: 37300, note: 'Iron up a little, no water' },
+    { service: 'oil', on: '2026-03-16', hours: 38000 },
+    { service: 'sample', on: '2026-09-21', hours: 39900, note: 'Iron doubled since February' },
+  ],
+  'G-117': [
+    { service: 'sample', on: '2026-06-08', hours: 25100 },
+    { service: 'sample', on: '2026-09-28', hours: 26500, note: 'As clean as after the overhaul' },
+  ],
+  'X-510': [{ service: 'blades', on: '2026-07-13', hours: 10800, uses: { washings: 410 }, note: 'Row B scored' }],
+  'X-511': [
+    { service: 'blades', on: '2026-06-15', hours: 7300, uses: { washings: 352 } },
+    { service: 'blades', on: '2026-10-12', hours: 7800, uses: { washings: 421 } },
+  ],
+  'R-118': [{ service: 'oil', on: '2026-02-09', hours: 23600 }],
+  'R-121': [{ service: 'grease', on: '2026-08-10', hours: 14100 }],
+  'P-214A': oil(['2025-09-08', 6700], ['2026-06-22', 8950], ['2026-09-14', 9100]),
+  'P-214B': oil(['2025-09-08', 7900], ['2026-06-22', 10400, 'Milky at the drive end']),
+  'P-215': oil(['2026-01-12', 3300], ['2026-08-17', 4300]),
+  'P-221': oil(['2026-01-12', 9300], ['2026-09-07', 12100]),
+  'P-310': oil(['2025-09-15', 10000], ['2026-06-29', 13200]),
+  'P-311': oil(['2026-05-04', 6000]),
+  'P-324': oil(['2026-01-19', 4900], ['2026-09-07', 7300]),
+  'P-325': oil(['2026-01-19', 7000], ['2026-08-24', 9400]),
+  'P-410': oil(['2026-03-02', 5500], ['2026-10-05', 7000]),
+  'P-440': oil(['2026-08-31', 11900]),
+  'P-530': oil(['2026-07-20', 3500]),
+  'P-531': oil(['2026-07-20', 7000], ['2026-11-02', 7800]),
+}
