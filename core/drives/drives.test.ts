@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { must, refused } from '../../tests/must.ts'
 import {
   backlash,
+  brushPressures,
   freeSpanMm,
   frequencyOfTensionHz,
   KEY_FIT_NAMES,
@@ -12,6 +13,33 @@ import {
 } from './index.ts'
 
 const some = fc.double({ min: 0.5, max: 2000, noNaN: true })
+
+describe('brushes', () => {
+  // 12.8 N on 20 by 32 mm: 12.8/640 N/mm² is 20 kPa.
+  it('press by their force over their face, and the odd one is named', () =>
+    expect(must(brushPressures([12.8, 12.8, 9.6], 20, 32))).toMatchObject({
+      eachKPa: [expect.closeTo(20, 9), expect.closeTo(20, 9), expect.closeTo(15, 9)],
+      leastKPa: expect.closeTo(15, 9),
+      greatestKPa: expect.closeTo(20, 9),
+      spreadPercent: expect.closeTo((100 * 5) / (55 / 3), 9),
+      odd: 3,
+    }))
+  it('are as alike on a larger face', () =>
+    fc.assert(
+      fc.property(fc.array(some, { minLength: 1, maxLength: 20 }), some, some, (forces, across, along) => {
+        const one = must(brushPressures(forces, across, along))
+        const two = must(brushPressures(forces, across, along * 2))
+        expect(two.meanKPa).toBeCloseTo(one.meanKPa / 2, 6)
+        expect(two.spreadPercent).toBeCloseTo(one.spreadPercent, 6)
+        expect(two.odd).toBe(one.odd)
+      }),
+    ))
+  it('want forces and a face', () => {
+    refused(brushPressures([], 20, 32), /each spring/)
+    refused(brushPressures([12, 0], 20, 32), /above zero/)
+    refused(brushPressures([12], 20, 0), /above zero/)
+  })
+})
 
 describe('teeth', () => {
   it('a dial inside the pitch line reads less, and is brought out to it; the flank stands at the pressure angle', () =>

@@ -4,6 +4,21 @@ import { figure, figures, withChanges } from '../../../tests/sums.ts'
 
 const held = (name: string, key: string, changes: Record<string, unknown> = {}) => figure(name, key, changes).held!
 
+describe('brushes', () => {
+  it('the least and the greatest are judged, and how alike they are', () => {
+    figures('brush-pressure', {}, { leastKPa: 18.90625, greatestKPa: 20.15625, meanKPa: 37400 / 3 / 640, oddBrush: 2 })
+    expect(held('brush-pressure', 'leastKPa', { forcesN: [10, 12.5] })).toMatchObject({ verdict: 'Out' })
+    expect(held('brush-pressure', 'leastKPa', { forcesN: [10, 12.5] }).consequence).toMatch(/floats/)
+    expect(held('brush-pressure', 'greatestKPa', { forcesN: [12, 15] }).consequence).toMatch(/wear fast/)
+    expect(held('brush-pressure', 'spreadPercent', { forcesN: [12, 13.5] }).verdict).toBe('Out')
+    expect(held('brush-pressure', 'spreadPercent', { forcesN: [12, 13.5], maxSpreadPercent: 15 }).verdict).not.toBe(
+      'Out',
+    )
+  })
+  it('one alone has none to be alike', () =>
+    expect(figure('brush-pressure', 'spreadPercent', { forcesN: [12] })).toBeUndefined())
+})
+
 describe('gears', () => {
   it('the least and the greatest place are judged, at the pitch line', () => {
     figures('backlash', {}, { leastMm: 0.297, greatestMm: 0.374, spreadMm: 0.077, rootMm: 1.4 })
