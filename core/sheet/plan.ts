@@ -129,6 +129,9 @@ const stays = (id: string, { kept, known }: Cut) => kept.has(id) || !known.has(i
 /** What is left out is not stopped either. */
 const stopping = <T extends { before?: string }>(one: T, steps: Cut): T =>
   one.before !== undefined && !stays(one.before, steps) ? { ...one, before: undefined } : one
+/** A side of a mate: a part, and for the datum of an assembly the part that carries it. What carries none stays, for the examination to find. */
+const sideOf = ({ assemblies }: Sheet, side: Ref): Ref =>
+  (side.startsWith('@') && assemblies.find(one => `@${one.id}` === side)?.datum.on) || side
 const idsOf = (list: { id: string }[]) => list.map(one => one.id)
 const refsOf = (parts: Part[]) => parts.flatMap(placesOf).map(one => one.ref)
 
@@ -144,7 +147,9 @@ export function resolveSheet(shelf: ShelfSheet, chosen: Variants): Sheet {
   const settled = settledFor(shelf as Sheet, variants)
   const { parts, checks, joints } = settled
   const refs = cutOf(refsOf(parts), refsOf(sheet.parts))
-  const mates = settled.mates.filter(mate => stays(mate.a, refs) && stays(mate.b, refs))
+  const mates = settled.mates
+    .map(mate => ({ ...mate, a: sideOf(settled, mate.a), b: sideOf(settled, mate.b) }))
+    .filter(mate => stays(mate.a, refs) && stays(mate.b, refs))
   const cut = {
     steps: cutOf(idsOf(settled.steps), idsOf(all)),
     refs,

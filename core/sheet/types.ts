@@ -224,6 +224,8 @@ export interface Datum {
    * @maximum 12
    */
   at: number
+  /** The part that it is a feature of: what is marked to the datum is marked to that. */
+  on?: Ref
 }
 
 /** `part`, or `part@place` where the part has several places. */
@@ -354,6 +356,7 @@ export interface PartSet {
 export interface Mate {
   id: Id
   title: Words
+  /** A part, or the datum of an assembly by its name: `@still`. */
   a: Ref
   b: Ref
   rule: MateRule

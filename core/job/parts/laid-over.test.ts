@@ -6,7 +6,7 @@ import type { Payloads } from '../index.ts'
 import { laidOver } from './laid-over.ts'
 
 const sheet = sheetNamed('dual-seal')
-const index = sheet.mates.find(mate => mate.rule.kind === 'index')!
+const index = worker(sheet).plan.sheet.mates.find(mate => mate.rule.kind === 'index')!
 const { left, right } = sheet.ends
 
 /** The seal with this seen on one of its parts, its faces tied by a rule. */

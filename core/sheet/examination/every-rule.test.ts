@@ -16,6 +16,28 @@ const faultsOf = (name: string, does: Wrong[1] = () => {}) => {
 }
 
 const CASES: Record<string, Wrong[]> = {
+  'dual-seal': [
+    [
+      'a mark to a datum that is on no part',
+      (_, sheet) => delete sheet.assemblies[1].datum.on,
+      'mate seat-index goes by the datum of still, which does not say what part it is on',
+    ],
+    [
+      'a datum on no part there is',
+      (_, sheet) => (sheet.assemblies[1].datum.on = 'moon'),
+      'the datum of assembly still is on an unknown part moon',
+    ],
+    [
+      'a mark to no datum',
+      of => (of('mates', 'seat-index').a = '@moon'),
+      'mate seat-index names an unknown part @moon',
+    ],
+    [
+      'a mark of a part to itself',
+      of => (of('mates', 'seat-index').b = '@still'),
+      'mate seat-index has gland on both sides',
+    ],
+  ],
   'four-bearing-fit-up': [
     ['two steps of one name', (_, sheet) => sheet.steps.push({ ...sheet.steps[0] }), 'two steps are called isolate'],
     ['a mark of nothing', of => (of('steps', 'read').marks = ['moon']), 'step read marks an unknown mate moon'],

@@ -70,7 +70,14 @@ export const RULES: Rule[] = [
         .map(debt => `step ${step.id} leaves ${debt.id} until an unknown step ${debt.until}`),
     ]),
     ...sheet.mates.flatMap(mate => [
-      ...[mate.a, mate.b].filter(ref => !parts.has(ref)).map(ref => `mate ${mate.id} names an unknown part ${ref}`),
+      ...[mate.a, mate.b]
+        .filter(ref => !parts.has(ref))
+        .map(ref =>
+          ref.startsWith('@') && sheet.assemblies.some(one => `@${one.id}` === ref)
+            ? `mate ${mate.id} goes by the datum of ${ref.slice(1)}, which does not say what part it is on`
+            : `mate ${mate.id} names an unknown part ${ref}`,
+        ),
+      ...(mate.a === mate.b ? [`mate ${mate.id} has ${mate.a} on both sides`] : []),
       ...(mate.asked && !steps.has(mate.asked) ? [`mate ${mate.id} is asked at an unknown step ${mate.asked}`] : []),
       ...(mate.before && !steps.has(mate.before) ? [`mate ${mate.id} stops an unknown step ${mate.before}`] : []),
     ]),
@@ -92,6 +99,11 @@ export const RULES: Rule[] = [
     ...sheet.parts
       .filter(part => part.kit && !sheet.kits.some(kit => kit.id === part.kit))
       .map(part => `part ${part.id} is in an unknown kit ${part.kit}`),
+    ...sheet.assemblies.flatMap(({ id, datum }) =>
+      datum.on !== undefined && !parts.has(datum.on)
+        ? [`the datum of assembly ${id} is on an unknown part ${datum.on}`]
+        : [],
+    ),
     ...sheet.parts
       .filter(part => !sheet.assemblies.some(one => one.id === part.assembly))
       .map(part => `part ${part.id} is in an unknown assembly ${part.assembly}`),
