@@ -43,6 +43,8 @@ export interface Sheet {
   notice: Words
   /** The two named ends, as the section is drawn: left and right. */
   ends: { left: Words; right: Words }
+  /** It stands: its left end is its top, and it is drawn standing where there is room. */
+  upright?: boolean
   /** Shaft lines, drawn one under the other; one where it is left out. */
   lines?: { id: Id; name: Words }[]
   axes: Axis[]
@@ -100,7 +102,7 @@ export interface Unsettled {
  */
 export interface ShelfSheet extends Pick<
   Sheet,
-  'id' | 'version' | 'family' | 'title' | 'notice' | 'ends' | 'lines' | 'axes' | 'complaints'
+  'id' | 'version' | 'family' | 'title' | 'notice' | 'ends' | 'upright' | 'lines' | 'axes' | 'complaints'
 > {
   assemblies: Unsettled[]
   parts: Unsettled[]
@@ -125,7 +127,7 @@ export interface Outline {
 /** What has to be right before a sheet can be written out. The rest is looked at once it is. */
 export interface SheetFrame extends Pick<
   Sheet,
-  'id' | 'version' | 'family' | 'title' | 'notice' | 'ends' | 'lines' | 'axes' | 'complaints'
+  'id' | 'version' | 'family' | 'title' | 'notice' | 'ends' | 'upright' | 'lines' | 'axes' | 'complaints'
 > {
   lists?: Record<string, Listed[]>
   service: unknown
@@ -166,7 +168,7 @@ export type WrittenRows = ({ each: string } | { count: number }) & { name: strin
  */
 export interface SheetSource extends Pick<
   Sheet,
-  'id' | 'version' | 'family' | 'title' | 'notice' | 'ends' | 'lines' | 'axes' | 'complaints'
+  'id' | 'version' | 'family' | 'title' | 'notice' | 'ends' | 'upright' | 'lines' | 'axes' | 'complaints'
 > {
   lists?: Record<string, Listed[]>
   service: Written<Sheet['service']>

@@ -4,13 +4,27 @@ import { pathsOf, sectionOf } from '~~/core/section'
 import type { Plan, Ref } from '~~/core/sheet'
 
 /** The machine along its own axis, drawn from sheet data: on solid, off ghosted with its part in the tray, back solid again. */
-const props = defineProps<{ plan: Plan; state: JobState; tray: TrayItem[]; inHand: readonly Ref[] }>()
+const props = defineProps<{
+  plan: Plan
+  state: JobState
+  tray: TrayItem[]
+  inHand: readonly Ref[]
+  /** Drawn with its left end up. */
+  standing: boolean
+}>()
 const emit = defineEmits<{ open: [part: Ref]; parts: [] }>()
 
-const [WIDTH, HEIGHT] = [1080, 196]
+/** Along the machine and across it. */
+const size = computed(() => (props.standing ? { width: 760, height: 300 } : { width: 1080, height: 196 }))
+const box = computed(() => {
+  const { width, height } = size.value
+  return props.standing ? { width: height, height: width } : { width, height }
+})
+/** A machine that stands is the one that lies, turned a quarter round. */
+const turn = computed(() => (props.standing ? `translate(${size.value.height} 0) rotate(90)` : undefined))
 /** A finger finds the nearest part within this many pixels. */
 const REACH = 44
-const section = computed(() => sectionOf(props.plan, { width: WIDTH, height: HEIGHT }))
+const section = computed(() => sectionOf(props.plan, size.value))
 /** What is drawn of each, written out once: it hangs on the sheet alone, and every act looks at it again. */
 const outlines = computed(() =>
   [...section.value.parts, ...section.value.row].map(one => ({ ...one, paths: pathsOf(one.shapes) })),
@@ -43,11 +57,18 @@ const named = computed(() => {
     : null
 })
 
+/** The name of a shaft line beside it: at its right end, or under it where it stands. */
+const besideLine = ({ top, centre }: { top: number; centre: number }) =>
+  props.standing
+    ? { 'x': box.value.width - centre, 'y': box.value.height - 5, 'text-anchor': 'middle' }
+    : { 'x': box.value.width - 6, 'y': top + 14, 'text-anchor': 'end' }
+
 /** Opens the part under the finger, or the nearest within its reach; of two that lie there, the smaller. */
 function pick(event: MouseEvent) {
   const matrix = (event.currentTarget as SVGSVGElement).getScreenCTM()
   if (!matrix) return
-  const { x, y } = new DOMPoint(event.clientX, event.clientY).matrixTransform(matrix.inverse())
+  const at = new DOMPoint(event.clientX, event.clientY).matrixTransform(matrix.inverse())
+  const { x, y } = props.standing ? { x: at.y, y: size.value.height - at.x } : at
   const off = (low: number, size: number, at: number) => Math.max(low - at, 0, at - low - size)
   const [nearest] = drawn.value
     .flatMap(({ ref, hits }) =>
@@ -64,10 +85,10 @@ function pick(event: MouseEvent) {
 </script>
 
 <template>
-  <div class="line">
+  <div class="line" :class="{ standing }">
     <svg
       class="section"
-      :viewBox="`0 0 ${WIDTH} ${HEIGHT}`"
+      :viewBox="`0 0 ${box.width} ${box.height}`"
       role="img"
       :aria-label="`Section of the ${plan.sheet.title}, ${tray.length} parts off`"
       @click="pick"
@@ -90,36 +111,49 @@ function pick(event: MouseEvent) {
           <path d="M0 0 V7" :style="{ stroke: `var(${stroke})` }" stroke-width="1.3" />
         </pattern>
       </defs>
-      <g v-for="one in drawn" :key="one.ref" class="part">
-        <g v-if="one.away" class="ghost" :class="{ next: one.next }">
-          <path v-for="(path, i) in one.paths" :key="i" :d="path.d" />
+      <g :transform="turn">
+        <g v-for="one in drawn" :key="one.ref" class="part">
+          <g v-if="one.away" class="ghost" :class="{ next: one.next }">
+            <path v-for="(path, i) in one.paths" :key="i" :d="path.d" />
+          </g>
+          <g class="metal" :class="{ away: one.away, next: one.next, back: one.now.fitted }">
+            <path
+              v-for="(path, i) in one.paths"
+              :key="i"
+              :d="path.d"
+              :class="path.is.replace(' ', '-')"
+              :style="path.is === 'body' || path.is === 'round' ? { fill: one.fill } : undefined"
+            />
+          </g>
+          <path v-if="one.now.fitted?.as === 'new'" class="new" :d="`M${one.middle} ${one.top - 3} l-5 -8 h10 z`">
+            <title>New</title>
+          </path>
+          <title>{{ one.name }}</title>
         </g>
-        <g class="metal" :class="{ away: one.away, next: one.next, back: one.now.fitted }">
-          <path
-            v-for="(path, i) in one.paths"
-            :key="i"
-            :d="path.d"
-            :class="path.is.replace(' ', '-')"
-            :style="path.is === 'body' || path.is === 'round' ? { fill: one.fill } : undefined"
-          />
-        </g>
-        <path v-if="one.now.fitted?.as === 'new'" class="new" :d="`M${one.middle} ${one.top - 3} l-5 -8 h10 z`">
-          <title>New</title>
-        </path>
-        <title>{{ one.name }}</title>
+        <path
+          v-for="line in lines"
+          :key="line.id"
+          class="axis"
+          :d="`M${section.left} ${line.centre} H${section.right}`"
+        />
       </g>
-      <g v-for="line in lines" :key="line.id">
-        <path class="axis" :d="`M${section.left} ${line.centre} H${section.right}`" />
-        <text v-if="lines.length > 1" class="ends" :x="WIDTH - 6" :y="line.top + 14" text-anchor="end">
-          {{ line.name }}
+      <template v-if="lines.length > 1">
+        <text v-for="line in lines" :key="line.id" class="ends" v-bind="besideLine(line)">{{ line.name }}</text>
+      </template>
+      <g v-if="named" class="name">
+        <path
+          :d="standing ? `M${box.width - 9} 24 V${named.x} H${box.width - named.to}` : `M${named.x} 17 V${named.to}`"
+        />
+        <text v-if="standing" :x="box.width - 6" y="18" text-anchor="end">{{ named.text }}</text>
+        <text v-else :x="Math.min(box.width - 120, Math.max(120, named.x))" y="14" text-anchor="middle">
+          {{ named.text }}
         </text>
       </g>
-      <g v-if="named" class="name">
-        <path :d="`M${named.x} 17 V${named.to}`" />
-        <text :x="Math.min(WIDTH - 120, Math.max(120, named.x))" y="14" text-anchor="middle">{{ named.text }}</text>
-      </g>
-      <text class="ends" x="8" :y="HEIGHT - 5">{{ plan.sheet.ends.left }}</text>
-      <text class="ends" :x="WIDTH - 6" :y="HEIGHT - 5" text-anchor="end">{{ plan.sheet.ends.right }}</text>
+      <text class="ends" x="8" :y="standing ? 18 : box.height - 5">{{ plan.sheet.ends.left }}</text>
+      <text v-if="standing" class="ends" x="8" :y="box.height - 5">{{ plan.sheet.ends.right }}</text>
+      <text v-else class="ends" :x="box.width - 6" :y="box.height - 5" text-anchor="end">
+        {{ plan.sheet.ends.right }}
+      </text>
     </svg>
     <section class="tray" aria-label="Tray, last off first">
       <div class="head">
@@ -271,6 +305,21 @@ h2 small {
 }
 .none {
   padding: 8px 2px;
+}
+/* Beside the cards, as high as they are. */
+.standing {
+  grid-template-columns: 1fr;
+  grid-template-rows: minmax(0, 1fr) 200px;
+  padding: 10px 8px 10px 16px;
+  border-bottom: 0;
+  border-right: 1px solid var(--line);
+  min-height: 0;
+}
+.standing .section {
+  height: 100%;
+}
+.standing .tray {
+  height: auto;
 }
 @media (max-width: 1100px) {
   .line {

@@ -91,6 +91,7 @@ async function open() {
       <h2 class="figures">{{ tag }}</h2>
       <el-button text aria-label="Close" @click="$emit('close')">✕</el-button>
     </div>
+    <MachineThumb v-if="plan" :plan="plan" />
     <p v-if="machine">
       {{ machine.name }}<template v-if="machine.line">, {{ machine.line }}</template
       >. {{ thousands(machine.hoursRun) }}&nbsp;h run<template v-if="machine.hoursSince !== null"

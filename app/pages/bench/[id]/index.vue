@@ -5,6 +5,10 @@ const said = ref<string | null>(null)
 const confirmStep = useTemplateRef<{ confirm: () => void }>('card')
 const inHand = computed(() => (bench.isDone ? [] : [...(bench.step?.removes ?? []), ...(bench.step?.fits ?? [])]))
 
+/** A machine that stands is drawn so where there is room beside the cards. */
+const isWide = useMediaQuery('(min-width: 1500px) and (min-height: 700px)')
+const standing = computed(() => isWide.value && job.plan.sheet.upright === true)
+
 // Whoever comes from what waits stands at its step.
 const asked = useRoute().query.step
 if (typeof asked === 'string' && job.plan.steps.has(asked)) bench.choose(asked)
@@ -33,7 +37,7 @@ watch(
 </script>
 
 <template>
-  <div class="bench">
+  <div class="bench" :class="{ standing }">
     <StationRail
       :about="job.about"
       :complaint="job.state.opened?.payload.complaint ?? ''"
@@ -47,20 +51,23 @@ watch(
       :state="job.state"
       :tray="job.view.tray.off"
       :in-hand="inHand"
+      :standing="standing"
       @open="part => bench.look({ to: 'part', part })"
       @parts="bench.look({ to: 'parts' })"
     />
-    <WaitingNote />
-    <div v-if="said || job.refused.length" class="said" role="alert">
-      <p v-if="said">{{ said }} <el-button text @click="said = null">Close</el-button></p>
-      <p v-for="batch in job.refused" :key="batch.act">
-        {{ batch.refused }} <el-button text @click="job.dismiss(batch)">Dismiss</el-button>
-      </p>
-    </div>
-    <div class="columns">
-      <StepCard ref="card" />
-      <BenchPad />
-      <OwedList :owed="job.view.owed" :step="bench.step" @settle="bench.settle" />
+    <div class="work">
+      <WaitingNote />
+      <div v-if="said || job.refused.length" class="said" role="alert">
+        <p v-if="said">{{ said }} <el-button text @click="said = null">Close</el-button></p>
+        <p v-for="batch in job.refused" :key="batch.act">
+          {{ batch.refused }} <el-button text @click="job.dismiss(batch)">Dismiss</el-button>
+        </p>
+      </div>
+      <div class="columns">
+        <StepCard ref="card" />
+        <BenchPad />
+        <OwedList :owed="job.view.owed" :step="bench.step" @settle="bench.settle" />
+      </div>
     </div>
     <TrayLine
       :job="job.id"
@@ -84,6 +91,22 @@ watch(
   display: flex;
   flex-direction: column;
   min-height: calc(100vh - 50px);
+}
+.work {
+  display: contents;
+}
+.bench.standing {
+  display: grid;
+  grid-template: auto minmax(0, 1fr) auto / 330px minmax(0, 1fr);
+}
+.standing > :first-child,
+.standing > :last-child {
+  grid-column: 1 / -1;
+}
+.standing .work {
+  display: flex;
+  flex-direction: column;
+  min-height: 0;
 }
 .columns {
   flex: 1;
