@@ -17,6 +17,13 @@ import { Technician } from './technician.ts'
 import { SERVICES } from './services.ts'
 import { AREAS, FLEET, PEOPLE, sheetOf, SITE_NAME, type DemoMachine, type Overhaul } from './thornmere.ts'
 
+/** The serial of a machine, invented from its tag so that no two have the same: written as the sheet shows it. */
+const serialOf = (tag: string, example: string): string =>
+  example.replace(
+    /\d+/,
+    String(2000 + ([...tag].reduce((sum, letter) => (sum * 31 + letter.charCodeAt(0)) % 7919, 7) % 7000)),
+  )
+
 const DAY_MIN = 24 * 60
 const WORKING_MIN = 480
 
@@ -51,7 +58,10 @@ async function overhaul(
   const clock = workingClock(one.on)
   const worker = new Technician(
     planFor(sheet, machine.variants, SUMS_BY_NAME),
-    wornFindings(one.wear, { fitter: fitter.id, lead: lead.id, held: lead.competences }, SOUND[sheet.id]),
+    {
+      ...wornFindings(one.wear, { fitter: fitter.id, lead: lead.id, held: lead.competences }, SOUND[sheet.id]),
+      fact: (name, example) => (name === 'serial' ? serialOf(machine.tag, example) : example),
+    },
     clock,
     label,
   )

@@ -68,6 +68,8 @@ export interface Findings {
   /** What is typed or chosen for one figure of a sum, in the unit of its field. */
   figure: (sum: AnySum, check: Check, moment: Moment, cell: Cell) => string
   choice: (ref: Ref) => Decision
+  /** What the machine says of itself; as the sheet writes it where it is left out. */
+  fact?: (id: string, example: string) => string
   fitter: string
   lead: string
   /** What the lead may sign for beside being one. */
@@ -264,7 +266,9 @@ export class Technician {
         lubricants.map(({ on, medium, never }) => [on, medium ?? mediumsOf(this.plan).find(one => one !== never)!]),
       ),
       found: found?.words[0],
-      facts: Object.fromEntries(facts.map(({ id, before, example }) => [id, before ?? example])),
+      facts: Object.fromEntries(
+        facts.map(({ id, before, example }) => [id, before ?? this.findings.fact?.(id, example) ?? example]),
+      ),
       started: Object.fromEntries(questionsAt(step).map(({ id, choices }) => [id, choices.find(one => one.met)!.say])),
     }
   }

@@ -1,6 +1,6 @@
 import type { Plan, Step } from '../../sheet/index.ts'
 import { reasonsAt } from './gate.ts'
-import { keyOf } from './id.ts'
+import { keyOf, type OwedKind } from './id.ts'
 import { heldAtStart } from './starts.ts'
 import type { Obligation, Settle } from './owing.ts'
 import { unmetNeeds } from '../parts/needs.ts'
@@ -32,11 +32,14 @@ export function isCautionRead(state: JobState, step: string, caution: number, re
   return last !== undefined && Date.parse(reader.at) - Date.parse(last.at) < SHIFT_MS
 }
 
+/** What keeps a step that makes the machine safe, beside its cautions: what is read there, and what stands there for its time. */
+const SAFETY: ReadonlySet<string> = new Set<OwedKind>(['reading', 'wait'])
+
 /**
  * What stands between now and a step: steps before it, cautions unread, evidence owed,
  * decisions and new parts missing, a joint not torqued, what is wrong with what it would build on, tighten or load, and for
  * the step that shuts the case everything the gate names, for one that starts the machine everything wrong with it.
- * What is wrong stands first. Making safe waits for its own steps, their readings and cautions, whatever else has not been
+ * What is wrong stands first. Making safe waits for its own steps, their readings, waits and cautions, whatever else has not been
  * read. Empty when the step may be done.
  */
 export function hindrances(
@@ -68,7 +71,7 @@ export function hindrances(
   })
   const destroys = new Set((step.destroys ?? []).map(one => keyOf({ kind: 'reading', ...one })))
   if (isSafety) {
-    const own = owed.filter(o => o.kind === 'reading' && o.step === step.id && !destroys.has(o.key))
+    const own = owed.filter(o => SAFETY.has(o.kind) && o.step === step.id && !destroys.has(o.key))
     // A start that was tried and did start is its own step's: nothing is safe before that is mended.
     const wrong = owed.filter(o => o.wrong?.at === step.id && o.wrong.stops.has(step.id))
     return [...wrong.map(said), ...needs, ...cautions, ...own.filter(o => !wrong.includes(o)).map(said)]

@@ -8,7 +8,9 @@ import { examineSheet } from '../../sheet/examination/index.ts'
 import { SUMS_BY_NAME } from '../../sums/index.ts'
 import {
   extend,
+  hindrances,
   neverConceded,
+  obligations,
   projectJob,
   recordOf,
   recordTables,
@@ -49,6 +51,19 @@ const acting = (
 }
 const warm = (one: Technician) => one.measure(one.plan.checks.get('oven-warm')!, 'build')
 const owed = (one: Technician) => viewJob(one.plan, one.folded.state).owed.map(each => each.what)
+
+describe('a machine that is made safe by standing', () => {
+  it('has stood as long as the sheet says before the step is done', () => {
+    const one = worker(readSheet(structuredClone(sheetNamed('turbo-blower'))) as Sheet)
+    const step = one.plan.steps.get('isolate')!
+    const hindered = () =>
+      hindrances(one.plan, one.folded.state, obligations(one.plan, one.folded.state), step).map(each => each.text)
+    expect(hindered()).toContain('To begin: blower cools down')
+    one.doStep(step)
+    expect(hindered()).toEqual([])
+    expect(waitedMs(one.folded.state.waits.get('isolate')!)).toBeGreaterThanOrEqual(6 * HOUR)
+  })
+})
 
 describe('a time to wait', () => {
   it.each([
