@@ -88,6 +88,8 @@ export interface MachineAnswer {
     uses: Record<string, number>
     variants: Variants
   }
+  /** What it says of itself, as jobs that were signed read it off. */
+  kept: { fact: string; text: string; at: string }[]
   /** What was done between overhauls, the newest first. */
   serviced: ServiceRow[]
   /** When the hours were last read, and by whom; by nobody where that was in the shell. Null: never since it was put in the yard. */

@@ -4,7 +4,7 @@ import type { MachineAnswer, YardArea } from '../../shared/answers.ts'
 import { refusalsAbout, type Refusal } from '../../core/refusal.ts'
 import { fullVariants, type Moment } from '../../core/sheet/index.ts'
 import type { Database, Transaction } from './client.ts'
-import { noSuchMachine, pastJobs } from './jobs.ts'
+import { keptFacts, noSuchMachine, pastJobs } from './jobs.ts'
 import { area, buildSheet, equipment, equipmentState, fittedPart, hoursRead, job, person, reading } from './schema.ts'
 import { machineStanding } from './projections.ts'
 import { newestSheet, newestSheets, planOn } from './sheets.ts'
@@ -87,7 +87,7 @@ export async function yard(db: Database, now: string): Promise<YardArea[]> {
 
 /** One machine: its newest readings, what sits in every place and since when, and its past jobs. */
 export async function machine(db: Database, tag: string): Promise<MachineAnswer | null> {
-  const [[row], [meter], readings, standing, fitted, past, services] = await Promise.all([
+  const [[row], [meter], readings, standing, fitted, past, services, kept] = await Promise.all([
     db
       .select({ equipment, version: max(buildSheet.version) })
       .from(equipment)
@@ -131,6 +131,7 @@ export async function machine(db: Database, tag: string): Promise<MachineAnswer 
       .orderBy(desc(fittedPart.fittedAt)),
     pastJobs(db, tag),
     serviced(db, tag),
+    keptFacts(db, tag),
   ])
   if (!row) return null
   return {
@@ -142,6 +143,7 @@ export async function machine(db: Database, tag: string): Promise<MachineAnswer 
     fitted,
     past,
     serviced: services,
+    kept,
   }
 }
 

@@ -22,7 +22,7 @@ import { appendIn } from './append.ts'
 import { JOBS, type Kept } from './folded.ts'
 import { entriesAfter } from './ledger.ts'
 import { everybody } from './people.ts'
-import { entry, equipment, job, reading } from './schema.ts'
+import { entry, equipment, job, keptFact, reading } from './schema.ts'
 import { newestSheet, planOf, sheetOf } from './sheets.ts'
 
 export type JobRow = typeof job.$inferSelect
@@ -84,23 +84,17 @@ async function lastFigures(db: Database | Transaction, { id, equipmentTag }: Job
   return Object.fromEntries(found)
 }
 
-/** Jobs that are looked back over for what a machine says of itself: what nobody has read in as many is read anew. */
-const JOBS_BACK = 4
-
 /** What earlier jobs read off a machine and kept with it, the newest of each. */
-async function keptFacts(db: Transaction, tag: string): Promise<{ fact: string; text: string }[]> {
-  const rows = await db
-    .select()
-    .from(job)
-    .where(and(eq(job.equipmentTag, tag), isNotNull(job.signedAt)))
-    .orderBy(desc(job.number))
-    .limit(JOBS_BACK)
-  const kept = new Map<string, string>()
-  for (const row of rows) {
-    const { folded } = await foldedNow(db, row)
-    for (const [fact, { text }] of folded.state.facts) if (!kept.has(fact)) kept.set(fact, text)
-  }
-  return [...kept].map(([fact, text]) => ({ fact, text }))
+export async function keptFacts(
+  db: Database | Transaction,
+  tag: string,
+): Promise<{ fact: string; text: string; at: string }[]> {
+  return db
+    .selectDistinctOn([keptFact.factId], { fact: keptFact.factId, text: keptFact.text, at: keptFact.readAt })
+    .from(keptFact)
+    .innerJoin(job, eq(job.id, keptFact.jobId))
+    .where(and(eq(keptFact.equipmentTag, tag), isNotNull(job.signedAt)))
+    .orderBy(keptFact.factId, desc(keptFact.readAt))
 }
 
 /** What the jobs before left of a machine, of what its sheet takes from them: as it stood at the end. */
@@ -272,7 +266,7 @@ export async function openJobIn(
   const id = uuid()
   const act = uuid()
   const plan = planFor(sheet, machine.variants)
-  const kept = factsOf(plan).length ? await keptFacts(tx, tag) : []
+  const kept = factsOf(plan).length ? (await keptFacts(tx, tag)).map(({ fact, text }) => ({ fact, text })) : []
   const last = await leftLast(tx, tag, plan.sheet.checks)
   const [row] = await tx
     .insert(job)

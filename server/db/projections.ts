@@ -1,7 +1,7 @@
 import { and, desc, eq, inArray, isNotNull, isNull, sql } from 'drizzle-orm'
 import { standingReadings, type JobState, type Projection } from '../../core/job/index.ts'
 import type { Database, Transaction } from './client.ts'
-import { equipmentState, fittedPart, job, reading, stockMovement, wait } from './schema.ts'
+import { equipmentState, fittedPart, job, keptFact, reading, stockMovement, wait } from './schema.ts'
 
 type Row = Pick<typeof job.$inferSelect, 'id' | 'equipmentTag' | 'signedAt' | 'cancelledAt'>
 
@@ -38,6 +38,7 @@ export function writeProjections(
   const readings = changesOf(before?.readings ?? null, after.readings, readingKey)
   const fitted = changesOf(before?.fitted ?? null, after.fitted, one => one.partRef)
   const movements = changesOf(before?.movements ?? null, after.movements, one => one.entryId)
+  const facts = changesOf(before?.facts ?? null, after.facts, one => one.factId)
   const waits = changesOf(before?.waits ?? null, after.waits, one => one.stepId)
   const excluded = (column: string) => sql.raw(`excluded.${column}`)
   return [
@@ -47,6 +48,7 @@ export function writeProjections(
           tx.delete(reading).where(eq(reading.jobId, row.id)),
           tx.delete(fittedPart).where(eq(fittedPart.jobId, row.id)),
           tx.delete(stockMovement).where(eq(stockMovement.jobId, row.id)),
+          tx.delete(keptFact).where(eq(keptFact.jobId, row.id)),
           tx.delete(wait).where(eq(wait.jobId, row.id)),
         ]),
     ...(readings.gone.length
@@ -100,6 +102,20 @@ export function writeProjections(
     ...(movements.gone.length ? [tx.delete(stockMovement).where(inArray(stockMovement.entryId, movements.gone))] : []),
     ...(movements.put.length
       ? [tx.insert(stockMovement).values(movements.put.map(one => ({ ...one, jobId: row.id })))]
+      : []),
+    ...(facts.gone.length
+      ? [tx.delete(keptFact).where(and(eq(keptFact.jobId, row.id), inArray(keptFact.factId, facts.gone)))]
+      : []),
+    ...(facts.put.length
+      ? [
+          tx
+            .insert(keptFact)
+            .values(facts.put.map(one => ({ ...one, ...mine })))
+            .onConflictDoUpdate({
+              target: [keptFact.jobId, keptFact.factId],
+              set: { text: excluded('text'), readAt: excluded('read_at') },
+            }),
+        ]
       : []),
     ...(waits.gone.length
       ? [tx.delete(wait).where(and(eq(wait.jobId, row.id), inArray(wait.stepId, waits.gone)))]

@@ -308,6 +308,21 @@ export const stockMovement = pgTable('stock_movement', {
   movedAt: moment().notNull(),
 })
 
+/** What a machine says of itself, as a job read it off: a serial, a setting. */
+export const keptFact = pgTable(
+  'kept_fact',
+  {
+    jobId: uuid()
+      .notNull()
+      .references(() => job.id),
+    equipmentTag: text().notNull(),
+    factId: text().notNull(),
+    text: text().notNull(),
+    readAt: moment().notNull(),
+  },
+  table => [primaryKey({ columns: [table.jobId, table.factId] }), index().on(table.equipmentTag)],
+)
+
 /** What waits in a job: in an oven, in a bath, under pressure. */
 export const wait = pgTable(
   'wait',

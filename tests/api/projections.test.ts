@@ -23,7 +23,16 @@ import { jobWithLedger, openJob } from '../../server/db/jobs.ts'
 import { entriesAfter } from '../../server/db/ledger.ts'
 import { signersHere } from '../../server/db/people.ts'
 import { rebuildProjections } from '../../server/db/rebuild.ts'
-import { equipment, equipmentState, fittedPart, job, reading, stockMovement, wait } from '../../server/db/schema.ts'
+import {
+  equipment,
+  equipmentState,
+  fittedPart,
+  job,
+  keptFact,
+  reading,
+  stockMovement,
+  wait,
+} from '../../server/db/schema.ts'
 import { openWaits } from '../../server/db/waits.ts'
 import { planOf, shelve } from '../../server/db/sheets.ts'
 import { sheetNamed } from '../sheets.ts'
@@ -91,6 +100,7 @@ async function held(tag: string) {
     fitted: sorted(await db.select().from(fittedPart).where(eq(fittedPart.equipmentTag, tag))),
     movements: sorted(movements.flat()),
     waits: sorted(waits.flat()),
+    facts: sorted(await db.select().from(keptFact).where(eq(keptFact.equipmentTag, tag))),
     state: state!,
   }
 }
@@ -121,6 +131,7 @@ async function wanted(tag: string) {
       folded.reduce((n, { projected }) => n + projected.fitted.length, 0),
       folded.reduce((n, { projected }) => n + projected.movements.length, 0),
       folded.reduce((n, { projected }) => n + projected.waits.length, 0),
+      folded.reduce((n, { projected }) => n + projected.facts.length, 0),
     ],
   }
 }
@@ -133,7 +144,7 @@ async function agree(tag = TAG) {
     overhauledAt: state.lastOverhaulAt && Date.parse(state.lastOverhaulAt),
     hours: state.lastOverhaulHours,
     worst: state.worstCheck && [state.worstCheck, state.worstVerdict, state.worstShare],
-    counts: [now.readings.length, now.fitted.length, now.movements.length, now.waits.length],
+    counts: [now.readings.length, now.fitted.length, now.movements.length, now.waits.length, now.facts.length],
   }).toEqual(ought)
   return ought
 }

@@ -21,7 +21,7 @@ const box = computed(() => {
   return props.standing ? { width: height, height: width } : { width, height }
 })
 /** A machine that stands is the one that lies, turned a quarter round. */
-const turn = computed(() => (props.standing ? `translate(${size.value.height} 0) rotate(90)` : undefined))
+const quarterTurn = computed(() => (props.standing ? `translate(${size.value.height} 0) rotate(90)` : undefined))
 /** A finger finds the nearest part within this many pixels. */
 const REACH = 44
 const section = computed(() => sectionOf(props.plan, size.value))
@@ -111,7 +111,7 @@ function pick(event: MouseEvent) {
           <path d="M0 0 V7" :style="{ stroke: `var(${stroke})` }" stroke-width="1.3" />
         </pattern>
       </defs>
-      <g :transform="turn">
+      <g :transform="quarterTurn">
         <g v-for="one in drawn" :key="one.ref" class="part">
           <g v-if="one.away" class="ghost" :class="{ next: one.next }">
             <path v-for="(path, i) in one.paths" :key="i" :d="path.d" />

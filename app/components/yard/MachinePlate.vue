@@ -2,6 +2,7 @@
 import type { FormInstance } from 'element-plus'
 import { OPENERS } from '~~/core/job/ledger/roles'
 import { showLimits } from '~~/core/job/measuring/show'
+import { factsOf } from '~~/core/job/parts/facts'
 import { placeName } from '~~/core/job/ledger/words'
 import { atOf } from '~~/core/sums/cells'
 import { planFor, type ShelfSheet } from '~~/core/sheet'
@@ -55,6 +56,13 @@ const standing = computed(() =>
 /** A check over the overhauls, oldest first. */
 const over = (id: string) =>
   (found.value?.readings ?? []).filter(one => one.checkId === id).toSorted((a, b) => a.takenAt.localeCompare(b.takenAt))
+/** What it says of itself: its serial, a setting. */
+const facts = computed(() =>
+  (found.value?.kept ?? []).flatMap(one => {
+    const fact = plan.value && factsOf(plan.value).find(each => each.fact.id === one.fact)?.fact
+    return fact ? [{ ...one, name: fact.name }] : []
+  }),
+)
 /** What sits in every place and since when. */
 const build = computed(() =>
   [...(plan.value?.parts.values() ?? [])].map(place => ({
@@ -99,6 +107,12 @@ async function open() {
         {{ siteDay(machine.lastOverhaulAt!) }}</template
       >.
     </p>
+    <dl v-if="facts.length" class="facts" aria-label="What it says of itself">
+      <div v-for="one in facts" :key="one.fact">
+        <dt class="soft">{{ one.name }}</dt>
+        <dd class="figures">{{ one.text }}</dd>
+      </div>
+    </dl>
     <p v-if="machine" class="next">
       <template v-if="machine.next">
         <strong>Next overhaul {{ weeksWords(machine.next.weeks) }}.</strong>{{ ' '
@@ -203,6 +217,16 @@ async function open() {
 h2 {
   font-size: 26px;
   font-weight: 500;
+}
+.facts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 18px;
+}
+.facts div {
+  display: flex;
+  gap: 8px;
+  align-items: baseline;
 }
 .open {
   display: grid;

@@ -27,6 +27,8 @@ export interface Projection {
   }[]
   fitted: { partRef: Ref; asNew: boolean; batch: string | null; fittedAt: string }[]
   movements: { entryId: string; partRef: Ref; takenFrom: string; quantity: number; movedAt: string }[]
+  /** What the machine says of itself. */
+  facts: { factId: string; text: string; readAt: string }[]
   /** What waits: begun, and not over. Only a display knows what time it is. */
   waits: { stepId: string; step: string; what: string; since: string; leastAt: string | null; mostAt: string | null }[]
 }
@@ -116,6 +118,7 @@ export function projectJob(plan: Plan, state: JobState): Projection {
           : []
       }),
     ],
+    facts: [...state.facts].map(([factId, { text, at }]) => ({ factId, text, readAt: at })),
     waits: waitsOn(plan, state).map(({ step, wait, waiting: { begun } }) => {
       const { least, most } = endsOf(wait, begun.since)
       const about = { stepId: step.id, step: step.title, what: wait.what }
@@ -140,5 +143,6 @@ const GROUND: ReadonlySet<keyof JobState> = new Set([
   'putRight',
   'parts',
   'counts',
+  'facts',
   'waits',
 ])
