@@ -194,7 +194,7 @@ export class Technician {
 
   /** Works at a pad as a careful fitter does; what is said with the step itself is said with it. */
   private work(step: Step, at: Settle): void {
-    if (at.to === 'wait') this.wait(step)
+    if (at.to === 'wait') this.wait(this.plan.steps.get(at.step)!)
     else if (at.to === 'mark') this.mark(at.mate)
     else if (at.to === 'axis') this.choose(at.axis)
     else if (at.to === 'child') this.act('child.none', { part: at.part, why: 'Sound as it came out' })

@@ -1,11 +1,23 @@
+import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
+import type { Technician } from '../../demo/technician.ts'
 import { refusal } from '../../tests/pump.ts'
-import { librarySheet, worker } from '../../tests/sheets.ts'
+import { librarySheet, sheetNamed, worker } from '../../tests/sheets.ts'
 import { WALKS } from '../../tests/walks/index.ts'
 import { examineSheet } from '../sheet/examination/index.ts'
 import type { SheetSource } from '../sheet/index.ts'
 import { SUMS_BY_NAME } from '../sums/index.ts'
-import { doorOf, hindrances, proposalsOf, readingKey, recordOf, viewJob } from './index.ts'
+import {
+  checkResults,
+  doorOf,
+  hindrances,
+  proposalsOf,
+  readingKey,
+  recordOf,
+  stepsLeft,
+  unmetNeeds,
+  viewJob,
+} from './index.ts'
 
 const PUMP = 'm14-axially-split-pump'
 const pump = (read: Record<string, string> = {}, until = 'wash') => {
@@ -52,6 +64,52 @@ describe('evidence', () => {
     one.workUntil()
     expect(viewJob(one.plan, one.folded.state).owed).toEqual([])
   })
+})
+
+/** Whatever comes next of what the rules allow: a step that can be done, one taken up again, a part decided away. */
+function goesOn(one: Technician, pick: number): void {
+  const { plan, folded } = one
+  const { state } = folded
+  const done = [...state.steps.keys()]
+  const again = done[pick % Math.max(1, done.length)]
+  const off = [...state.parts].filter(([, now]) => now.where === 'off').map(([ref]) => ref)
+  const part = off[pick % Math.max(1, off.length)]
+  if (pick % 5 === 0 && again) {
+    const payload = { step: again, why: 'Looked wrong' }
+    if (!refusal(one, 'step.reopened', payload, 'lead')) one.act('step.reopened', payload, 'lead')
+  } else if (pick % 7 === 0 && part) {
+    const payload = { parts: [part], choice: 'renew', why: 'Not worth it', proposed: 'reuse' } as const
+    if (!refusal(one, 'part.decided', payload)) one.act('part.decided', payload)
+    if (!refusal(one, 'part.renewed', { part, from: 'stock' })) one.act('part.renewed', { part, from: 'stock' })
+  } else {
+    const free = stepsLeft(plan, state).filter(step => !unmetNeeds(plan, state, step).length)
+    if (free.length) one.doStep(free[pick % free.length]!)
+  }
+}
+
+describe.each(['dual-seal', 'cartridge-seal-pump', 'dc-motor', 'turbo-blower'])('evidence of %s', name => {
+  it('is owed once, in whatever order what may be done is done', () =>
+    fc.assert(
+      fc.property(fc.array(fc.nat(1000), { minLength: 10, maxLength: 40 }), picks => {
+        const one = worker(sheetNamed(name))
+        const evidence = new Set(one.plan.sheet.checks.filter(check => check.evidence).map(check => check.id))
+        expect(evidence.size).toBeGreaterThan(0)
+        const settled = new Set<string>()
+        for (const pick of picks) {
+          goesOn(one, pick)
+          const owed = viewJob(one.plan, one.folded.state)
+            .owed.flatMap(debt => (debt.id.kind === 'reading' ? [debt.id] : []))
+            .filter(debt => evidence.has(debt.check))
+            .map(debt => readingKey(debt.check, debt.moment))
+          expect(new Set(owed).size).toBe(owed.length)
+          expect(owed.filter(key => settled.has(key))).toEqual([])
+          for (const [key, { check, complete }] of checkResults(one.plan, one.folded.state))
+            if (evidence.has(check.id) && complete) settled.add(key)
+        }
+        expect(one.folded.state.flags).toEqual([])
+      }),
+      { numRuns: 10 },
+    ))
 })
 
 describe('a sheet with evidence', () => {

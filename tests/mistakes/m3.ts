@@ -30,6 +30,16 @@ export const M3_MISTAKES: Mistakes = {
       noticed: AT_ONCE,
     },
     {
+      what: 'The oil is read before it has found its level',
+      at: 'oil-in',
+      variants: LARGE,
+      does: bench => bench.tries('wait.begun', { step: 'oil-in' }).tries('wait.ended', { step: 'oil-in' }),
+      says: /oil finding its level/,
+      means: /to go/,
+      stopped: 'oil-in',
+      noticed: AT_ONCE,
+    },
+    {
       what: 'The two discs are exchanged',
       at: 'first-on',
       variants: LARGE,

@@ -30,6 +30,19 @@ export const M8_MISTAKES: Mistakes = {
       noticed: AT_ONCE,
     },
     {
+      what: 'The vessel is opened while it is still warm',
+      at: 'emptied',
+      does: bench =>
+        bench
+          .tries('caution.read', { step: 'emptied', caution: 0 })
+          .tries('wait.begun', { step: 'emptied' })
+          .tries('wait.ended', { step: 'emptied' }),
+      says: /vessel and shaft coming to room temperature/,
+      means: /to go/,
+      stopped: 'emptied',
+      noticed: AT_ONCE,
+    },
+    {
       what: 'A drive pin of the primary stands too low',
       at: 'pins-set',
       does: bench => bench.reads({ 'pins-far build pin 2': 1.9 }).does('pins-set'),
