@@ -171,7 +171,9 @@ describe('a run', () => {
     expect(projectJob(one.plan, one.folded.state).readings.filter(each => each.checkId === RUN)).toHaveLength(1)
   })
   it('says its limits column by column', () =>
-    expect(showLimits(check)).toBe('bearing at the commutator maximum 85 °C; current maximum 120.0 A; spark maximum 1'))
+    expect(showLimits(check)).toBe(
+      'bearing at the commutator maximum 85 °C; frame at most 60 °C over air; current maximum 120.0 A; spark maximum 1',
+    ))
 })
 
 describe('a table from elsewhere', () => {

@@ -1,6 +1,6 @@
 import type { Writer } from '../../gauging/index.ts'
 import { displayLength, fixed, fromBase, shownDecimals, shownUnit, type LengthSystem } from '../../quantity/index.ts'
-import type { Check } from '../../sheet/index.ts'
+import type { RunColumn, Check } from '../../sheet/index.ts'
 import type { Cell } from './cells.ts'
 
 type Shown = Pick<Check, 'unit' | 'decimals' | 'choices'>
@@ -58,11 +58,20 @@ export function showLimits(check: Limited & Pick<Check, 'run' | 'alike'>, system
       .join(', or ')
   if (check.run)
     return check.run.columns
-      .flatMap(one => (one.limits ? [`${one.name} ${limitsIn({ ...one, limits: one.limits }, system)}`] : []))
+      .flatMap((one, _, all) => [
+        ...(one.limits ? [`${one.name} ${limitsIn({ ...one, limits: one.limits }, system)}`] : []),
+        ...(one.rise ? [`${one.name} ${riseIn({ ...one, rise: one.rise }, all, system)}`] : []),
+      ])
       .join('; ')
   const alike = check.alike ? [`alike within ${Number((check.alike.within * 100).toPrecision(4))} %`] : []
   const own = limitsIn(check, system)
   return [...(alike.length && own === 'none' ? [] : [own]), ...alike].join('; ')
+}
+
+/** How far a column may lie over another in its row: “at most 60 °C over air”. */
+function riseIn(one: RunColumn & Required<Pick<RunColumn, 'rise'>>, all: readonly RunColumn[], system: LengthSystem) {
+  const { figure, unit } = showFigure(one.rise.max, one, system)
+  return `at most ${figure} ${unit} over ${all.find(({ id }) => id === one.rise.over)?.name ?? one.rise.over}`
 }
 
 function limitsIn(check: Limited, system: LengthSystem): string {
