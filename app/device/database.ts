@@ -3,6 +3,9 @@ import type { AnyEntry } from '~~/core/job'
 import type { JobAnswer } from '~~/shared/answers'
 import type { Batch } from '~/bench/outbox'
 
+/** Raised where an answer has another shape: what was kept of the older one is let go. What waits to be sent stays. */
+const SHAPE = 2
+
 /** A batch as it lies on the device: of which job, and after which others. */
 type BatchRow = { job: string; n: number } & Batch
 
@@ -21,8 +24,12 @@ let opening: Promise<IDBPDatabase<Kept>> | undefined
 
 /** What this device keeps so that the bench goes on without the network. Throws where the browser keeps nothing. */
 export const deviceDatabase = () =>
-  (opening ??= openDB<Kept>('needler', 1, {
-    upgrade(db) {
+  (opening ??= openDB<Kept>('needler', SHAPE, {
+    upgrade(db, before, _, transaction) {
+      if (before) {
+        void transaction.objectStore('answers').clear()
+        return
+      }
       db.createObjectStore('answers', { keyPath: 'path' })
       db.createObjectStore('jobs', { keyPath: 'id' })
       db.createObjectStore('entries', { keyPath: ['job', 'seq'] })

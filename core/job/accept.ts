@@ -18,7 +18,6 @@ const refusals = refusalsAbout('entry', {
   why: () => 'Say why it is corrected.',
   corrected: () => 'That entry is corrected already. Correct the correction instead.',
   notYours: () => 'That is somebody else’s entry. They correct it themselves, or a lead does.',
-  opening: () => 'The opening of a job cannot be taken back. Cancel the job instead.',
   stands: () => 'That stands as it is. Write an addendum instead.',
   takeBack: () => 'That cannot be put otherwise. Take it back, and do it again.',
   covered: ({ over }: { over: string }) =>
@@ -133,8 +132,8 @@ function claimRefusal(
   if (!standing.has(id)) return refusals.corrected()
   if (target.madeBy !== madeBy && role !== 'lead') return refusals.notYours()
   const root = rootOf(entries, id)!
-  const allowed = actOf(root)?.corrected ?? 'never'
-  if (allowed === 'never') return root.kind === 'job.opened' ? refusals.opening() : refusals.stands()
+  const { corrected: allowed = 'never', instead = refusals.stands() } = actOf(root) ?? {}
+  if (allowed === 'never') return instead
   return replacement && allowed === 'take back' ? refusals.takeBack() : null
 }
 

@@ -117,7 +117,7 @@ describe('a correction is an entry like any other', () => {
   })
   it('never takes back an opening, nor what was signed', () => {
     expect(says('entry.corrected', { target: worker.folded.entries[0]!.id, why: 'x' }, 'lead')).toMatchObject({
-      code: 'entry.opening',
+      code: 'job.stands',
     })
   })
   it('of a correction bears on what that was about', () => {

@@ -427,7 +427,7 @@ describe('corrections', () => {
     })
     expect(refusal('entry.corrected', { target: 'nobody', why: 'x' })).toMatchObject({ code: 'entry.notHere' })
     expect(refusal('entry.corrected', { target: worker.folded.entries[0]!.id, why: 'x' })).toMatchObject({
-      code: 'entry.opening',
+      code: 'job.stands',
     })
     expect(refusal('entry.corrected', { target: worker.folded.entries.at(-1)!.id, why: '  ' })).toMatchObject({
       code: 'entry.why',

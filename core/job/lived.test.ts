@@ -52,7 +52,7 @@ describe('corrections that come together', () => {
     const fix = (target: AnyEntry, replacement?: object) =>
       refusal(one, 'entry.corrected', { target: target.id, why: 'slip', ...(replacement ? { replacement } : {}) })
     expect(fix(done, done.payload as object)).toMatchObject({ code: 'entry.takeBack' })
-    expect(fix(one.folded.entries[0]!)).toMatchObject({ code: 'entry.opening' })
+    expect(fix(one.folded.entries[0]!)).toMatchObject({ code: 'job.stands' })
     expect(fix(taken[0]!)).toBeNull()
   })
   it('move a figure that was kept in the wrong place to another that is free, of this check or of one read alike', () => {

@@ -58,7 +58,7 @@ describe('entries that come together', () => {
   it('the first that may not come in is named, the others with it', () => {
     const bad = entryOf('entry.corrected', { target: folded.entries[0]!.id, why: 'no' })
     const taken = takeIn(plan, folded, [readAgain(readings[0]!), bad, note()])
-    expect(taken).toMatchObject({ ok: false, entry: { id: bad.id }, why: { code: 'entry.opening' } })
+    expect(taken).toMatchObject({ ok: false, entry: { id: bad.id }, why: { code: 'job.stands' } })
   })
   it('one target is not corrected twice in one breath', () => {
     const taken = takeIn(plan, folded, [readAgain(readings[0]!), readAgain(readings[0]!)])

@@ -7,7 +7,7 @@ export { expect, type BrowserContext, type Cookie, type Locator, type Page } fro
 /** The database with the demo loaded, which nobody is connected to: each worker works on a copy of it. */
 const DEMO = new URL(process.env.NEEDLER_OWNER_URL!)
 const FIRST_PORT = Number(process.env.E2E_PORT ?? 3477)
-const START_MS = 60_000
+const START_MS = 120_000
 
 async function untilWell(url: string, server: ChildProcess): Promise<void> {
   for (const from = Date.now(); Date.now() - from < START_MS;) {

@@ -14,6 +14,8 @@ import { offParts } from './sense.ts'
 /** A sub-assembly on a bench of its own: it goes to a job by its own sheet, and comes back when that is signed. */
 
 const refusals = refusalsAbout('child', {
+  stands: () =>
+    'Its job is open, and that stands here. A lead cancels that job; then it is said here what becomes of the part.',
   noBench: ({ part }: { part: string }) => `${part} has no bench of its own in this sheet. It is worked on here.`,
   away: ({ part, job }: { part: string; job: number }) =>
     `${part} is on its own bench already: job ${job}. Go on with that one.`,
@@ -42,6 +44,7 @@ const opened: ActKind<Shaped<typeof opening>> = {
   shape: opening,
   by: OPENERS,
   corrected: 'never',
+  instead: refusals.stands(),
   serverOnly: true,
   sense: (plan, state, { payload: { part } }) => {
     const wrong = benchRefusal(plan, state, part)

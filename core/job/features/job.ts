@@ -11,6 +11,7 @@ import { always } from './sense.ts'
 /** The job as a whole: opened, and signed or given up. */
 
 const refusals = refusalsAbout('job', {
+  stands: () => 'The opening of a job cannot be taken back. Cancel the job instead.',
   open: () => 'This job is open already.',
   partsOff: ({ parts, n }: { parts: string; n: number }) =>
     `${parts} ${n > 1 ? 'are' : 'is'} off the machine. Fit what is off, or hand the job on`,
@@ -38,6 +39,7 @@ const opened: ActKind<Shaped<typeof opening>> = {
   shape: opening,
   by: OPENERS,
   corrected: 'never',
+  instead: refusals.stands(),
   sense: (_, state) => (state.opened ? refusals.open() : null),
   apply: (state, entry) => {
     state.opened = { ...entry, kind: 'job.opened' } as Entry<'job.opened'>

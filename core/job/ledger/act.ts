@@ -34,6 +34,8 @@ export interface ActKind<P> {
   by: readonly Role[]
   /** `replace`: corrected by another payload or taken back; `take back`: only that; `never`: it stands. */
   corrected: 'replace' | 'take back' | 'never'
+  /** Of one that stands: what is done instead of taking it back, where there is something. */
+  instead?: Refusal
   /** Why it makes no sense where it stands, null when it does. The fold flags it and never counts it. */
   sense: (plan: Plan, state: JobState, entry: Done<P>) => Refusal | null
   /** Takes it in, in place; may trust `sense`. */

@@ -61,6 +61,8 @@ describe('a sub-assembly that may go to its own bench', () => {
       'away',
       [{ what: 'Seal unit is on its own bench, job 31', step: 'unit-build', who: 'fitter' }],
     ])
+    const target = one.folded.entries.find(({ kind }) => kind === 'child.opened')!.id
+    expect(act(one, 'entry.corrected', { target, why: 'Slip' })).toBe('child.stands')
     const step = one.plan.steps.get('unit-build')!
     const held = hindrances(one.plan, one.folded.state, obligations(one.plan, one.folded.state), step)
     expect(held.map(({ text }) => text)).toEqual(['Seal unit is on its own bench, job 31'])
