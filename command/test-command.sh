@@ -54,7 +54,7 @@ check "and a deletion" refuses 'only added to' sql needler_b "delete from entry"
 check "the application's user is no superuser" test "$(sql postgres "select rolsuper or rolcreatedb or rolcreaterole from pg_roles where rolname = 'needler_app'")" = f
 
 # The site's own: from nothing to a machine that can be overhauled.
-serve() { PORT=38124 HOST=127.0.0.1 timeout -s TERM 300 ./needler serve >"$WORK/serve" 2>&1 & SERVING=$!; for _ in $(seq 600); do grep -q 'Needler is at' "$WORK/serve" && return; sleep 0.2; done; return 1; }
+serve() { PORT=38124 HOST=127.0.0.1 timeout -s TERM 900 ./needler serve >"$WORK/serve" 2>&1 & SERVING=$!; for _ in $(seq 1500); do grep -q 'Needler is at' "$WORK/serve" && return; sleep 0.2; done; return 1; }
 check "an empty site is served" serve
 check "and says who may sign in, and what to do next" grep -q 'the PIN is' "$WORK/serve"
 check "by the command itself" grep -q './needler machine add' "$WORK/serve"
@@ -159,8 +159,8 @@ openssl req -x509 -newkey rsa:2048 -nodes -days 2 -subj /CN=localhost -keyout "$
 check "https wants both files" refuses 'wants both' ./needler serve --cert "$WORK/cert.pem"
 check "a missing file is named" refuses 'cannot be read from' ./needler serve --cert "$WORK/none.pem" --key "$WORK/key.pem"
 check "what is no certificate is named" refuses 'do not go together' ./needler serve --cert "$WORK/junk" --key "$WORK/key.pem"
-PORT=38125 HOST=127.0.0.1 timeout -s TERM 300 ./needler serve --cert "$WORK/cert.pem" --key "$WORK/key.pem" >"$WORK/https" 2>&1 & SECURE=$!
-for _ in $(seq 600); do grep -q 'Needler is at' "$WORK/https" && break; sleep 0.2; done
+PORT=38125 HOST=127.0.0.1 timeout -s TERM 900 ./needler serve --cert "$WORK/cert.pem" --key "$WORK/key.pem" >"$WORK/https" 2>&1 & SECURE=$!
+for _ in $(seq 1500); do grep -q 'Needler is at' "$WORK/https" && break; sleep 0.2; done
 check "it is served over https" grep -q 'Needler is at https://' "$WORK/https"
 check "and answers there, with the worker that keeps the pages" test "$(curl -sk -o /dev/null -w '%{http_code}' https://127.0.0.1:38125/sw.js)" = 200
 check "and says that it is asked for so from then on" test "$(curl -sk -D - -o /dev/null https://127.0.0.1:38125/api/health | grep -ci strict-transport-security)" = 1
