@@ -351,9 +351,14 @@ export async function answer(page: Page) {
     await counts.nth(i).fill(String(part?.part.quantity ?? item!.pieces))
     await counts.nth(i).press('Tab')
   }
-  // What the machine says of itself, as the sheet writes it.
-  for (const fact of await pad(page).locator('.fact input').all())
-    await fact.fill(((await fact.getAttribute('placeholder')) ?? '').replace(/^as /, ''))
+  // What the machine says of itself: as the last job kept it, else as the sheet writes it.
+  for (const fact of await pad(page).locator('.fact').all()) {
+    const still = fact.locator('[data-test=still]')
+    const text = fact.locator('input')
+    if (await still.isVisible()) await still.click()
+    else if (!(await text.inputValue()))
+      await text.fill(((await text.getAttribute('placeholder')) ?? '').replace(/^as /, ''))
+  }
   await takeInHand(page)
   for (const mate of await pad(page).locator('.mate').all()) {
     const title = (await mate.getAttribute('aria-label'))!
