@@ -117,7 +117,9 @@ export class Bench {
 
   /** Tries something that is not to be. */
   tries<K extends EntryKind>(kind: K, payload: Payloads[K], role: Role = 'fitter'): this {
-    const why = refusalOf(this.by.opened, this.by.folded, entryOf(kind, payload, { role }))
+    // At the time that the work has come to: what waits has not waited any longer.
+    const madeAt = this.by.folded.entries.at(-1)!.madeAt
+    const why = refusalOf(this.by.opened, this.by.folded, entryOf(kind, payload, { role, madeAt, receivedAt: madeAt }))
     if (why) {
       this.heard.push(sentenceOf(why))
       if ('step' in payload && payload.step) this.refused.add(String(payload.step))
