@@ -224,14 +224,15 @@ export const hoursSchema = Joi.object<{ hoursRun: number; uses?: Record<string, 
 export const serviceSchema = Joi.object<{
   id: string
   service: string
-  doneAt: string
+  doneAt?: string
   hoursRun: number
   uses: Record<string, number>
   note: string
 }>({
   id: uuid(TIMED_ID).required(),
   service: words(80).required(),
-  doneAt: moment.required(),
+  /** Left out: just now, by the server's clock. */
+  doneAt: moment,
   hoursRun: count.required(),
   uses: uses.default({}),
   note: words(400).allow('').default(''),

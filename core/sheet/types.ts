@@ -67,7 +67,7 @@ export interface Service {
   hours: number
   months: number
   /** What is done to it between overhauls. */
-  also?: LesserService[]
+  also?: InterimService[]
 }
 
 /** How often something is done: whichever comes first of what is said. */
@@ -79,7 +79,7 @@ export interface Interval {
 }
 
 /** Something that has an interval of its own, such as a change of oil or a yearly examination. */
-export interface LesserService extends Interval {
+export interface InterimService extends Interval {
   id: Id
   /** As it is said once it is done: `oil changed`. */
   name: Words
@@ -333,7 +333,7 @@ export interface Part {
 /** The sheet a sub-assembly is overhauled by, in a job of its own. */
 export interface OwnBench {
   sheet: Id
-  /** What of that sheet's choices it is; its first ones where they are left out. */
+  /** Which of that sheet's choices it is built by; the first of each where they are left out. */
   variants?: Variants
 }
 

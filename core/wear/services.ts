@@ -1,4 +1,4 @@
-import type { Interval, LesserService, Service } from '../sheet/index.ts'
+import type { Interval, InterimService, Service } from '../sheet/index.ts'
 import { whatIsNext, type NextDue } from './next.ts'
 
 /** When something was done, ISO 8601 UTC, and what the meters of the machine showed then. */
@@ -55,7 +55,7 @@ export const servicesOf = (
     return { id: one.id, name: one.name, last, next: dueAfter(one, last, meters, now) }
   })
 
-function lastOf({ step }: LesserService, done: Done | undefined, overhaul: Done | null): ServiceStand['last'] {
+function lastOf({ step }: InterimService, done: Done | undefined, overhaul: Done | null): ServiceStand['last'] {
   if (step !== undefined && overhaul && !(done && done.at > overhaul.at)) return { ...overhaul, withOverhaul: true }
   return done ? { ...done, withOverhaul: false } : null
 }

@@ -128,7 +128,7 @@ async function write(
   const word = wordToParent(jobId, after.folded.entries, fresh)
   // What its parent has no place for any more is not said: it was signed or cancelled since, or the part is another.
   if (word)
-    await write(tx, word.parent, by, [word.entry], OWN, new FoldedJobs(), null).catch(error => {
+    await write(tx, word.parent, by, [word.entry], OWN, jobs, null).catch(error => {
       if (!(error instanceof Refused)) throw error
     })
   return judged

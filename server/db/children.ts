@@ -6,7 +6,7 @@ import { appendIn, OWN } from './append.ts'
 import { Refused } from './claims.ts'
 import type { Database, Transaction } from './client.ts'
 import { addMachine } from './fleet.ts'
-import { FoldedJobs } from './folded.ts'
+import { JOBS } from './folded.ts'
 import { openJobIn, type Opening } from './jobs.ts'
 import { entriesAfter, lockedJob } from './ledger.ts'
 import { ownEntry } from './parent.ts'
@@ -15,6 +15,8 @@ import { newestSheet, planOf } from './sheets.ts'
 
 const refusals = refusalsAbout('child', {
   noJob: () => 'There is no such job. It may belong to another site; go back to the bench list.',
+  other: ({ own, name }: { own: string; name: string }) =>
+    `There is a machine ${own} in the yard by another sheet, so ${name} cannot go by that tag. A lead looks into it.`,
   noSheet: ({ sheet }: { sheet: string }) =>
     `The sheet it goes by, ${sheet}, is not on the shelf. Put it there first: ./needler sheet put FILE`,
 })
@@ -22,7 +24,10 @@ const refusals = refusalsAbout('child', {
 const LONGEST_TAG = 40
 
 /** The tag a sub-assembly has in the yard: its machine's, with its own name behind. */
-export const childTag = (tag: string, part: string) => `${tag}.${part.replace('@', '.')}`.slice(0, LONGEST_TAG)
+export function childTag(tag: string, part: string): string {
+  const own = `.${part.replace('@', '.')}`
+  return `${tag.slice(0, Math.max(1, LONGEST_TAG - own.length))}${own}`
+}
 
 /** The machine in the yard that a sub-assembly is, made where it was never on a bench of its own before. */
 async function machineOf(
@@ -34,8 +39,9 @@ async function machineOf(
 ) {
   const own = childTag(tag, part)
   const [parent] = await tx.select().from(equipment).where(eq(equipment.tag, tag)).for('update')
-  const [there] = await tx.select({ tag: equipment.tag }).from(equipment).where(eq(equipment.tag, own))
+  const [there] = await tx.select({ sheet: equipment.sheetId }).from(equipment).where(eq(equipment.tag, own))
   const { areaId, line, hoursRun, hoursPerWeek } = parent!
+  if (there && there.sheet !== bench.sheet) throw new Refused(409, refusals.other({ own, name }), null)
   // It has run as long as its machine has.
   if (there) await tx.update(equipment).set({ hoursRun, hoursPerWeek }).where(eq(equipment.tag, own))
   else {
@@ -63,7 +69,7 @@ export async function openChild(
     return await db.transaction(async tx => {
       const row = await lockedJob(tx, parentId)
       if (!row) throw new Refused(404, refusals.noJob(), null)
-      const { folded, plan: opened } = await new FoldedJobs().at(row, await planOf(tx, row), after =>
+      const { folded, plan: opened } = await JOBS.at(row, await planOf(tx, row), after =>
         entriesAfter(tx, parentId, after),
       )
       const plan = planIn(opened, folded.state)

@@ -27,13 +27,14 @@ export async function rebuildProjections(db: Database): Promise<Rebuilt> {
       const plan = await planOf(tx, row!)
       const ledger = await entriesAfter(tx, id, 0)
       entries += ledger.length
-      for (const one of ledger) {
-        if (isKind(one, 'child.returned')) told.set(one.payload.job, one.payload.digest)
-        if (isKind(one, 'job.signed')) found.set(id, { number, digest: digestOf(ledger, one.seq!) })
-      }
       const folded = extend(plan, emptyFold(), ledger)
       const now = projectionOf({ plan, folded })
-      const { signed, cancelled } = folded.state
+      const { opened, signed, cancelled } = folded.state
+      for (const one of ledger) {
+        if (isKind(one, 'child.returned')) told.set(one.payload.job, one.payload.digest)
+        if (isKind(one, 'job.signed') && opened?.payload.parent)
+          found.set(id, { number, digest: digestOf(ledger, one.seq!) })
+      }
       await Promise.all([
         tx
           .update(job)

@@ -1,5 +1,6 @@
 import { v7 as uuid } from 'uuid'
 import { and, desc, eq, isNull, lte } from 'drizzle-orm'
+import { alias } from 'drizzle-orm/pg-core'
 import { competenceFor, qualified, signerWords } from '../../core/job/index.ts'
 import { refusalsAbout, type Refusal } from '../../core/refusal.ts'
 import type { Done } from '../../core/wear/services.ts'
@@ -18,6 +19,7 @@ const refusals = refusalsAbout('service', {
   doer: ({ name, doer }: { name: string; doer: string }) =>
     `“${name}” is done by ${doer}, and that does not stand by your name, or has run out. A lead writes it down under People once the paper has been seen.`,
   other: ({ by }: { by: string }) => `${by} wrote that down. They withdraw it, or a lead does.`,
+  taken: () => 'That number is taken by another service. Reload the page, and write it down again.',
   gone: () => 'There is no such service on record. Reload the page.',
 })
 
@@ -70,24 +72,20 @@ export async function lastServices(db: Database): Promise<Map<string, Map<string
 
 /** What was done to a machine between overhauls, the newest first. */
 export async function serviced(db: Database, tag: string): Promise<ServiceRow[]> {
+  const withdrawer = alias(person, 'withdrawer')
   const rows = await db
-    .select({ row: serviceDone, by: { id: person.id, name: person.name } })
+    .select({ row: serviceDone, by: { id: person.id, name: person.name }, withdrawnBy: withdrawer.name })
     .from(serviceDone)
     .innerJoin(person, eq(person.id, serviceDone.doneBy))
+    .leftJoin(withdrawer, eq(withdrawer.id, serviceDone.withdrawnBy))
     .where(eq(serviceDone.equipmentTag, tag))
     .orderBy(desc(serviceDone.doneAt), desc(serviceDone.recordedAt))
-  const names = new Map(
-    rows.some(({ row }) => row.withdrawnBy)
-      ? (await db.select({ id: person.id, name: person.name }).from(person)).map(one => [one.id, one.name])
-      : [],
-  )
-  return rows.map(({ row: { id, serviceId, name, doneAt, hours, uses, note, withdrawnBy }, by }) => ({
-    ...{ id, serviceId, name, doneAt, by, hours, uses, note },
-    withdrawnBy: withdrawnBy && (names.get(withdrawnBy) ?? ''),
+  return rows.map(({ row: { id, serviceId, name, doneAt, hours, uses, note }, by, withdrawnBy }) => ({
+    ...{ id, serviceId, name, doneAt, by, hours, uses, note, withdrawnBy },
   }))
 }
 
-type Told = Meters & { id: string; service: string; doneAt: string; note: string }
+type Told = Meters & { id: string; service: string; doneAt?: string; note: string }
 
 /**
  * Writes down a service between overhauls, once, however often it is sent. Refused in words: an unknown machine or service,
@@ -96,15 +94,19 @@ type Told = Meters & { id: string; service: string; doneAt: string; note: string
 export async function writeService(
   db: Database | Transaction,
   tag: string,
-  { id, service, doneAt, hoursRun, uses, note }: Told,
+  { id, service, doneAt: day, hoursRun, uses, note }: Told,
   by: SignedInPerson,
   now: string,
 ): Promise<Refusal | null> {
+  const doneAt = day ?? now
   return db.transaction(async tx => {
     const [machine] = await tx.select().from(equipment).where(eq(equipment.tag, tag)).for('update')
     if (!machine) return noSuchMachine(tag)
-    const [there] = await tx.select({ id: serviceDone.id }).from(serviceDone).where(eq(serviceDone.id, id))
-    if (there) return null
+    const [there] = await tx.select().from(serviceDone).where(eq(serviceDone.id, id))
+    if (there)
+      return there.equipmentTag === tag && there.doneBy === by.id && there.serviceId === service
+        ? null
+        : refusals.taken()
     const sheet = await newestSheet(tx, machine.sheetId)
     const also = sheet ? (planOn(sheet, machine.variants).whole.service.also ?? []) : []
     const meant = also.find(one => one.id === service)

@@ -180,6 +180,19 @@ describe('a job of its own for a sub-assembly', () => {
       expect([kind, answer.kept, !answer.kept && answer.refusal.code]).toEqual([kind, false, 'sent.ownOnly'])
     }
   })
+  it('goes by no machine of another sheet that has its tag', async () => {
+    const { id, tag } = await pumpAtDecide()
+    await addMachine(database(), {
+      ...{ tag: childTag(tag, 'unit'), name: 'In the way', areaId: 'beet', line: '', hoursRun: 0, hoursPerWeek: 0 },
+      ...{ variants: {}, sheetId: 'cartridge-seal-pump' },
+    })
+    const answer = await open(id)
+    expect([answer.status, await codeOf(answer)]).toEqual([409, 'child.other'])
+  })
+  it('has a tag of its own, however long its machine’s is', () => {
+    expect(childTag('P-1', 'seal@de')).toBe('P-1.seal.de')
+    expect(childTag('P'.repeat(40), 'unit')).toBe(`${'P'.repeat(35)}.unit`)
+  })
   it('once more goes by the machine it had the first time', async () => {
     const { id, tag } = await pumpAtDecide()
     const child = await opened(id)

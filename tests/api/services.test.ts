@@ -60,6 +60,20 @@ describe('a service between overhauls', () => {
       expect((await fitter.post(`/api/machines/${PUMP}/services`, sent)).status, `${time}`).toBe(200)
     expect((await machine(PUMP)).serviced.filter(one => one.id === sent.id)).toHaveLength(1)
   })
+  it('is just now by the server’s clock where no day is said', async () => {
+    const sent = { id: uuid(), service: 'oil', hoursRun: 165 }
+    expect((await fitter.post(`/api/machines/${PUMP}/services`, sent)).status).toBe(200)
+    const [row] = (await machine(PUMP)).serviced.filter(one => one.id === sent.id)
+    expect(Date.now() - Date.parse(row!.doneAt)).toBeLessThan(60_000)
+    await fitter.patch(`/api/machines/${PUMP}/services/${sent.id}`, { withdrawn: true })
+  })
+  it('under the number of another is refused', async () => {
+    const sent = told({ hoursRun: 166 })
+    await fitter.post(`/api/machines/${PUMP}/services`, sent)
+    const theirs = await other.post(`/api/machines/${PUMP}/services`, sent)
+    expect([theirs.status, await codeOf(theirs)]).toEqual([422, 'service.taken'])
+    await fitter.patch(`/api/machines/${PUMP}/services/${sent.id}`, { withdrawn: true })
+  })
   it('is refused in words where it cannot be', async () => {
     const cases: [object, number, string | null][] = [
       [{ service: 'moon' }, 422, 'service.unknown'],

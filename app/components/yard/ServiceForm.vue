@@ -25,7 +25,8 @@ async function write() {
   const { day, hoursRun, uses, note } = given
   const body = {
     ...{ id, service: props.service.id, hoursRun, note },
-    doneAt: day === today ? new Date().toISOString() : `${day}T12:00:00.000Z`,
+    // Just now is by the server's clock: that of a tablet may be wrong.
+    ...(day === today ? {} : { doneAt: `${day}T12:00:00.000Z` }),
     // What was not read is left out.
     uses: Object.fromEntries(Object.entries(uses).filter(([, shown]) => typeof shown === 'number')),
   }

@@ -8,7 +8,7 @@ import { id, why, words, type Shaped } from '../ledger/shape.ts'
 import { stamped, type JobState, type Stamp } from '../ledger/state.ts'
 import { partName, utcText } from '../ledger/words.ts'
 import type { Owing, Source } from '../owed/owing.ts'
-import { childStands, saidAt, type ChildState } from '../parts/children.ts'
+import { childStands, isAway, saidAt, type ChildState } from '../parts/children.ts'
 import { offParts } from './sense.ts'
 
 /** A sub-assembly on a bench of its own: it goes to a job by its own sheet, and comes back when that is signed. */
@@ -49,7 +49,7 @@ const opened: ActKind<Shaped<typeof opening>> = {
   sense: (plan, state, { payload: { part } }) => {
     const wrong = benchRefusal(plan, state, part)
     if (wrong) return wrong
-    return childStands(plan, state, part) === 'away'
+    return isAway(state.children.get(part)?.child)
       ? refusals.away({ part: partName(plan, part), job: numberOf(state, part) })
       : null
   },
@@ -60,11 +60,10 @@ const opened: ActKind<Shaped<typeof opening>> = {
   words: (plan, { part, number }) => `To its own bench, job ${number}: ${partName(plan, part)}`,
 }
 
-/** The job of a part that is away, by its number; else why it is not. */
+/** Why a part is not away in this job; null when it is. */
 function awayAs(plan: Plan, state: JobState, part: Ref, job: string): Refusal | null {
   const child = state.children.get(part)?.child
-  const isAway = child?.opened.job === job && !child.returned && !child.cancelled
-  return isAway ? null : refusals.none({ part: partName(plan, part) })
+  return isAway(child) && child!.opened.job === job ? null : refusals.none({ part: partName(plan, part) })
 }
 
 const returning = {
@@ -114,10 +113,10 @@ const none: ActKind<Shaped<typeof without>> = {
   sense: (plan, state, { payload: { part }, role }) => {
     const wrong = benchRefusal(plan, state, part)
     if (wrong) return wrong
-    const stands = childStands(plan, state, part)
+    const { child } = state.children.get(part) ?? {}
     const about = { part: partName(plan, part), job: numberOf(state, part) }
-    if (stands === 'away') return refusals.away(about)
-    return stands === 'cancelled' && role !== 'lead' ? refusals.leadSays(about) : null
+    if (isAway(child)) return refusals.away(about)
+    return child?.cancelled && role !== 'lead' ? refusals.leadSays(about) : null
   },
   apply: (state, entry) => {
     const { part, why: given } = entry.payload

@@ -103,6 +103,13 @@ describe('a sub-assembly that may go to its own bench', () => {
     expect(act(one, 'part.decided', { parts: ['unit'], choice: 'renew', why: 'Cracked', proposed: 'reuse' })).toBeNull()
     expect([stands(one), owed(one)]).toEqual([null, []])
   })
+  it('holds nothing once a new one goes in, though its job is open; that one still ends', () => {
+    const one = atDecide()
+    open(one)
+    expect(act(one, 'part.decided', { parts: ['unit'], choice: 'renew', why: 'Scrap', proposed: 'reuse' })).toBeNull()
+    expect([stands(one), owed(one), open(one)]).toEqual([null, [], 'child.away'])
+    expect(back(one)).toBeNull()
+  })
   it('is in one job at a time, and comes back from that', () => {
     const one = atDecide()
     expect(back(one)).toBe('child.none')

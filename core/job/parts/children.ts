@@ -16,6 +16,9 @@ export interface ChildState {
   none?: Stamp & { why: string }
 }
 
+/** Whether its job is neither signed nor given up. */
+export const isAway = (child: Child | undefined): boolean => child !== undefined && !child.returned && !child.cancelled
+
 /**
  * How a sub-assembly stands: nothing said of it yet, in a job of its own, back from it, its job given up with nothing said
  * since, or going back without one. Null where it has no bench of its own, is not off, or is not going back.
@@ -27,10 +30,10 @@ export function childStands(
 ): 'unsaid' | 'away' | 'back' | 'cancelled' | 'without' | null {
   const { where, decision, renewed } = partState(state, ref)
   if (!plan.parts.get(ref)?.part.bench || where !== 'off') return null
-  const { child, none } = state.children.get(ref) ?? {}
-  if (child && !child.returned && !child.cancelled) return 'away'
-  // A new one goes in: what was to be said of the old one does not matter any more.
+  // A new one goes in, whatever becomes of the old one's job.
   if (renewed || decision?.choice === 'renew') return null
+  const { child, none } = state.children.get(ref) ?? {}
+  if (isAway(child)) return 'away'
   if (none) return 'without'
   if (!child) return 'unsaid'
   return child.returned ? 'back' : 'cancelled'

@@ -47,6 +47,7 @@ export const RULES: Rule[] = [
       ['check', sheet.checks],
       ['mate', sheet.mates],
       ['joint', sheet.joints],
+      ['service', sheet.service.also ?? []],
     ].flatMap(([word, list]) =>
       repeated((list as { id: string }[]).map(one => one.id)).map(id => `two ${word}s are called ${id}`),
     ),

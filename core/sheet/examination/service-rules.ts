@@ -3,9 +3,7 @@ import type { Plan } from '../plan.ts'
 /** What is wrong with what a sheet has done between overhauls, as sentences. */
 export const serviceRules = ({ sheet, steps }: Plan): string[] => {
   const also = sheet.service.also ?? []
-  const ids = also.map(one => one.id)
   return [
-    ...new Set(ids.filter((id, i) => ids.indexOf(id) !== i).map(id => `two services are called ${id}`)),
     ...also.flatMap(({ id, hours, months, uses, step }) => {
       const says = (words: string) => `service ${id} ${words}`
       const counted = [hours, months, uses?.every].filter(one => one !== undefined)
