@@ -1,4 +1,6 @@
-import type { Check } from '../core/sheet/index.ts'
+import type { Finding } from '../core/job/index.ts'
+import { parseClock } from '../core/marks/index.ts'
+import type { Check, Look } from '../core/sheet/index.ts'
 
 /**
  * Figures and answers by check, or by check with the moment, the station, the figure of its sum: the closest that is named
@@ -30,6 +32,42 @@ export const placeOf = (
   { kind, title }: Pick<Check, 'kind' | 'title'>,
   place: string | undefined,
 ): string | undefined => (kind === 'run' ? `${title} ${place}` : place)
+
+/** What is seen at a look, as such tables have it: `checks 2 from 3:00 to 5:00, outer face; chip 1`. Empty where it is clean. */
+export function seenIn(text: string, { zones = [], faces = [] }: Pick<Look, 'zones' | 'faces'>): Finding[] {
+  return text.split(';').map(one => {
+    const [what, ...rest] = one.split(',').map(each => each.trim())
+    const found = /^(\S+) ([123])(?: (?:at|from) ([\d:]+)(?: to ([\d:]+))?)?$/.exec(what!)
+    if (!found) throw new Error(`“${one}” is not a finding: a code, a grade, and where.`)
+    const [, code, grade, from, to] = found
+    const [deg, toDeg] = [from, to].map(hour => (hour === undefined ? undefined : degreesOf(hour)))
+    const note = rest.find(each => !zones.includes(each) && !faces.includes(each))
+    const zone = rest.find(each => zones.includes(each))
+    const face = rest.find(each => faces.includes(each))
+    return {
+      ...{ code: code!, grade: Number(grade) },
+      ...(deg === undefined ? {} : { deg }),
+      ...(toDeg === undefined ? {} : { toDeg }),
+      ...(zone === undefined ? {} : { zone }),
+      ...(face === undefined ? {} : { face }),
+      ...(note === undefined ? {} : { note }),
+    }
+  })
+}
+
+function degreesOf(hour: string): number {
+  const read = parseClock(hour)
+  if (!read.ok) throw new Error(read.why)
+  return read.value
+}
+
+/** What a table says is seen on a part at a look: under the look and the part, or the look alone. */
+export const seenBy =
+  (find: ReturnType<typeof finderOf>) =>
+  (part: string, look: Pick<Look, 'id' | 'zones' | 'faces'>): Finding[] => {
+    const said = find([`${look.id} ${part}`, look.id])
+    return said === undefined ? [] : seenIn(String(said), look)
+  }
 
 const WELL_BLUED = [0, 1, 1, 1, 1, 0.5, 0, 1, 1, 1, 1, 0, 0, 1, 1, 1, 1, 0.5, 0, 1, 1, 1, 0.5, 0].join(';')
 

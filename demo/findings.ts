@@ -1,4 +1,4 @@
-import { finderOf, namesOf, placeOf, type Figures } from './figures.ts'
+import { finderOf, namesOf, placeOf, seenBy, type Figures } from './figures.ts'
 import { saidIn, type Cell } from '../core/job/index.ts'
 import type { Check, Moment, Ref } from '../core/sheet/index.ts'
 import type { AnySum } from '../core/sums/index.ts'
@@ -36,6 +36,7 @@ export function wornFindings(
       return String(own(names) ?? usual(names) ?? exampleFigure(sum, cell, check))
     },
     choice: ref => (renewed.has(ref) ? 'renew' : 'reuse'),
+    seen: seenBy(own),
     reading: (check, moment, { place, column, row }, attempt) => {
       const names = namesOf(check.id, moment, placeOf(check, place))
       const said = own(names) ?? usual(names)

@@ -12,8 +12,10 @@ import {
   easedOf,
   emptyFold,
   extend,
+  findingsOn,
   hindrances,
   isDrawnUp,
+  leftToLead,
   markOf,
   mediumsOf,
   newFrom,
@@ -35,6 +37,7 @@ import {
   type Cell,
   type Competence,
   type EntryKind,
+  type Finding,
   type Folded,
   type Mark,
   type OwedId,
@@ -53,6 +56,7 @@ import {
   type Check,
   type Decision,
   type Hold,
+  type Look,
   type Mate,
   type Moment,
   type Plan,
@@ -68,6 +72,8 @@ export interface Findings {
   /** What is typed or chosen for one figure of a sum, in the unit of its field. */
   figure: (sum: AnySum, check: Check, moment: Moment, cell: Cell) => string
   choice: (ref: Ref) => Decision
+  /** What is seen on a part at a look of the sheet; nothing where it is left out. */
+  seen?: (ref: Ref, look: Look) => Finding[]
   /** What the machine says of itself; as the sheet writes it where it is left out. */
   fact?: (id: string, example: string) => string
   fitter: string
@@ -196,6 +202,7 @@ export class Technician {
   private work(step: Step, at: Settle): void {
     if (at.to === 'wait') this.wait(this.plan.steps.get(at.step)!)
     else if (at.to === 'mark') this.mark(at.mate)
+    else if (at.to === 'look') this.look(at.part, at.look)
     else if (at.to === 'axis') this.choose(at.axis)
     else if (at.to === 'child') this.act('child.none', { part: at.part, why: 'Sound as it came out' })
     else if (at.to === 'decide') this.decideAll()
@@ -221,6 +228,21 @@ export class Technician {
     const proposed = proposalOf(this.plan, viewJob(this.plan, this.folded.state).results, axis)
     const { choice, why } = proposed ?? { choice: axis.choices[0]!.id, why: 'as usual' }
     this.act('variant.changed', { axis: id, choice, why }, axis.decided!.by ?? 'fitter')
+  }
+
+  /** Looks at a part, and says what is found on it. */
+  look(part: Ref, look: string | undefined): void {
+    const asked = look === undefined ? undefined : this.plan.looks.get(look)
+    const findings = (asked && this.findings.seen?.(part, asked)) ?? []
+    const isPlaced = findings.some(one => one.deg !== undefined)
+    const assembly = this.plan.parts.get(part)!.part.assembly
+    const from = this.plan.sheet.assemblies.find(one => one.id === assembly)!.seenFrom
+    this.act('part.looked', {
+      part,
+      ...(asked ? { look: asked.id } : {}),
+      findings,
+      ...(isPlaced ? { seenFrom: from } : {}),
+    })
   }
 
   /** A mark as a careful fitter makes it: an angle at the top, a distance as the seal happens to sit. */
@@ -305,13 +327,19 @@ export class Technician {
 
   private decide(ref: Ref): void {
     const { part } = this.plan.parts.get(ref)!
-    const choice = part.renewal === 'always' ? 'renew' : this.findings.choice(ref)
+    const { state } = this.folded
+    const proposed = proposalsOf(this.plan, state, viewJob(this.plan, state).results).get(ref)
+    // What fails by eye does not go back.
+    const isFailed = findingsOn(this.plan, state, ref).some(one => one.verdict === 'Out')
+    const choice =
+      part.renewal === 'always' ? 'renew' : isFailed && proposed ? proposed.choice : this.findings.choice(ref)
     if (part.renewal !== 'always') {
-      const proposed = proposalsOf(this.plan, this.folded.state, viewJob(this.plan, this.folded.state).results).get(ref)
-      const why = proposed && proposed.choice !== choice ? 'Looked at together' : undefined
+      const isAsked = choice === 'reuse' && leftToLead(this.plan, state, ref) !== null
+      const why = isAsked || (proposed && proposed.choice !== choice) ? 'Looked at together' : undefined
       this.act('part.decided', decidedWith([ref], choice, proposed, why))
     }
     if (choice === 'renew') this.act('part.renewed', { part: ref, from: newFrom(part) })
+    if (choice === 'rework' || choice === 'send out') this.act('part.returned', { part: ref })
   }
 
   /** What came off again since it was decided is decided again, where it was harmed or is always new. */

@@ -72,7 +72,14 @@ export const FLEET: DemoMachine[] = [
         hours: 4920,
         on: '2025-03-11',
         complaint: 'Planned',
-        wear: { general: 0.38, checks: { 'bush-clearance': 0.5, 'bush-bore': 0.55 } },
+        wear: {
+          general: 0.38,
+          checks: { 'bush-clearance': 0.5, 'bush-bore': 0.55 },
+          figures: {
+            'seal-faces rotating-face': 'wide 1 from 4:00 to 9:30',
+            'impeller impeller': 'worn 1 at 2:00, drive end side',
+          },
+        },
       },
     ],
   },
@@ -95,7 +102,12 @@ export const FLEET: DemoMachine[] = [
         hours: 6060,
         on: '2025-04-08',
         complaint: 'Juice at the drain of the gland plate',
-        wear: { general: 0.45, checks: { 'bush-bore': 1.1, 'sleeve-journal': 0.5 }, renewed: ['throttle-bush'] },
+        wear: {
+          general: 0.45,
+          checks: { 'bush-bore': 1.1, 'sleeve-journal': 0.5 },
+          renewed: ['throttle-bush'],
+          figures: { 'seal-faces stationary-seat': 'coke 1', 'sleeve sleeve': 'fretted 1, under the sleeve ring' },
+        },
         cause: 'Throttle bush worn; clear water did not hold the juice back',
       },
       {

@@ -1,4 +1,13 @@
-import type { AnyEntry, Competence, EntryKind, LastFigures, Refusal, Role, Standing } from '../core/job/index.ts'
+import type {
+  AnyEntry,
+  Competence,
+  EntryKind,
+  Finding,
+  LastFigures,
+  Refusal,
+  Role,
+  Standing,
+} from '../core/job/index.ts'
 import type { Moment, ShelfSheet, Variants } from '../core/sheet/index.ts'
 import type { NextDue } from '../core/wear/next.ts'
 import type { ServiceStand } from '../core/wear/services.ts'
@@ -182,6 +191,18 @@ export interface JobAnswer {
   people: Person[]
   /** What earlier overhauls of this machine found last. */
   last: LastFigures
+  /** What they saw last on its parts. */
+  seenLast: SeenLast[]
+}
+
+/** What was seen on a part by an overhaul before: at a look of the sheet, or under an empty name in passing. */
+export interface SeenLast {
+  part: string
+  look: string
+  findings: Finding[]
+  seenFrom?: string
+  seenAt: string
+  job: number
 }
 
 /** What freed, brought home or explained something on machines of one sheet, by step. */

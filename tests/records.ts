@@ -2,6 +2,7 @@ import { recordOf, type JobRecord } from '../core/job/index.ts'
 import { coupledVariants, everyVariant, planFor, type Sheet, type Variants } from '../core/sheet/index.ts'
 import { SUMS_BY_NAME } from '../core/sums/index.ts'
 import { findingsOf, librarySheet, worker } from './sheets.ts'
+import { seenOn } from './seen.ts'
 import { WALKS } from './walks/index.ts'
 
 /** A machine's record, as it is while the job is half done and once it is signed. */
@@ -43,13 +44,7 @@ function madeRecord(
   const record = () => recordOf(one.plan, one.folded.entries, PEOPLE)
   one.workUntil('decide')
   const [off] = [...one.folded.state.parts].find(([, now]) => now.where === 'off')!
-  one.act('part.observed', {
-    part: off,
-    finding: 'Track is dull',
-    severity: 'worn',
-    deg: 75,
-    seenFrom: sheet.ends.left,
-  })
+  one.act('part.looked', seenOn(off, 'Track is dull', { deg: 75, seenFrom: sheet.ends.left }))
   one.act('note.written', { text: 'Half way' })
   const half = record()
   one.workUntil()

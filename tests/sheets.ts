@@ -1,7 +1,7 @@
 import { readdirSync, readFileSync } from 'node:fs'
 import { parse } from 'yaml'
 import { exampleFigure } from '../demo/findings.ts'
-import { finderOf, namesOf, placeOf, type Figures } from '../demo/figures.ts'
+import { finderOf, namesOf, placeOf, seenBy, type Figures } from '../demo/figures.ts'
 import { Technician, type Findings } from '../demo/technician.ts'
 import { SUMS_BY_NAME } from '../core/sums/index.ts'
 import { planFor, readSheet, type Check, type Moment, type Sheet, type Variants } from '../core/sheet/index.ts'
@@ -56,6 +56,7 @@ export function findingsOf(figures: Read, isWhole = false): Findings {
       return String(must(find(names), names, () => exampleFigure(sum, cell, check)))
     },
     choice: () => 'reuse',
+    seen: seenBy(find),
     ...people,
   }
 }

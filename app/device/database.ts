@@ -4,7 +4,7 @@ import type { JobAnswer } from '~~/shared/answers'
 import type { Batch } from '~/bench/outbox'
 
 /** Raised where an answer has another shape: what was kept of the older one is let go. What waits to be sent stays. */
-const SHAPE = 2
+const SHAPE = 3
 
 /** A batch as it lies on the device: of which job, and after which others. */
 type BatchRow = { job: string; n: number } & Batch

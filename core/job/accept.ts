@@ -144,6 +144,7 @@ const ANSWERS: readonly AnyEntry['kind'][] = [
   'lubricant.applied',
   'joint.locked',
   'reading.taken',
+  'part.looked',
 ]
 
 /** Why what was said of something that lies under other work by now is not put otherwise by a fitter: it cannot be seen any more. */

@@ -5,6 +5,7 @@ import { coupledVariants, planFor } from '../sheet/index.ts'
 import { examineSheet } from '../sheet/examination/index.ts'
 import { SUMS_BY_NAME } from '../sums/index.ts'
 import { recordOf, recordTables, viewJob } from './index.ts'
+import { seenOn } from '../../tests/seen.ts'
 
 /** What is unlike anything else in each family of machines, as small sheets: the language can say it, and nothing false is said of who does it right. */
 const FAMILIES = [
@@ -91,12 +92,12 @@ describe('where parts sat, for reading by', () => {
   it('what is found is told by the hour, or from hour to hour', () => {
     const one = worker(sheet, {}, {}, Asking)
     one.workUntil('decide')
-    const found = { part: 'face@in', finding: 'Worn through', severity: 'worn', seenFrom: 'atmosphere' } as const
-    one.act('part.observed', { ...found, deg: 75 })
-    one.act('part.observed', { ...found, deg: 75, toDeg: 150 })
-    expect(() => one.act('part.observed', { ...found, toDeg: 150 })).toThrow(/begins/)
+    const at = (where: object) => seenOn('face@in', 'Worn through', { ...where, seenFrom: 'atmosphere' })
+    one.act('part.looked', at({ deg: 75 }))
+    one.act('part.looked', at({ deg: 75, toDeg: 150 }))
+    expect(() => one.act('part.looked', at({ toDeg: 150 }))).toThrow(/begins/)
     const text = JSON.stringify(recordTables(recordOf(one.plan, one.folded.entries, new Map())))
-    expect(text).toContain('"2:30 seen from the atmosphere"')
-    expect(text).toContain('"from 2:30 round to 5:00 seen from the atmosphere"')
+    expect(text).toContain('at 2:30 seen from the atmosphere')
+    expect(text).toContain('from 2:30 round to 5:00 seen from the atmosphere')
   })
 })

@@ -130,22 +130,28 @@ export { progressOf, boltCount, easedOf, isDrawnUp, isLocked, ordersOf, pullText
 export { shoppingOf, type Wanted } from './parts/shopping.ts'
 export { standingOf, type Standing } from './record/standing.ts'
 export { axisOf, consequencesOf, planIn, proposalOf } from './switching.ts'
-export { whereText } from './features/parts/observed.ts'
+export {
+  codesFor,
+  codeOf,
+  findingsOn,
+  findingText,
+  judgedFinding,
+  leftToLead,
+  lookedText,
+  lookKey,
+  looksAt,
+  verdictOf,
+  verdictOfLooked,
+  whereText,
+  type Finding,
+  type Looked,
+} from './parts/looks.ts'
 export { leftOut } from './features/choices.ts'
 export { doorOf } from './features/remedies.ts'
 export { prospectOf } from './features/reopenings.ts'
 export { canBeReopened, coveredAt, isOnTrial } from './parts/over.ts'
 export { viewJob, type JobView, type StationView } from './view.ts'
-export {
-  changedAt,
-  isAway,
-  offWith,
-  partState,
-  SETTLED,
-  SEVERITIES,
-  type PartState,
-  type Severity,
-} from './ledger/part.ts'
+export { changedAt, isAway, offWith, partState, SETTLED, type PartState } from './ledger/part.ts'
 export {
   accountedFor,
   countKey,

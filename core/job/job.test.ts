@@ -24,6 +24,7 @@ import {
   sentenceOf,
 } from './index.ts'
 import { SUMS_BY_NAME } from '../sums/index.ts'
+import { seenOn } from '../../tests/seen.ts'
 
 /** State without what tells how it came about, for comparing. */
 const plain = (state: JobState) =>
@@ -112,18 +113,12 @@ describe('nothing perishable is lost', () => {
 })
 
 describe('what is said of a machine is of that machine', () => {
-  const seen = (seenFrom?: string) => ({
-    part: 'shaft',
-    finding: 'dull',
-    severity: 'worn' as const,
-    deg: 30,
-    ...(seenFrom ? { seenFrom } : {}),
-  })
+  const seen = (seenFrom?: string) => seenOn('shaft', 'dull', { deg: 30, ...(seenFrom ? { seenFrom } : {}) })
   it('is seen from one of its ends, from above or from below', () => {
     for (const from of ['drive end', 'non-drive end', 'above', 'below'])
-      expect(refusal('part.observed', seen(from)), from).toBeNull()
+      expect(refusal('part.looked', seen(from)), from).toBeNull()
     for (const from of ['input side', 'Drive end', '', undefined])
-      expect(refusal('part.observed', seen(from))).toMatchObject({ code: 'sheet.views' })
+      expect(refusal('part.looked', seen(from))).toMatchObject({ code: 'sheet.views' })
     const mark = { mate: 'hub-index', deg: 0, carrier: 'paint' }
     expect(refusal('mark.made', { ...mark, seenFrom: 'gear end' })).toMatchObject({ code: 'sheet.views' })
   })
@@ -379,12 +374,12 @@ describe('corrections', () => {
   it('undoes exactly what it corrects, wherever it stands', () => {
     worker.workUntil('found-lift')
     fc.assert(
-      fc.property(fc.nat(), fc.constantFrom('note.written', 'part.observed', 'concession.given'), (at, kind) => {
+      fc.property(fc.nat(), fc.constantFrom('note.written', 'part.looked', 'concession.given'), (at, kind) => {
         const payload =
           kind === 'note.written'
             ? { text: 'x' }
-            : kind === 'part.observed'
-              ? { part: 'hub', finding: 'nick', severity: 'worn' }
+            : kind === 'part.looked'
+              ? seenOn('hub', 'nick')
               : { of: { kind: 'debt', debt: 'x' }, why: 'y' }
         const extra = entryOf(kind, payload as Payloads[typeof kind], { role: 'lead', id: 'extra' })
         const before = worker.folded.entries

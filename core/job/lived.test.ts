@@ -13,6 +13,7 @@ import {
   type EntryKind,
   type Payloads,
 } from './index.ts'
+import { seenOn } from '../../tests/seen.ts'
 
 /** More of what something rests on: each was turned round once, and nothing else saw it. */
 
@@ -99,15 +100,13 @@ it('how a joint is locked is said only where it is locked at all, in the answers
 it('what is seen on a part is kept, and says where it was seen from only where it lies somewhere', () => {
   const one = technician()
   one.workUntil('measure-rings')
-  const seen = { part: 'impeller', finding: 'a chip', severity: 'wear' } as unknown as Payloads['part.observed']
-  expect(words('part.observed', seen)).not.toMatch(/seen from/)
-  expect(words('part.observed', { ...seen, deg: 90, seenFrom: 'drive end' })).toMatch(
-    / at 3:00 seen from the drive end$/,
-  )
-  expect(refusal(one, 'part.observed', { ...seen, deg: 90, seenFrom: 'the moon' })).not.toBeNull()
-  const before = one.folded.state.observations.length
-  one.act('part.observed', seen)
-  expect(one.folded.state.observations).toHaveLength(before + 1)
+  const seen = (where: object = {}) => seenOn('impeller', 'a chip', where)
+  expect(words('part.looked', seen())).not.toMatch(/seen from/)
+  expect(words('part.looked', seen({ deg: 90, seenFrom: 'drive end' }))).toMatch(/ at 3:00 seen from the drive end$/)
+  expect(refusal(one, 'part.looked', seen({ deg: 90, seenFrom: 'the moon' }))).not.toBeNull()
+  const before = one.folded.state.looks.size
+  one.act('part.looked', seen())
+  expect(one.folded.state.looks.size).toBe(before + 1)
 })
 
 it('fewer pieces, and more than there are, are said to be different things', () => {

@@ -21,6 +21,7 @@ import {
 import { planFor } from '../sheet/index.ts'
 import { canBeReopened, laterThan, stepsOver, undoneWith } from './parts/over.ts'
 import { SUMS_BY_NAME } from '../sums/index.ts'
+import { seenOn } from '../../tests/seen.ts'
 
 const at = (step?: string) => {
   const one = technician()
@@ -123,9 +124,10 @@ describe('a step that is taken up again', () => {
     expect(partState(one.folded.state, 'bearing-cap@de').decision).toBeUndefined()
     expect(partState(one.folded.state, 'bearing-cap@nde').decision).toBeDefined()
     expect(viewJob(plan, one.folded.state).owed.map(owed => owed.key)).toContain('["decision","bearing-cap@de"]')
-    expect(one.folded.state.observations).toMatchObject([
-      { part: 'bearing-cap@de', finding: 'Harmed as it came off again', severity: 'damaged' },
-    ])
+    expect([...one.folded.state.looks.values()].at(-1)).toMatchObject({
+      part: 'bearing-cap@de',
+      findings: [{ note: 'Harmed as it came off again', grade: 3 }],
+    })
   })
   it('stays on the record with what was wrong, what came off, and what was read before', () => {
     const one = at('cap-on-de')
@@ -218,7 +220,7 @@ describe('acts of a tablet that had not seen it', () => {
     })
     expect(taken.ok && taken.folded.state.mates.has('cap-de')).toBe(false)
     // What is not about it counts as ever.
-    const tag = late(one, 'part.observed', { part: 'shaft', finding: 'a scratch', severity: 'worn' })
+    const tag = late(one, 'part.looked', seenOn('shaft', 'a scratch'))
     const kept = takeIn(one.opened, one.folded, [tag])
     expect(kept.ok && kept.folded.state.flags).toEqual([])
   })

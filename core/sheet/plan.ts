@@ -6,6 +6,7 @@ import type {
   CheckPlace,
   Geometry,
   Joint,
+  Look,
   Loop,
   Mate,
   Moment,
@@ -42,6 +43,7 @@ export interface Plan {
   parts: Map<Ref, PartPlace>
   mates: Map<string, Mate>
   checks: Map<string, Check>
+  looks: Map<string, Look>
   joints: Map<string, Joint>
   /** What comes along with a part, one step deep. */
   along: Map<Ref, Ref[]>
@@ -154,6 +156,7 @@ export function resolveSheet(shelf: ShelfSheet, chosen: Variants): Sheet {
     steps: cutOf(idsOf(settled.steps), idsOf(all)),
     refs,
     checks: cutOf(idsOf(checks), idsOf(sheet.checks)),
+    looks: cutOf(idsOf(settled.looks ?? []), idsOf(sheet.looks ?? [])),
     mates: cutOf(idsOf(mates), idsOf(sheet.mates)),
     joints: cutOf(idsOf(joints), idsOf(sheet.joints)),
   }
@@ -190,6 +193,11 @@ export function resolveSheet(shelf: ShelfSheet, chosen: Variants): Sheet {
         : {}),
       at: check.at.filter(({ step }) => stays(step, cut.steps)),
     })),
+    looks: settled.looks?.flatMap(look => {
+      const of = look.of.filter(ref => stays(ref, cut.refs))
+      const gone = look.gone !== undefined && !stays(look.gone, cut.steps) ? { gone: undefined } : {}
+      return of.length && stays(look.step, cut.steps) ? [{ ...look, of, ...gone }] : []
+    }),
     loops: settled.loops?.map(loop => ({
       ...loop,
       steps: loop.steps.filter(id => stays(id, cut.steps)),
@@ -223,6 +231,7 @@ export function resolveSheet(shelf: ShelfSheet, chosen: Variants): Sheet {
             steps: one.look.steps?.filter(id => stays(id, cut.steps)),
             mates: one.look.mates?.filter(id => stays(id, cut.mates)),
             checks: one.look.checks?.filter(id => stays(id, cut.checks)),
+            looks: one.look.looks?.filter(id => stays(id, cut.looks)),
           },
         }))
         .filter(one => Object.values(one.look).some(list => list?.length)),
@@ -306,6 +315,7 @@ export function planFor(source: ShelfSheet, chosen: Variants = {}, sums: Sums = 
     parts,
     mates: byId(sheet.mates),
     checks: byId(sheet.checks),
+    looks: byId(sheet.looks ?? []),
     joints: byId(sheet.joints),
     along,
     steps,

@@ -1,4 +1,5 @@
 import type { Pattern } from '../joints/patterns.ts'
+import type { CodeSetName, FindingCode } from '../looks/codes.ts'
 import type { UnitName } from '../quantity/index.ts'
 import type { BenchKind } from '../sums/bench/index.ts'
 import type { Limits, Verdict } from '../verdict.ts'
@@ -52,6 +53,8 @@ export interface Sheet {
   parts: Part[]
   mates: Mate[]
   checks: Check[]
+  /** What is looked at by eye, part by part. */
+  looks?: Look[]
   joints: Joint[]
   steps: Step[]
   loops?: Loop[]
@@ -108,6 +111,7 @@ export interface ShelfSheet extends Pick<
   parts: Unsettled[]
   mates: Unsettled[]
   checks: (Unsettled & Pick<Check, 'kind'>)[]
+  looks?: Unsettled[]
   joints: Unsettled[]
   steps: Unsettled[]
   loops?: Unsettled[]
@@ -135,6 +139,7 @@ export interface SheetFrame extends Pick<
   parts: Outline[]
   mates: Outline[]
   checks: Outline[]
+  looks?: Outline[]
   joints: Outline[]
   steps: Outline[]
   loops?: Outline[]
@@ -181,6 +186,7 @@ export interface SheetSource extends Pick<
       rows?: Record<string, Written<NonNullable<SumOf['rows']>[string]> | WrittenRows>
     }
   })[]
+  looks?: Each<Look>[]
   joints: Each<Joint>[]
   steps: Each<Step>[]
   loops?: Each<Loop>[]
@@ -524,6 +530,34 @@ export interface Check {
   when?: When
 }
 
+/** Evidence by eye: each of its parts is looked at by itself, and what is found is told by codes. */
+export interface Look {
+  id: Id
+  title: Words
+  /**
+   * What is looked at, part by part.
+   * @minItems 1
+   */
+  of: Ref[]
+  /** The sort of surface: what may be found on it. */
+  codes: CodeSetName
+  /** What may be found on it besides. */
+  also?: FindingCode[]
+  /** Where it is told to be: nowhere in particular, by the hour, or by one of the zones. */
+  on: 'whole' | 'dial' | 'zones'
+  zones?: Words[]
+  /** The faces it has, where it is to be said on which. */
+  faces?: Words[]
+  /** The step that is not done before it is looked at. */
+  step: string
+  /** How it is looked at: wiped dry, lamp from the side. */
+  how?: Words
+  /** The step that takes away what could be seen: it is cleaned, scrapped or let go. */
+  gone?: string
+  lost?: MayGiveUp
+  when?: When
+}
+
 /** A run: how long it lasts each way, how often it is read, and what. */
 export interface Run {
   for: Duration
@@ -738,7 +772,7 @@ export interface Lubrication {
 export interface Trouble {
   sign: string
   means: string
-  look: { steps?: string[]; mates?: string[]; checks?: string[] }
+  look: { steps?: string[]; mates?: string[]; checks?: string[]; looks?: string[] }
 }
 
 /** Steps gone through again, round after round, until their checks hold: a fit-up, a scrape. */

@@ -15,14 +15,14 @@ import {
 } from '../../core/job/index.ts'
 import { refusalsAbout, type Refusal } from '../../core/refusal.ts'
 import { lastWanted, planFor, type Check } from '../../core/sheet/index.ts'
-import type { JobAnswer, OpenJob, PastJob, SignedInPerson, WorkedAnswer } from '../../shared/answers.ts'
+import type { JobAnswer, OpenJob, PastJob, SeenLast, SignedInPerson, WorkedAnswer } from '../../shared/answers.ts'
 import type { RecordWork } from '../heavy/tasks.ts'
 import type { Database, Transaction } from './client.ts'
 import { appendIn } from './append.ts'
 import { JOBS, type Kept } from './folded.ts'
 import { entriesAfter } from './ledger.ts'
 import { everybody } from './people.ts'
-import { entry, equipment, job, keptFact, reading } from './schema.ts'
+import { entry, equipment, job, keptFact, keptLook, reading } from './schema.ts'
 import { newestSheet, planOf, sheetOf } from './sheets.ts'
 
 export type JobRow = typeof job.$inferSelect
@@ -46,6 +46,7 @@ export async function jobWithLedger(db: Database, id: string): Promise<JobAnswer
         entries: await entriesAfter(tx, id, 0),
         people: await everybody(tx),
         last: await lastFigures(tx, row),
+        seenLast: await seenLast(tx, row),
       }
     },
     { isolationLevel: 'repeatable read', accessMode: 'read only' },
@@ -82,6 +83,31 @@ async function lastFigures(db: Database | Transaction, { id, equipmentTag }: Job
   const found = new Map<string, Record<string, number>>()
   for (const { check, cell, value } of rows) found.set(check, { ...found.get(check), [cell]: value })
   return Object.fromEntries(found)
+}
+
+/** What the overhauls before this one saw last on every part that is still in the machine, look by look. */
+async function seenLast(db: Database | Transaction, { id, equipmentTag }: JobRow): Promise<SeenLast[]> {
+  const rows = await db
+    .selectDistinctOn([keptLook.partRef, keptLook.lookId])
+    .from(keptLook)
+    .innerJoin(job, eq(job.id, keptLook.jobId))
+    .where(and(eq(keptLook.equipmentTag, equipmentTag), ne(keptLook.jobId, id), isNotNull(job.signedAt)))
+    .orderBy(keptLook.partRef, keptLook.lookId, desc(keptLook.seenAt))
+  return rows.flatMap(
+    ({ kept_look: { partRef: part, lookId, findings, seenFrom, stands, seenAt }, job: { number } }) =>
+      stands
+        ? [
+            {
+              part,
+              look: lookId,
+              findings,
+              seenAt: new Date(seenAt).toISOString(),
+              job: number,
+              ...(seenFrom === null ? {} : { seenFrom }),
+            },
+          ]
+        : [],
+  )
 }
 
 /** What earlier jobs read off a machine and kept with it, the newest of each. */

@@ -1,7 +1,8 @@
-import { and, desc, eq, inArray, isNotNull, isNull, sql } from 'drizzle-orm'
+import { and, desc, eq, getTableColumns, inArray, isNotNull, isNull, sql } from 'drizzle-orm'
+import type { AnyPgColumn, PgTable } from 'drizzle-orm/pg-core'
 import { standingReadings, type JobState, type Projection } from '../../core/job/index.ts'
 import type { Database, Transaction } from './client.ts'
-import { equipmentState, fittedPart, job, keptFact, reading, stockMovement, wait } from './schema.ts'
+import { equipmentState, fittedPart, job, keptFact, keptLook, reading, stockMovement, wait } from './schema.ts'
 
 type Row = Pick<typeof job.$inferSelect, 'id' | 'equipmentTag' | 'signedAt' | 'cancelledAt'>
 
@@ -22,127 +23,83 @@ export function changesOf<T extends object>(
   return { put, gone: [...known.keys()] }
 }
 
-const readingKey = (one: Projection['readings'][number]) => `${one.checkId} ${one.moment} ${one.nth} ${one.cell}`
+/** A table of what the fleet asks of jobs: what it holds of one, and the columns that tell its rows apart. */
+interface Told {
+  table: PgTable & Record<'jobId', AnyPgColumn>
+  rows: (of: Projection) => readonly object[]
+  key: readonly string[]
+  /** It says the machine, too. */
+  isOfMachine?: true
+}
 
-/**
- * Writes what changed of what the fleet asks of one job; all of it where it is not known what the tables hold. To be awaited
- * together, in the transaction that changes the ledger.
- */
-export function writeProjections(
+const TOLD: readonly Told[] = [
+  { table: reading, rows: of => of.readings, key: ['checkId', 'moment', 'nth', 'cell'], isOfMachine: true },
+  { table: fittedPart, rows: of => of.fitted, key: ['partRef'], isOfMachine: true },
+  { table: stockMovement, rows: of => of.movements, key: ['entryId'] },
+  { table: keptFact, rows: of => of.facts, key: ['factId'], isOfMachine: true },
+  { table: keptLook, rows: of => of.looks, key: ['partRef', 'lookId'], isOfMachine: true },
+  { table: wait, rows: of => of.waits, key: ['stepId'] },
+]
+
+/** The key of a row as one text, and the same of a row that lies in the table. */
+const keyText = (row: object, key: readonly string[]) =>
+  key.map(one => String((row as Record<string, unknown>)[one])).join(' ')
+const keyColumn = (columns: Record<string, AnyPgColumn>, key: readonly string[]) =>
+  sql.join(
+    key.map(one => sql`${columns[one]!}::text`),
+    sql` || ' ' || `,
+  )
+const snake = (name: string) => name.replace(/[A-Z]/g, letter => `_${letter.toLowerCase()}`)
+
+/** Writes what changed of one table. */
+function writeTold(
   tx: Transaction,
-  row: Row,
+  { table, rows, key, isOfMachine }: Told,
+  { id: jobId, equipmentTag }: Row,
   before: Projection | null,
   after: Projection,
 ): PromiseLike<unknown>[] {
-  const mine = { jobId: row.id, equipmentTag: row.equipmentTag }
-  const readings = changesOf(before?.readings ?? null, after.readings, readingKey)
-  const fitted = changesOf(before?.fitted ?? null, after.fitted, one => one.partRef)
-  const movements = changesOf(before?.movements ?? null, after.movements, one => one.entryId)
-  const facts = changesOf(before?.facts ?? null, after.facts, one => one.factId)
-  const waits = changesOf(before?.waits ?? null, after.waits, one => one.stepId)
-  const excluded = (column: string) => sql.raw(`excluded.${column}`)
+  const columns = getTableColumns(table) as Record<string, AnyPgColumn>
+  const { put, gone } = changesOf(before && rows(before), rows(after), one => keyText(one, key))
+  const mine = { jobId, ...(isOfMachine ? { equipmentTag } : {}) }
+  const told = Object.keys(columns).filter(one => !key.includes(one) && !Object.hasOwn(mine, one))
+  // One movement of stock is one entry, whatever the job.
+  const target = [...(key.includes('entryId') ? [] : ['jobId']), ...key].map(one => columns[one]!)
   return [
-    ...(before
-      ? []
-      : [
-          tx.delete(reading).where(eq(reading.jobId, row.id)),
-          tx.delete(fittedPart).where(eq(fittedPart.jobId, row.id)),
-          tx.delete(stockMovement).where(eq(stockMovement.jobId, row.id)),
-          tx.delete(keptFact).where(eq(keptFact.jobId, row.id)),
-          tx.delete(wait).where(eq(wait.jobId, row.id)),
-        ]),
-    ...(readings.gone.length
-      ? [
-          tx
-            .delete(reading)
-            .where(
-              and(
-                eq(reading.jobId, row.id),
-                inArray(
-                  sql`${reading.checkId} || ' ' || ${reading.moment} || ' ' || ${reading.nth} || ' ' || ${reading.cell}`,
-                  readings.gone,
-                ),
-              ),
-            ),
-        ]
+    ...(before ? [] : [tx.delete(table).where(eq(table.jobId, jobId))]),
+    ...(gone.length
+      ? [tx.delete(table).where(and(eq(table.jobId, jobId), inArray(keyColumn(columns, key), gone)))]
       : []),
-    ...(readings.put.length
+    ...(put.length
       ? [
           tx
-            .insert(reading)
-            .values(readings.put.map(one => ({ ...one, ...mine })))
+            .insert(table)
+            .values(put.map(one => ({ ...one, ...mine })))
             .onConflictDoUpdate({
-              target: [reading.jobId, reading.checkId, reading.cell, reading.moment, reading.nth],
-              set: {
-                value: excluded('value'),
-                least: excluded('least'),
-                greatest: excluded('greatest'),
-                verdict: excluded('verdict'),
-                share: excluded('share'),
-                stands: excluded('stands'),
-                takenAt: excluded('taken_at'),
-              },
-            }),
-        ]
-      : []),
-    ...(fitted.gone.length
-      ? [tx.delete(fittedPart).where(and(eq(fittedPart.jobId, row.id), inArray(fittedPart.partRef, fitted.gone)))]
-      : []),
-    ...(fitted.put.length
-      ? [
-          tx
-            .insert(fittedPart)
-            .values(fitted.put.map(one => ({ ...one, ...mine })))
-            .onConflictDoUpdate({
-              target: [fittedPart.jobId, fittedPart.partRef],
-              set: { asNew: excluded('as_new'), batch: excluded('batch'), fittedAt: excluded('fitted_at') },
-            }),
-        ]
-      : []),
-    ...(movements.gone.length ? [tx.delete(stockMovement).where(inArray(stockMovement.entryId, movements.gone))] : []),
-    ...(movements.put.length
-      ? [tx.insert(stockMovement).values(movements.put.map(one => ({ ...one, jobId: row.id })))]
-      : []),
-    ...(facts.gone.length
-      ? [tx.delete(keptFact).where(and(eq(keptFact.jobId, row.id), inArray(keptFact.factId, facts.gone)))]
-      : []),
-    ...(facts.put.length
-      ? [
-          tx
-            .insert(keptFact)
-            .values(facts.put.map(one => ({ ...one, ...mine })))
-            .onConflictDoUpdate({
-              target: [keptFact.jobId, keptFact.factId],
-              set: { text: excluded('text'), readAt: excluded('read_at') },
-            }),
-        ]
-      : []),
-    ...(waits.gone.length
-      ? [tx.delete(wait).where(and(eq(wait.jobId, row.id), inArray(wait.stepId, waits.gone)))]
-      : []),
-    ...(waits.put.length
-      ? [
-          tx
-            .insert(wait)
-            .values(waits.put.map(one => ({ ...one, jobId: row.id })))
-            .onConflictDoUpdate({
-              target: [wait.jobId, wait.stepId],
-              set: {
-                step: excluded('step'),
-                what: excluded('what'),
-                since: excluded('since'),
-                leastAt: excluded('least_at'),
-                mostAt: excluded('most_at'),
-              },
+              target,
+              set: Object.fromEntries(told.map(one => [one, sql.raw(`excluded.${snake(one)}`)])),
             }),
         ]
       : []),
   ]
 }
 
+/**
+ * Writes what changed of what the fleet asks of one job; all of it where it is not known what the tables hold. To be awaited
+ * together, in the transaction that changes the ledger.
+ */
+export const writeProjections = (
+  tx: Transaction,
+  row: Row,
+  before: Projection | null,
+  after: Projection,
+): PromiseLike<unknown>[] => TOLD.flatMap(told => writeTold(tx, told, row, before, after))
+
+const READINGS = TOLD[0]!
+
 /** Whether anything that a machine's standing rests on is another: a reading, or that the job is opened or closed. */
 const isStanding = ({ signedAt, cancelledAt }: Row, state: JobState, before: Projection | null, after: Projection) => {
-  const { put, gone } = changesOf(before?.readings ?? null, after.readings, readingKey)
+  const { put, gone } = changesOf(before?.readings ?? null, after.readings, one => keyText(one, READINGS.key))
   return (
     before !== null &&
     !put.length &&

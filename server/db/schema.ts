@@ -17,7 +17,7 @@ import {
   unique,
   uuid,
 } from 'drizzle-orm/pg-core'
-import { ROLES, type Competence, type EntryKind } from '../../core/job/index.ts'
+import { ROLES, type Competence, type EntryKind, type Finding } from '../../core/job/index.ts'
 import type { ShelfSheet, Variants } from '../../core/sheet/index.ts'
 import { VERDICTS } from '../../core/verdict.ts'
 
@@ -321,6 +321,25 @@ export const keptFact = pgTable(
     readAt: moment().notNull(),
   },
   table => [primaryKey({ columns: [table.jobId, table.factId] }), index().on(table.equipmentTag)],
+)
+
+/** What was seen on a part: at a look of the sheet, or under an empty name all that was seen in passing. */
+export const keptLook = pgTable(
+  'kept_look',
+  {
+    jobId: uuid()
+      .notNull()
+      .references(() => job.id),
+    equipmentTag: text().notNull(),
+    partRef: text().notNull(),
+    lookId: text().notNull(),
+    findings: jsonb().$type<Finding[]>().notNull(),
+    seenFrom: text(),
+    /** False once the part has been renewed or reworked. */
+    stands: boolean().notNull(),
+    seenAt: moment().notNull(),
+  },
+  table => [primaryKey({ columns: [table.jobId, table.partRef, table.lookId] }), index().on(table.equipmentTag)],
 )
 
 /** What waits in a job: in an oven, in a bath, under pressure. */

@@ -4,7 +4,7 @@ import type { Database, Transaction } from './client.ts'
 import { site } from './schema.ts'
 
 /** How the ledger is written by this version. */
-export const LEDGER_FORMAT = 7
+export const LEDGER_FORMAT = 8
 
 const UNNAMED = { name: 'This site', pinLength: 6, codeHash: null, backupsKept: 0, ledgerFormat: LEDGER_FORMAT }
 

@@ -1,3 +1,4 @@
+import { dialAsSvg } from '../../core/marks/index.ts'
 import { VERDICT_WORDS } from '../../core/verdict.ts'
 import dayjs from 'dayjs'
 import pdfmake from 'pdfmake'
@@ -59,10 +60,11 @@ const signature = ({ who, role, when, clock }: Signed) =>
 
 type CellOf = RecordTable['rows'][number][number]
 
-function cell({ text, small, figures, verdict, by, lines }: CellOf): TableCell {
+function cell({ text, small, figures, verdict, arcs, by, lines }: CellOf): TableCell {
   const stack = [
     ...(verdict ? [{ text: VERDICT_WORDS[verdict], bold: true }] : []),
     ...(text ? [figures ? { text: runsOf(text, 'Figures'), fontSize: 7.5 } : { text: runsOf(text) }] : []),
+    ...(arcs ? [{ svg: dialAsSvg(arcs), width: 34 }] : []),
     ...(small ?? []).map(words => ({ text: runsOf(words), fontSize: 7.5, color: '#44504d' })),
     ...(by ? [{ text: runsOf(signature(by)), fontSize: 7.5, color: '#44504d' }] : []),
     ...(lines ?? []).map(line => ({ text: runsOf(line, 'Figures'), fontSize: 6.5 })),

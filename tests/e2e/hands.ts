@@ -453,10 +453,16 @@ export async function waitOut(page: Page, step: string) {
 }
 
 /** What a hand does at each pad, as it is turned to. */
+/** Looks at a part on the pad, and finds nothing. */
+async function findClean(page: Page) {
+  await pad(page).locator('[data-test=clean]').click()
+}
+
 const AT_PAD: Record<string, (page: Page, figures: Figures) => Promise<unknown>> = {
   reading: async (page, figures) =>
     (await pad(page).locator('#figure').isVisible()) ? measure(page, figures) : answerAsked(page),
   mark: makeMark,
+  look: findClean,
   joint: pullJoint,
   wait: beginOrCut,
   decide: async page => {
@@ -472,7 +478,7 @@ const AT_PAD: Record<string, (page: Page, figures: Figures) => Promise<unknown>>
 const wantsHand = (page: Page) =>
   pad(page)
     .locator(
-      '#figure, [data-test=mark], [data-test=bolt], [data-test=propose], [data-test=fetch], [data-test=begin], [data-test=cut]',
+      '#figure, [data-test=mark], [data-test=clean], [data-test=bolt], [data-test=propose], [data-test=fetch], [data-test=begin], [data-test=cut]',
     )
     .or(unanswered(page))
     .or(undecided(page))

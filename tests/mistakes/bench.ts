@@ -1,7 +1,10 @@
 import {
   asksOf,
   checkResults,
+  codeOf,
   decidedWith,
+  findingText,
+  judgedFinding,
   oddnessOf,
   proposalsOf,
   readDraft,
@@ -20,8 +23,10 @@ import {
   type Role,
   type Said,
 } from '../../core/job/index.ts'
+import { PROPOSED_WORDS } from '../../core/looks/index.ts'
 import { VERDICT_WORDS } from '../../core/verdict.ts'
 import type { Decision, Moment, Ref, Step, Variants } from '../../core/sheet/index.ts'
+import { seenIn } from '../../demo/figures.ts'
 import { saidOtherwise, type Technician } from '../../demo/technician.ts'
 import { entryOf } from '../pump.ts'
 import { findingsOf, type Read } from '../sheets.ts'
@@ -82,6 +87,22 @@ export class Bench {
   /** From now on some of the figures are others. */
   reads(other: Read): this {
     Object.assign(this.by.findings, findingsOf({ ...this.figures, ...other }, true))
+    return this
+  }
+
+  /** Looks at a part and sees this on it; what it tells and proposes is said beside it. */
+  sees(look: string, part: Ref, found: string): this {
+    const asked = this.plan.looks.get(look)!
+    const findings = seenIn(found, asked)
+    const { seen } = this.by.findings
+    this.by.findings.seen = (ref, at) => (ref === part && at.id === look ? findings : (seen?.(ref, at) ?? []))
+    for (const one of findings) {
+      const at = { part, look }
+      const { proposes } = judgedFinding(this.plan, at, one)
+      this.heard.push(
+        `${findingText(this.plan, at, one)}. ${codeOf(this.plan, at, one).tells}. ${PROPOSED_WORDS[proposes]}.`,
+      )
+    }
     return this
   }
 
@@ -205,6 +226,18 @@ type Told = Pick<Mistake, 'what' | 'at' | 'stopped' | 'means'>
 const answerOf = (answer: string | number | [number, number]) =>
   typeof answer === 'string' ? { say: answer } : typeof answer === 'number' ? { deg: answer } : { dots: answer }
 
+/** A part that failed by eye goes back all the same, with a reason written down: its step is stopped. */
+export const goesBack = (
+  { what, at, stopped, means }: Told,
+  [look, part, found]: [look: string, part: Ref, found: string],
+): Mistake => ({
+  ...{ what, at, stopped, means, says: /is proposed\./, noticed: AT_ONCE },
+  does: bench => {
+    bench.sees(look, part, found).does(at)
+    bench.decides(part, 'reuse', 'It has run so for years')
+  },
+})
+
 /** Two parts stand otherwise than they must, and it is said as it is seen. */
 export const stands = (
   what: string,
@@ -259,14 +292,15 @@ export const slip = (
 /** What was found is decided against, and nobody is told why. */
 export const against = (
   what: string,
-  found: Read,
+  found: Read | [look: string, part: Ref, found: string],
   [part, choice]: [Ref, Decision],
   means: RegExp,
   seenAt: string,
 ): Mistake => ({
   ...{ what, at: seenAt, means, says: /is proposed\. Say why/, stopped: 'decide', noticed: AT_ONCE },
   does: bench => {
-    bench.reads(found).by.workUntil('decide')
+    if (Array.isArray(found)) bench.sees(...found).by.workUntil('decide')
+    else bench.reads(found).by.workUntil('decide')
     bench.decides(part, choice)
   },
 })

@@ -2,6 +2,7 @@ import { M10 } from '../walks/m10.ts'
 import {
   against,
   AT_ONCE,
+  goesBack,
   outAt,
   short,
   slip,
@@ -249,14 +250,14 @@ export const M10_MISTAKES: Mistakes = {
       },
       { 'lining-fo inspect lower half': 'flaking, or dull when rung' },
     ),
-    outAt(
+    goesBack(
       {
         what: 'A cracked tooth goes back',
         at: 'look-teeth',
         stopped: 'gears-in',
-        means: /carries its load and goes too/,
+        means: /the next one carries its load/,
       },
-      { 'teeth inspect wheel': 'a chipped or cracked tooth' },
+      ['teeth', 'wheel', 'crack 1 at 7:20, loaded flank'],
     ),
     outAt(
       { what: 'A burr on a seat is left', at: 'look-seats', stopped: 'pins-in', means: /stone it down/ },
@@ -389,9 +390,9 @@ export const M10_MISTAKES: Mistakes = {
     ),
     against(
       'A chipped tooth is put on reuse',
-      { teeth: 'a chipped or cracked tooth' },
+      ['teeth', 'pinion', 'chip 3 at 2:00, loaded flank'],
       ['pinion', 'reuse'],
-      /a chipped or cracked tooth|renew is proposed/,
+      /a piece of the flank gone|renew is proposed/,
       'look-teeth',
     ),
     slip(

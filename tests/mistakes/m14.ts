@@ -1,5 +1,17 @@
 import { M14 } from '../walks/m14.ts'
-import { against, AT_ONCE, outAt, short, slip, smeared, stands, startsLocked, strange, type Mistakes } from './bench.ts'
+import {
+  against,
+  AT_ONCE,
+  goesBack,
+  outAt,
+  short,
+  slip,
+  smeared,
+  stands,
+  startsLocked,
+  strange,
+  type Mistakes,
+} from './bench.ts'
 
 export const M14_MISTAKES: Mistakes = {
   family: 'Axially split pump',
@@ -33,13 +45,30 @@ export const M14_MISTAKES: Mistakes = {
       stopped: 'rotor-in',
       noticed: AT_ONCE,
     },
+    goesBack({ what: 'A face that ran dry goes back', at: 'look-seal', stopped: 'face-wet', means: /ran dry/ }, [
+      'seal-faces',
+      'rotating-face',
+      'checks 2 from 2:00 to 9:00',
+    ]),
+    goesBack(
+      {
+        what: 'An impeller with a cracked vane goes back',
+        at: 'measure-rings',
+        stopped: 'rotor-in',
+        means: /breaks off/,
+      },
+      ['impeller', 'impeller', 'crack 2 at 4:00, drive end side'],
+    ),
     {
-      what: 'Faces that ran dry go back',
+      what: 'A coked face is put on reuse, and no lead is told',
       at: 'look-seal',
-      does: bench => bench.reads({ 'seal-faces': 'fine cracks from the bore' }).does('look-seal'),
-      says: /Seal faces: Failed/,
-      means: /find out why before new ones go in/,
-      stopped: 'face-wet',
+      does: bench => {
+        bench.sees('seal-faces', 'stationary-seat', 'coke 2').by.workUntil('decide')
+        bench.decides('stationary-seat', 'reuse')
+      },
+      says: /for a lead to say/,
+      means: /a hard rim behind it/,
+      stopped: 'decide',
       noticed: AT_ONCE,
     },
     {
@@ -263,7 +292,7 @@ export const M14_MISTAKES: Mistakes = {
     ),
     against(
       'Both faces are renewed though one failed',
-      { 'seal-faces rotating face': 'fine cracks from the bore' },
+      ['seal-faces', 'rotating-face', 'checks 2'],
       ['stationary-seat', 'renew'],
       /reuse is proposed/,
       'look-seal',

@@ -1,5 +1,16 @@
 import { M3 } from '../walks/m3.ts'
-import { against, AT_ONCE, outAt, short, slip, smeared, stands, startsLocked, type Mistakes } from './bench.ts'
+import {
+  against,
+  AT_ONCE,
+  goesBack,
+  outAt,
+  short,
+  slip,
+  smeared,
+  stands,
+  startsLocked,
+  type Mistakes,
+} from './bench.ts'
 
 const LARGE = { size: 'large' }
 const GREASED = { size: 'large', lubrication: 'grease' }
@@ -189,14 +200,14 @@ export const M3_MISTAKES: Mistakes = {
     },
     short('One of eight rollers stays on the slow shaft', 'rollers-off', { 'slow-rollers out': 7 }, 'rollers-on'),
     short('One ring pin is not found when the ring is emptied', 'ring-off', { 'ring-pins out': 11 }, 'ring-on'),
-    outAt(
+    goesBack(
       {
-        what: 'A chipped disc goes back',
+        what: 'A disc with a flat on a lobe goes back',
         at: 'look-discs',
         stopped: 'first-on',
-        means: /a crack runs on from the chip/,
+        means: /A ring roller stood still there/,
       },
-      { lobes: 'a chipped edge' },
+      ['lobes', 'disc@first', 'flat 2 at 5:00'],
     ),
     outAt(
       { what: 'A worn cam bearing goes back', at: 'look-cam', stopped: 'cam-on', means: /./ },

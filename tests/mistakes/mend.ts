@@ -88,6 +88,7 @@ function mendOne(by: Technician, { id }: Obligation): boolean {
   } else if (id.kind === 'pieces')
     by.act('pieces.counted', { part: id.part, way: id.way, n: plan.parts.get(id.part)!.part.quantity! })
   else if (id.kind === 'out') mendOut(by, id)
+  else if (id.kind === 'finding') renew(by, id.part)
   else if (id.kind === 'round') {
     const result = viewJob(plan, state).results
     const loop = plan.loops.get(id.loop)!

@@ -22,7 +22,6 @@ export const M10: Read = {
   'bore-f*': 80.115,
   'bore-s*': 120.155,
   'runout-*': 0.01,
-  'teeth': 'even polish',
   'seats': 'even grey',
   'nozzles': 'a flat fan',
   'pump-end': 0.05,

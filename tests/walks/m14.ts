@@ -15,7 +15,6 @@ export const M14: Read = {
   'impeller-eye-nde': 183.68,
   'runout': 0.01,
   'spring-length': 25.1,
-  'seal-faces': 'even dull ring all round',
   'old-rings': 'springy',
   'test-pressure': 0.6,
   'warm-*': 46,

@@ -8,7 +8,6 @@ export const M3 = ({ size }: Variants): Read => ({
   'float-slow': 0.14,
   'ring-turn': 'all turn freely',
   'slow-turn': 'all turn freely',
-  'lobes': 'even polish',
   'disc-bore': size === 'large' ? 78.012 : 50.01,
   'cam-size': size === 'large' ? 77.978 : 49.982,
   'ring-pin-size': size === 'large' ? 11.997 : 7.999,

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { decidedWith, partState, proposalsOf } from '~~/core/job'
+import { decidedWith, leftToLead, partState, proposalsOf } from '~~/core/job'
 import { DECISIONS, type Decision } from '~~/core/sheet'
 
 /** What becomes of one part, or of several in one bag. Taking what is proposed is one touch; anything else asks why. */
@@ -15,8 +15,13 @@ const choice = computed(() => {
 })
 const proposal = computed(() => proposalsOf(job.plan, job.state, job.view.results).get(props.parts[0]!))
 
+/** What was found on one of them that is for a lead to say of. */
+const left = computed(() => props.parts.map(ref => leftToLead(job.plan, job.state, ref)).find(found => found !== null))
+const wantsReason = (to: Decision) =>
+  (to === 'reuse' && left.value !== undefined) || (proposal.value !== undefined && proposal.value.choice !== to)
+
 function decide(to: Decision) {
-  const isAgainst = proposal.value && proposal.value.choice !== to
+  const isAgainst = wantsReason(to)
   if (isAgainst && !reason.value.trim()) {
     otherwise.value = to
     void nextTick(() => asked.value?.scrollIntoView({ block: 'nearest' }))
@@ -46,7 +51,11 @@ function leave() {
     </el-radio-group>
     <form v-if="otherwise" ref="asked" class="why-not" @submit.prevent="decide(otherwise)">
       <label
-        >Why {{ otherwise }}, where {{ proposal?.choice }} is proposed?
+        >{{
+          proposal && proposal.choice !== otherwise
+            ? `Why ${otherwise}, where ${proposal.choice} is proposed?`
+            : `${left}. A lead signs for it: why may it go back?`
+        }}
         <el-input v-model="reason" maxlength="400" autofocus />
       </label>
       <el-button type="primary" native-type="submit" :disabled="!reason.trim()">Decide it so</el-button>

@@ -6,8 +6,8 @@ import type { MayGiveUp } from '~~/core/sheet'
 const props = defineProps<{ lost: Omit<Payloads['evidence.lost'], 'why'>; by?: MayGiveUp }>()
 const job = useJob()
 const session = useSessionStore()
-/** A reading can't be measured, a mark can't be made. */
-const CANNOT = props.lost.mate ? "Can't be marked" : "Can't be measured"
+/** A reading can't be measured, a mark can't be made, a part can't be looked at. */
+const CANNOT = props.lost.mate ? "Can't be marked" : props.lost.look ? "Can't be looked at" : "Can't be measured"
 const asking = ref(false)
 const reason = ref('')
 const why = ref<string | null>(null)

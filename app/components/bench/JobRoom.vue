@@ -21,6 +21,14 @@ const offers = () => [
     kind: 'part',
     go: () => bench.look({ to: 'part', part: one.ref }),
   })),
+  ...[...props.job.plan.looks.values()].flatMap(one =>
+    one.of.map(part => ({
+      key: `l${one.id} ${part}`,
+      name: `${one.title}: ${partName(props.job.plan, part)}`,
+      kind: 'look',
+      go: () => bench.look({ to: 'look', part, look: one.id }),
+    })),
+  ),
   ...props.job.plan.sheet.axes.map(one => ({
     key: `a${one.id}`,
     name: one.title,

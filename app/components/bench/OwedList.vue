@@ -41,6 +41,7 @@ const folded = computed(() => {
 })
 const BAD: readonly Obligation['kind'][] = [
   'out',
+  'finding',
   'wrong way',
   'wrong place',
   'pieces',

@@ -4,7 +4,8 @@ import {
   allSaid,
   canBeReopened,
   labelOf,
-  laidOver,
+  lookedText,
+  looksAt,
   countKey,
   countText,
   markText,
@@ -14,15 +15,12 @@ import {
   partState,
   resultOf,
   showValue,
-  whereText,
+  verdictOfLooked,
   MOMENT_WORDS,
-  SEVERITIES,
   type PieceCount,
-  type Severity,
   type Stamp,
 } from '~~/core/job'
-import { clockText } from '~~/core/marks'
-import { datumSeen, type Decision } from '~~/core/sheet'
+import type { Decision } from '~~/core/sheet'
 
 /** Everything about one part, and what may be done about it. */
 const props = defineProps<{ part: string }>()
@@ -33,26 +31,21 @@ const one = computed(() => job.plan.parts.get(props.part)!)
 const now = computed(() => partState(job.state, props.part))
 const checks = computed(() => [...job.view.results.values()].filter(result => result.check.of.includes(props.part)))
 const mates = computed(() => job.plan.matesOf.get(props.part) ?? [])
-const seen = computed(() => job.state.observations.filter(observation => observation.part === props.part))
-const label = ref('')
-const finding = ref('')
-const severity = ref<Severity | undefined>()
-const deg = ref<number | null>(null)
-/** Where it ends, where it runs on from there. */
-const toDeg = ref<number | null>(null)
-const placed = ref<'from' | 'to'>('from')
-const onDial = computed({
-  get: () => (placed.value === 'to' ? toDeg.value : deg.value),
-  set: at => {
-    if (placed.value === 'to') toDeg.value = at
-    else deg.value = at
-  },
-})
-const placing = ref(false)
-const why = ref<string | null>(null)
-const heldFrom = computed(
-  () => job.plan.sheet.assemblies.find(assembly => assembly.id === one.value.part.assembly)!.seenFrom,
+/** What was seen on it as it is now, and what is to be looked at. */
+const seen = computed(() =>
+  looksAt(job.state, props.part).map(one => ({
+    ...one,
+    text: lookedText(job.plan, one),
+    verdict: verdictOfLooked(job.plan, one),
+  })),
 )
+const toLookAt = computed(() =>
+  [...job.plan.looks.values()].filter(
+    look => look.of.includes(props.part) && !seen.value.some(one => one.look === look.id),
+  ),
+)
+const label = ref('')
+const why = ref<string | null>(null)
 const isAlways = computed(() => one.value.part.renewal === 'always')
 const where = computed(() => {
   const on = offWith(job.plan, job.state, props.part)
@@ -79,33 +72,6 @@ function keepIt() {
       ? { kind: 'part.bagged', payload: { parts: [props.part], bag: label.value.trim() } }
       : { kind: 'part.tagged', payload: { part: props.part, tag: label.value.trim() } },
   )
-}
-/** What was found on the parts that a mark ties to this one, as it lay against it. */
-const over = computed(() => laidOver(job.plan, job.state, props.part, heldFrom.value))
-function observe() {
-  if (!finding.value.trim()) {
-    why.value = 'Say what was found.'
-    return
-  }
-  if (!severity.value) {
-    why.value = 'Say how bad it is: sound, worn or damaged.'
-    return
-  }
-  why.value = job.act({
-    kind: 'part.observed',
-    payload: {
-      part: props.part,
-      finding: finding.value.trim(),
-      severity: severity.value,
-      ...(placing.value && deg.value !== null ? { deg: deg.value, seenFrom: heldFrom.value } : {}),
-      ...(placing.value && deg.value !== null && toDeg.value !== null ? { toDeg: toDeg.value } : {}),
-    },
-  })
-  if (why.value) return
-  finding.value = ''
-  severity.value = undefined
-  toDeg.value = null
-  placed.value = 'from'
 }
 const back = () => {
   why.value = job.act({ kind: 'part.returned', payload: { part: props.part } })
@@ -247,47 +213,25 @@ const account = ({ way, count, short }: (typeof counts.value)[number]) => {
         }}</small>
       </li>
     </ul>
-    <ul v-if="seen.length" class="rows">
-      <li v-for="observation in seen" :key="observation.entry">
-        {{ observation.finding
-        }}<small class="soft"
-          >{{ observation.severity }}{{ whereText(observation) && `, ${whereText(observation)}` }},
-          {{ job.names.get(observation.by) }}</small
-        >
+    <ul v-if="seen.length || toLookAt.length" class="rows">
+      <li v-for="sight in seen" :key="sight.entry">
+        <el-button class="opens" @click="bench.look({ to: 'look', part, ...(sight.look ? { look: sight.look } : {}) })">
+          <span
+            >{{ sight.text }} <small class="soft">{{ job.names.get(sight.by) }}</small></span
+          >
+          <VerdictMark :verdict="sight.verdict" :word="false" />
+        </el-button>
+      </li>
+      <li v-for="look in toLookAt" :key="look.id">
+        <el-button class="opens" @click="bench.look({ to: 'look', part, look: look.id })">
+          <span>{{ look.title }} <small class="soft">not looked at yet</small></span>
+          <VerdictMark verdict="Open" :word="false" />
+        </el-button>
       </li>
     </ul>
-    <form v-if="!job.isClosed" class="find" @submit.prevent="observe">
-      <label class="label" for="finding">What is seen on it</label>
-      <el-input id="finding" v-model="finding" maxlength="200" placeholder="wear track wide, nick, heat checks…" />
-      <div class="row">
-        <el-radio-group v-model="severity" aria-label="How bad it is">
-          <el-radio-button v-for="grade in SEVERITIES" :key="grade" :value="grade">{{ grade }}</el-radio-button>
-        </el-radio-group>
-        <el-button :aria-expanded="placing" @click="placing = !placing">Where</el-button>
-        <el-button type="primary" native-type="submit">Note it</el-button>
-      </div>
-      <el-radio-group v-if="placing" v-model="placed" aria-label="Where it begins and ends">
-        <el-radio-button value="from">{{
-          deg === null ? 'At…' : `${toDeg === null ? 'At' : 'From'} ${clockText(deg)}`
-        }}</el-radio-button>
-        <el-radio-button value="to" :disabled="deg === null">{{
-          toDeg === null ? 'round to…' : `round to ${clockText(toDeg)}`
-        }}</el-radio-button>
-      </el-radio-group>
-      <IndexDial
-        v-if="placing"
-        v-model="onDial"
-        :arc="deg !== null && toDeg !== null ? [deg, toDeg] : null"
-        :held-from="heldFrom"
-        :ends="job.plan.sheet.ends"
-        :over="over.map(one => [one.deg, one.toDeg ?? one.deg])"
-        :datum="datumSeen(job.plan, props.part, heldFrom)"
-        :lies="bench.step?.lies"
-      />
-      <p v-for="(laid, i) in placing ? over : []" :key="i" class="soft over" data-test="over">
-        On the inner ring: {{ laid.name }}, {{ laid.finding }} {{ whereText({ ...laid, seenFrom: heldFrom }) }}.
-      </p>
-    </form>
+    <el-button v-if="!job.isClosed" data-test="see" @click="bench.look({ to: 'look', part })">
+      What is seen on it
+    </el-button>
   </PadFrame>
 </template>
 
@@ -307,12 +251,6 @@ const account = ({ way, count, short }: (typeof counts.value)[number]) => {
 }
 .row :deep(.el-input) {
   width: 130px;
-}
-.find {
-  display: grid;
-  gap: 7px;
-  border-top: 1px solid var(--line);
-  padding-top: 8px;
 }
 .rows {
   flex: none !important;

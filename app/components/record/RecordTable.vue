@@ -28,6 +28,7 @@ const shares = computed(() => props.table.columns.reduce((sum, one) => sum + one
           <td v-for="(cell, j) in row" :key="j" :class="{ figures: cell.figures }">
             <VerdictMark v-if="cell.verdict" :verdict="cell.verdict" />
             {{ cell.text }}
+            <SmallDial v-if="cell.arcs" :arcs="cell.arcs" />
             <small v-for="words in cell.small" :key="words">{{ words }}</small>
             <small v-if="cell.by?.who"
               >{{ cell.by.who }}, {{ cell.by.role }}, {{ siteTime(cell.by.when)

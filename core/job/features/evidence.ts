@@ -1,4 +1,4 @@
-import { MOMENTS, readingKey, type Moment, type Plan } from '../../sheet/index.ts'
+import { MOMENTS, readingKey, type MayGiveUp, type Moment, type Plan } from '../../sheet/index.ts'
 import type { ActKind } from '../ledger/act.ts'
 import { refusalsAbout } from '../../refusal.ts'
 import { HANDS } from '../ledger/roles.ts'
@@ -7,16 +7,18 @@ import { choice, id, optional, why, type Shaped } from '../ledger/shape.ts'
 import { stamped, type JobState, type Stamp } from '../ledger/state.ts'
 import { checkResults } from '../measuring/results.ts'
 import { keyOf, type OwedId } from '../owed/id.ts'
+import { lookKey } from '../parts/looks.ts'
 import { isUnproved } from '../parts/voided.ts'
 import { isLostToSafety } from '../parts/wanted.ts'
+import { owes as looks } from './looks.ts'
 import { owes as marks } from './marks.ts'
 import { owes as readings } from './readings.ts'
 import { unknown } from './sense.ts'
 
-/** A reading or a mark that cannot be had any more, given up with the reason. */
+/** A reading, a mark or a look that cannot be had any more, given up with the reason. */
 
 const refusals = refusalsAbout('evidence', {
-  oneThing: () => 'Say which reading, at which moment, or which mark cannot be had: one of them.',
+  oneThing: () => 'Say which reading, at which moment, which mark or which look at a part cannot be had: one of them.',
   there: ({ what }: { what: string }) => `${what}: that is there. Correct it instead, with the reason.`,
   mayNot: ({ what }: { what: string }) =>
     `${what} may not be given up: this machine's sheet does not allow it. Take it, or ask a lead to accept it in writing.`,
@@ -24,26 +26,55 @@ const refusals = refusalsAbout('evidence', {
   leadOnly: ({ what }: { what: string }) => `${what} is given up by a lead only. Ask one to do it.`,
 })
 
-const shape = { check: optional(id), moment: optional(choice(MOMENTS)), mate: optional(id), why } as const
+const shape = {
+  check: optional(id),
+  moment: optional(choice(MOMENTS)),
+  mate: optional(id),
+  look: optional(id),
+  part: optional(id),
+  why,
+} as const
 type Lost = Shaped<typeof shape>
-type LostId = Extract<OwedId, { kind: 'reading' | 'mark' }>
+type LostId = Extract<OwedId, { kind: 'reading' | 'mark' | 'look' }>
 
-/** What was lost, as what was owed. Exactly one of a reading and a mark. */
-const lostOf = ({ check, moment, mate }: Omit<Lost, 'why'>): LostId | null =>
-  mate !== undefined && check === undefined
-    ? { kind: 'mark', mate }
-    : check !== undefined && moment !== undefined && mate === undefined
-      ? { kind: 'reading', check, moment }
-      : null
+/** What was lost, as what was owed. Exactly one of a reading, a mark and a look. */
+function lostOf({ check, moment, mate, look, part }: Omit<Lost, 'why'>): LostId | null {
+  if ([check, mate, look].filter(one => one !== undefined).length !== 1) return null
+  if (mate !== undefined) return { kind: 'mark', mate }
+  if (look !== undefined) return part === undefined ? null : { kind: 'look', look, part }
+  return moment === undefined ? null : { kind: 'reading', check: check!, moment }
+}
 
 const lostWords = (plan: Plan, lost: LostId) =>
-  lost.kind === 'mark' ? marks.mark.words(plan, lost) : readings.reading.words(plan, lost)
+  lost.kind === 'mark'
+    ? marks.mark.words(plan, lost)
+    : lost.kind === 'look'
+      ? looks.look.words(plan, lost)
+      : readings.reading.words(plan, lost)
+
+/** What the sheet says of it; undefined where it has nothing of the kind. */
+function saidOf(plan: Plan, lost: LostId): { lost?: MayGiveUp } | undefined {
+  if (lost.kind === 'mark') return plan.mates.get(lost.mate)?.mark
+  if (lost.kind === 'look') {
+    const look = plan.looks.get(lost.look)
+    return look?.of.includes(lost.part) ? look : undefined
+  }
+  const check = plan.checks.get(lost.check)
+  return check?.at.some(at => at.moment === lost.moment) ? check : undefined
+}
 
 /** Whether every figure of a check is in; one half filled may still be given up. */
 const isWorkedOut = (plan: Plan, state: JobState, { check, moment }: { check: string; moment: Moment }) => {
   const { worked, missing } = checkResults(plan, state).get(readingKey(check, moment))!
   return missing.length === 0 && worked.answer !== null
 }
+
+const isThere = (plan: Plan, state: JobState, lost: LostId): boolean =>
+  lost.kind === 'mark'
+    ? state.marks.has(lost.mate)
+    : lost.kind === 'look'
+      ? state.looks.has(lookKey(lost.part, lost.look))
+      : isWorkedOut(plan, state, lost)
 
 const given: ActKind<Lost> = {
   shape,
@@ -52,12 +83,10 @@ const given: ActKind<Lost> = {
   sense: (plan, state, { payload, role }) => {
     const lost = lostOf(payload)
     if (!lost) return refusals.oneThing()
-    const known = lost.kind === 'mark' ? plan.mates.get(lost.mate)?.mark : plan.checks.get(lost.check)
-    if (!known || (lost.kind === 'reading' && !plan.checks.get(lost.check)!.at.some(at => at.moment === lost.moment)))
-      return unknown('evidence', payload.check ?? payload.mate ?? '')
+    const known = saidOf(plan, lost)
+    if (!known) return unknown('evidence', payload.check ?? payload.mate ?? payload.look ?? '')
     const what = lostWords(plan, lost)
-    const isThere = lost.kind === 'mark' ? state.marks.has(lost.mate) : isWorkedOut(plan, state, lost)
-    if (isThere) return refusals.there({ what })
+    if (isThere(plan, state, lost)) return refusals.there({ what })
     if (lost.kind === 'reading' && isUnproved(state, lost.check, lost.moment)) return refusals.unproved({ what })
     // Nothing that was not read keeps a machine from being made safe.
     if (lost.kind === 'reading' && isLostToSafety(plan, lost.check, lost.moment)) return null

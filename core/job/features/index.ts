@@ -9,6 +9,7 @@ import * as items from './items.ts'
 import * as job from './job.ts'
 import * as joints from './joints/index.ts'
 import * as late from './late.ts'
+import * as looks from './looks.ts'
 import * as lubricants from './lubricants.ts'
 import * as marks from './marks.ts'
 import * as mates from './mates.ts'
@@ -29,6 +30,7 @@ import * as waits from './waits.ts'
  * pad of its own on the screen where it has one; see `ledger/feature.ts` for what it may declare.
  */
 export const FEATURES = {
+  looks,
   readings,
   parts,
   children,

@@ -1,4 +1,5 @@
 import { VERDICT_WORDS } from '../../verdict.ts'
+import { OTHER } from '../../looks/codes.ts'
 import type { Plan, Step } from '../../sheet/index.ts'
 import type { ActKind } from '../ledger/act.ts'
 import type { AnyEntry } from '../ledger/entry.ts'
@@ -23,6 +24,7 @@ import { showValue } from '../measuring/show.ts'
 import { lubricantFault } from '../parts/confirm.ts'
 import { slackened } from '../parts/joints.ts'
 import { answerText, standsMet } from '../parts/mates.ts'
+import { lookKey } from '../parts/looks.ts'
 import { canBeReopened, isOnTrial, laterThan, undoneWith, type Later } from '../parts/over.ts'
 import { holdStands } from '../parts/holds.ts'
 import { roundOf } from '../parts/rounds.ts'
@@ -51,6 +53,9 @@ const refusals = refusalsAbout('step', {
   undone: ({ step }: { step: string }) =>
     `“${step}” was taken up again meanwhile. What was done there before is undone with it: do it again.`,
 })
+
+/** What is seen on a part that was harmed. */
+const HARMED = { code: OTHER.id, grade: 3, note: 'Harmed as it came off again' }
 
 const shape = {
   step: id,
@@ -188,9 +193,10 @@ const reopened: ActKind<Given> = {
         stamped(entry, state, { loop: loop.id, changed: [cause] }),
       ])
     for (const part of payload.harmed ?? [])
-      state.observations.push(
-        stamped(entry, state, { part, finding: 'Harmed as it came off again', severity: 'damaged' }),
-      )
+      state.looks.set(lookKey(part, entry.id), stamped(entry, state, { part, findings: [HARMED] }))
+    // What is put together again is looked at again.
+    for (const [key, { look }] of state.looks)
+      if (ids.includes(plan.looks.get(look ?? '')?.step ?? '')) state.looks.delete(key)
     state.reopenings.push(stamped(entry, state, { ...payload, undone: ids, first }))
   },
   words: (plan, { step, why: reason }) => `Taken up again: ${stepName(plan, step)}. ${reason}`,

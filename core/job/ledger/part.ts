@@ -3,8 +3,6 @@ import type { Payloads } from './entry.ts'
 import type { Contested } from './seen.ts'
 import type { Draft, JobState, Stamp } from './state.ts'
 
-export const SEVERITIES = ['sound', 'worn', 'damaged'] as const
-export type Severity = (typeof SEVERITIES)[number]
 /** Where a part goes that has no step to fit it any more. */
 export const SETTLED = ['put back', 'scrapped', 'kept aside'] as const
 

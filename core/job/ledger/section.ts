@@ -34,6 +34,8 @@ export interface Cell {
   small?: string[]
   figures?: true
   verdict?: Verdict
+  /** Where it is on the clock: from, clockwise, to, in degrees; at one place where both are the same. */
+  arcs?: readonly (readonly [number, number])[]
   by?: Signed
   /** Long detail: folded on a screen, printed in full. */
   lines?: string[]

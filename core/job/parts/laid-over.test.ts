@@ -2,19 +2,22 @@ import { describe, expect, it } from 'vitest'
 import { sheetNamed, worker } from '../../../tests/sheets.ts'
 import { fromOtherEnd } from '../../marks/index.ts'
 import type { Mate } from '../../sheet/index.ts'
-import type { Payloads } from '../index.ts'
 import { laidOver } from './laid-over.ts'
+import { seenOn } from '../../../tests/seen.ts'
 
 const sheet = sheetNamed('dual-seal')
 const index = worker(sheet).plan.sheet.mates.find(mate => mate.rule.kind === 'index')!
 const { left, right } = sheet.ends
 
 /** The seal with this seen on one of its parts, its faces tied by a rule. */
-function seen(found: Omit<Payloads['part.observed'], 'finding' | 'severity'>, rule: Mate['rule'] = { kind: 'index' }) {
+function seen(
+  { part, ...where }: { part: string; deg?: number; toDeg?: number; seenFrom?: string },
+  rule: Mate['rule'] = { kind: 'index' },
+) {
   const changed = structuredClone(sheet)
   changed.mates.find(mate => mate.id === index.id)!.rule = rule
   const one = worker(changed)
-  one.act('part.observed', { finding: 'heat checks', severity: 'damaged', ...found })
+  one.act('part.looked', seenOn(part, 'heat checks', where))
   return (ref: string, from = left) => laidOver(one.plan, one.folded.state, ref, from)
 }
 
@@ -22,7 +25,7 @@ describe('the dial of one part laid over that of another', () => {
   it('shows what was found on it, at the same hours, from either of the two', () => {
     const over = seen({ part: index.b, deg: 90, toDeg: 150, seenFrom: left })
     expect(over(index.a)).toEqual([
-      expect.objectContaining({ part: index.b, finding: 'heat checks', severity: 'damaged', deg: 90, toDeg: 150 }),
+      expect.objectContaining({ part: index.b, finding: 'heat checks (worn)', deg: 90, toDeg: 150 }),
     ])
     expect(over(index.b)).toEqual([])
     expect(seen({ part: index.a, deg: 90, seenFrom: left })(index.b)).toMatchObject([{ deg: 90 }])

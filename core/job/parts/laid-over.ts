@@ -1,15 +1,15 @@
 import { fromOtherEnd, withinTurn } from '../../marks/index.ts'
 import type { Mate, Plan, Ref } from '../../sheet/index.ts'
-import type { Severity } from '../ledger/part.ts'
 import type { JobState } from '../ledger/state.ts'
+import { findingsOn, findingText } from './looks.ts'
 import { partName } from '../ledger/words.ts'
 
 /** What was found on a part that sits against another, as it lies on the dial of that one. */
 export interface LaidOver {
   part: Ref
   name: string
+  /** What was found, in words without where. */
   finding: string
-  severity: Severity
   /** Degrees, clockwise from the top of the other's dial; with `toDeg`, from there clockwise to that. */
   deg: number
   toDeg?: number
@@ -32,16 +32,17 @@ export const laidOver = (plan: Plan, state: JobState, ref: Ref, seenFrom: string
   (plan.matesOf.get(ref) ?? []).flatMap(mate => {
     const turn = turnOf(mate, ref)
     if (!turn) return []
-    return state.observations.flatMap((found): LaidOver[] => {
-      if (found.part !== turn.other || found.deg === undefined) return []
-      const isMirrored = found.seenFrom !== seenFrom
+    return findingsOn(plan, state, turn.other).flatMap(({ looked, finding: found }): LaidOver[] => {
+      const { deg, toDeg, ...rest } = found
+      if (deg === undefined) return []
+      const isMirrored = looked.seenFrom !== seenFrom
+      const finding = findingText(plan, looked, rest)
       const here = (deg: number) => withinTurn((isMirrored ? fromOtherEnd(deg) : deg) + turn.by)
-      const { finding, severity, deg, toDeg } = found
       // Seen from the other end what runs clockwise runs the other way: it begins where it ended.
       const [from, to] = toDeg === undefined ? [deg] : isMirrored ? [toDeg, deg] : [deg, toDeg]
       return [
         {
-          ...{ part: turn.other, name: partName(plan, turn.other), finding, severity, deg: here(from) },
+          ...{ part: turn.other, name: partName(plan, turn.other), finding, deg: here(from) },
           ...(to === undefined ? {} : { toDeg: here(to) }),
         },
       ]

@@ -14,6 +14,7 @@ import {
   viewJob,
   hindrances,
 } from '../index.ts'
+import { seenOn } from '../../../tests/seen.ts'
 
 const proposalFor = (one: Technician, part: string) =>
   proposalsOf(one.plan, one.folded.state, viewJob(one.plan, one.folded.state).results).get(part)
@@ -77,26 +78,25 @@ describe('what is proposed for a part', () => {
     const one = technician()
     one.workUntil('decide')
     expect(proposalFor(one, 'case-nuts')).toBeUndefined()
-    one.act('part.observed', { part: 'case-nuts', finding: 'two are stretched', severity: 'damaged' })
-    expect(proposalFor(one, 'case-nuts')).toMatchObject({ choice: 'renew', because: ['two are stretched'] })
+    one.act('part.looked', seenOn('case-nuts', 'two are stretched', { grade: 3 }))
+    expect(proposalFor(one, 'case-nuts')).toMatchObject({ choice: 'renew', because: ['two are stretched (damaged)'] })
   })
 })
 
 describe('what is proposed where several things were found', () => {
   it('is the worse of them; what was noted before the part was renewed tells of the old one', () => {
     const one = inspected(BLADES, { 'edge-b place 3': 'a crack at a slot' })
-    const note = (part: string, severity: 'worn' | 'damaged') =>
-      one.act('part.observed', { part, finding: `${severity} here`, severity })
-    note('blade@b3', 'damaged')
-    note('blade@b4', 'worn')
+    const note = (part: string, grade: number) => one.act('part.looked', seenOn(part, 'a mark', { grade }))
+    note('blade@b3', 3)
+    note('blade@b4', 1)
     expect(proposalFor(one, 'blade@b3')).toMatchObject({
       choice: 'renew',
-      because: [expect.anything(), 'damaged here'],
+      because: [expect.anything(), 'a mark (damaged)'],
     })
-    expect(proposalFor(one, 'blade@b4')).toMatchObject({ choice: 'reuse', because: [] })
+    expect(proposalFor(one, 'blade@b4')).toMatchObject({ choice: 'reuse', because: ['a mark (of no matter)'] })
     one.act('part.decided', decidedWith(['blade@b3'], 'renew', proposalFor(one, 'blade@b3')))
     one.act('part.renewed', { part: 'blade@b3', from: 'stock' })
-    expect(proposalFor(one, 'blade@b3')?.because ?? []).not.toContain('damaged here')
+    expect(proposalFor(one, 'blade@b3')?.because ?? []).not.toContain('a mark (damaged)')
   })
   it('is nothing for what is on the machine, or is always new', () => {
     const one = inspected(BLADES, {})

@@ -12,9 +12,10 @@ import {
 import { inSentence } from '../../sums/read.ts'
 import { isRead, showFigure, type Cell, type CheckResult } from '../measuring/index.ts'
 import type { Payloads } from '../ledger/entry.ts'
-import { partState, changedAt } from '../ledger/part.ts'
+import { partState } from '../ledger/part.ts'
 import type { JobState } from '../ledger/state.ts'
 import { partName } from '../ledger/words.ts'
+import { decisionOf, findingsOn, leftToLead, looksAt } from './looks.ts'
 import { strangeFinds } from './origins.ts'
 
 /** What becomes of the parts that are off: what readings and findings propose, part by part. */
@@ -110,7 +111,7 @@ function findingsOf(plan: Plan, results: Results, check: Check): Finding[] {
 
 /** Whether a part was looked at: measured, or something written of it. Nobody decides for what nobody looked at. */
 const isLookedAt = (plan: Plan, state: JobState, results: Results, ref: Ref): boolean =>
-  state.observations.some(one => one.part === ref) ||
+  looksAt(state, ref).length > 0 ||
   plan.sheet.checks.some(check => {
     const result = results.get(readingKey(check.id, 'inspect'))
     if (!isRead(result)) return false
@@ -129,7 +130,11 @@ interface Judged {
   why: string
   /** What was proposed instead; null where that is what was decided. */
   against: Decision | null
+  /** What was found is for a lead to say of, and it is to go back. */
+  isAsked: boolean
 }
+
+const isOdd = ({ against, isAsked }: Judged) => against !== null || isAsked
 
 /** What a lead signs for once every part is decided: what was found, what was decided about it, and why where that is odd. Odd ones first. */
 function judgedParts(plan: Plan, state: JobState): Judged[] {
@@ -137,11 +142,13 @@ function judgedParts(plan: Plan, state: JobState): Judged[] {
     .flatMap(({ ref, name }): Judged[] => {
       const { where, decision } = partState(state, ref)
       if (where !== 'off' || !decision) return []
-      const { choice, proposed, found = '', why = '' } = decision
+      const { choice, proposed, why = '' } = decision
       const against = proposed !== undefined && proposed !== choice ? proposed : null
-      return found || against ? [{ part: ref, name, choice, found, why, against }] : []
+      const left = choice === 'reuse' ? leftToLead(plan, state, ref) : null
+      const found = [decision.found, left].filter(Boolean).join('; ')
+      return found || against ? [{ part: ref, name, choice, found, why, against, isAsked: left !== null }] : []
     })
-    .sort((a, b) => Number(b.against !== null) - Number(a.against !== null))
+    .sort((a, b) => Number(isOdd(b)) - Number(isOdd(a)))
 }
 
 /** Parts that are off and nobody has decided yet; what is always new decides itself. */
@@ -169,11 +176,11 @@ export function signedFor(plan: Plan, state: JobState): SignedLine[] {
     found: '',
     isOdd: true,
   }))
-  const parts = judgedParts(plan, state).map(({ name, choice, against, why, found }) => ({
-    what: `${name}: ${choice}${against ? `, where ${against} was proposed` : ''}`,
-    why,
-    found,
-    isOdd: against !== null,
+  const parts = judgedParts(plan, state).map(one => ({
+    what: `${one.name}: ${one.choice}${one.against ? `, where ${one.against} was proposed` : ''}`,
+    why: one.why,
+    found: one.found,
+    isOdd: isOdd(one),
   }))
   return [...finds, ...parts]
 }
@@ -207,9 +214,13 @@ function proposedAfresh(plan: Plan, state: JobState, results: Results): Map<Ref,
   const off = [...plan.parts.values()].filter(
     ({ ref, part }) => part.renewal !== 'always' && partState(state, ref).where === 'off',
   )
-  const noted = state.observations
-    .filter(({ severity, part, n }) => severity === 'damaged' && n > changedAt(state, [part]))
-    .map(({ part, finding }): Finding => ({ part, choice: 'renew', because: finding }))
+  const noted = off.flatMap(({ ref }) =>
+    findingsOn(plan, state, ref).map(({ proposes, text }): Finding => ({
+      part: ref,
+      choice: decisionOf(proposes),
+      because: text,
+    })),
+  )
   const found = [...plan.sheet.checks.flatMap(check => findingsOf(plan, results, check)), ...noted]
   const isRenewed = (ref: Ref) => {
     const { decision } = partState(state, ref)

@@ -1,7 +1,9 @@
 import type { Plan, Step, Trouble } from '../../sheet/index.ts'
 import { standing, type CheckResult } from '../measuring/results.ts'
+import { lookedText, lookKey, verdictOfLooked } from './looks.ts'
 import { standsMet } from './mates.ts'
 import { troubleKey, type JobState } from '../ledger/state.ts'
+import { partName } from '../ledger/words.ts'
 import type { Settle } from '../owed/owing.ts'
 
 /** Something to look at again, and what is known of it. */
@@ -49,6 +51,19 @@ function looksAt(plan: Plan, state: JobState, results: Map<string, CheckResult>,
         settle: { to: 'reading', check: id, moment },
         weight: last ? WEIGHT[last.judgement.verdict] : 1,
       }
+    }),
+    ...(look.looks ?? []).flatMap(id => {
+      const { title, of } = plan.looks.get(id)!
+      return of.map((part): Look => {
+        const seen = state.looks.get(lookKey(part, id))
+        const verdict = seen && verdictOfLooked(plan, seen)
+        return {
+          what: `${title}: ${partName(plan, part)}`,
+          known: seen ? lookedText(plan, seen) : 'not looked at yet',
+          settle: { to: 'look', part, look: id },
+          weight: verdict ? WEIGHT[verdict] : 1,
+        }
+      })
     }),
     ...(look.mates ?? []).map((id): Look => {
       const mate = plan.mates.get(id)!

@@ -2,7 +2,9 @@ import { readingKey, type Moment, type Plan, type Ref } from '../../sheet/index.
 import type { Verdict } from '../../verdict.ts'
 import { cellFigures, checkResults, newestOf, type CheckResult } from '../measuring/index.ts'
 import { timeOf } from '../ledger/entry.ts'
+import { changedAt } from '../ledger/part.ts'
 import { STOCK } from '../ledger/words.ts'
+import { lookKey, type Finding } from '../parts/looks.ts'
 import { resultOfVoided } from '../parts/voided.ts'
 import { endsOf, waitsOn } from '../parts/waits.ts'
 import { countKey, differsIn, type JobState } from '../ledger/state.ts'
@@ -29,6 +31,15 @@ export interface Projection {
   movements: { entryId: string; partRef: Ref; takenFrom: string; quantity: number; movedAt: string }[]
   /** What the machine says of itself. */
   facts: { factId: string; text: string; readAt: string }[]
+  /** What was seen on parts: at a look of the sheet, or under an empty name in passing. */
+  looks: {
+    partRef: Ref
+    lookId: string
+    findings: Finding[]
+    seenFrom: string | null
+    stands: boolean
+    seenAt: string
+  }[]
   /** What waits: begun, and not over. Only a display knows what time it is. */
   waits: { stepId: string; step: string; what: string; since: string; leastAt: string | null; mostAt: string | null }[]
 }
@@ -85,6 +96,21 @@ function putRight(plan: Plan, state: JobState, openedAt: string): Reading[] {
   })
 }
 
+/** What was seen on a part at each look, and all that was seen in passing together. */
+function looksKept(plan: Plan, state: JobState): Projection['looks'] {
+  const kept = new Map<string, Projection['looks'][number]>()
+  for (const { part, look, findings, seenFrom, n, at } of state.looks.values()) {
+    const key = lookKey(part, look ?? '')
+    const before = kept.get(key)
+    kept.set(key, {
+      ...{ partRef: part, lookId: look ?? '', seenFrom: seenFrom ?? before?.seenFrom ?? null, seenAt: at },
+      findings: [...(before?.findings ?? []), ...findings],
+      stands: n > changedAt(state, [part]) && plan.parts.get(part)?.part.renewal !== 'always',
+    })
+  }
+  return [...kept.values()]
+}
+
 export function projectJob(plan: Plan, state: JobState): Projection {
   const openedAt = timeOf(state.opened!)
   const readings = [
@@ -119,6 +145,7 @@ export function projectJob(plan: Plan, state: JobState): Projection {
       }),
     ],
     facts: [...state.facts].map(([factId, { text, at }]) => ({ factId, text, readAt: at })),
+    looks: looksKept(plan, state),
     waits: waitsOn(plan, state).map(({ step, wait, waiting: { begun } }) => {
       const { least, most } = endsOf(wait, begun.since)
       const about = { stepId: step.id, step: step.title, what: wait.what }
@@ -144,5 +171,6 @@ const GROUND: ReadonlySet<keyof JobState> = new Set([
   'parts',
   'counts',
   'facts',
+  'looks',
   'waits',
 ])

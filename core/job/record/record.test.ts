@@ -14,6 +14,7 @@ import {
   type AnyEntry,
   type JobRecord,
 } from '../index.ts'
+import { seenOn } from '../../../tests/seen.ts'
 
 const names = new Map([
   ['rena', 'R. Okell'],
@@ -27,13 +28,7 @@ function overhaul() {
   worker.act('entry.corrected', { target: slip.id, why: 'Wrong machine' })
   worker.act('note.written', { text: 'Clear water pressure low' })
   worker.workUntil('look-seal')
-  worker.act('part.observed', {
-    part: 'rotating-face',
-    finding: 'track wider than the face',
-    severity: 'worn',
-    deg: 75,
-    seenFrom: 'drive end',
-  })
+  worker.act('part.looked', seenOn('rotating-face', 'track wider than the face', { deg: 75, seenFrom: 'drive end' }))
   worker.workUntil()
   worker.sign('yes', 'Bush worn')
   return worker
@@ -118,7 +113,11 @@ describe('the record', () => {
       }),
     ])
     expect(record.notes.map(one => one.text)).toEqual(['Clear water pressure low'])
-    expect(record.findings[0]).toMatchObject({ part: 'Rotating face', where: '2:30 seen from the drive end' })
+    expect(record.looks.find(one => one.found[0]!.includes('track wider'))).toMatchObject({
+      part: { text: 'Rotating face' },
+      found: ['track wider than the face (worn), at 2:30 seen from the drive end'],
+      arcs: [[75, 75]],
+    })
   })
   it('has words for every kind of entry', () => {
     const kinds = new Map(worker.folded.entries.map(one => [one.kind, one]))

@@ -4,6 +4,7 @@ import { doing, goOn } from '../../../tests/doings.ts'
 import { findingsOf, librarySheet, worker, type Read } from '../../../tests/sheets.ts'
 import { WALKS } from '../../../tests/walks/index.ts'
 import { nextStep, recordOf, recordTables, viewJob, type RecordTable } from '../index.ts'
+import { seenOn } from '../../../tests/seen.ts'
 
 type Cell = RecordTable['rows'][number][number]
 
@@ -76,13 +77,7 @@ describe('a job in which much went wrong, written out', () => {
     one.workUntil('decide')
     lines.push(...owedLines(one).slice(0, 40))
     const [off] = [...one.folded.state.parts].find(([, now]) => now.where === 'off')!
-    one.act('part.observed', {
-      part: off,
-      finding: 'Track is dull',
-      severity: 'worn',
-      deg: 75,
-      seenFrom: one.plan.sheet.ends.left,
-    })
+    one.act('part.looked', seenOn(off, 'Track is dull', { deg: 75, seenFrom: one.plan.sheet.ends.left }))
     one.act('note.written', { text: 'Half way' })
     const note = one.act('note.written', { text: 'Written in the wrong job' })
     one.act('entry.corrected', { target: note.id, why: 'Another machine' }, 'lead')

@@ -10,6 +10,7 @@ export const COLLECTIONS = {
   part: 'parts',
   mate: 'mates',
   check: 'checks',
+  look: 'looks',
   joint: 'joints',
   step: 'steps',
   loop: 'loops',

@@ -12,6 +12,7 @@ const SHAPES: Record<keyof typeof COLLECTIONS, Shape> = {
   part: 'Part',
   mate: 'Mate',
   check: 'Check',
+  look: 'Look',
   joint: 'Joint',
   step: 'Step',
   loop: 'Loop',

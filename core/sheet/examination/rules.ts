@@ -8,6 +8,7 @@ import { coverRules } from './cover-rules.ts'
 import { evidenceRules } from './evidence-rules.ts'
 import { jointRules } from './joint-rules.ts'
 import { kindRules } from './kind-rules.ts'
+import { lookRules } from './look-rules.ts'
 import { loopRules } from './loop-rules.ts'
 import { runRules } from './run-rules.ts'
 import { placeRules } from './place-rules.ts'
@@ -45,6 +46,7 @@ export const RULES: Rule[] = [
       ['part', sheet.parts],
       ['step', sheet.steps],
       ['check', sheet.checks],
+      ['look', sheet.looks ?? []],
       ['mate', sheet.mates],
       ['joint', sheet.joints],
       ['service', sheet.service.also ?? []],
@@ -188,6 +190,7 @@ export const RULES: Rule[] = [
   sumRules,
   placeRules,
   runRules,
+  lookRules,
   ({ sheet }) =>
     sheet.checks
       .filter(check => !check.source)
@@ -214,7 +217,7 @@ export const RULES: Rule[] = [
           : []),
       ]),
     ),
-  ({ sheet, steps, mates, checks }) =>
+  ({ sheet, steps, mates, checks, looks }) =>
     sheet.steps.flatMap(({ id, troubles = [] }) =>
       troubles.flatMap(({ sign, look }) => [
         ...(look.steps ?? [])
@@ -226,6 +229,9 @@ export const RULES: Rule[] = [
         ...(look.checks ?? [])
           .filter(one => !checks.has(one))
           .map(one => `“${sign}” of ${id} looks at an unknown check ${one}`),
+        ...(look.looks ?? [])
+          .filter(one => !looks.has(one))
+          .map(one => `“${sign}” of ${id} goes by an unknown look ${one}`),
       ]),
     ),
   // What a sign leads to may be left out of a variant, and the cause with it; as written it leads somewhere.

@@ -7,7 +7,9 @@ import { settled } from '../../ledger/seen.ts'
 import { choice, optional, refs, words, type Shaped } from '../../ledger/shape.ts'
 import { stamped, type Stamp } from '../../ledger/state.ts'
 import { partName, partNames } from '../../ledger/words.ts'
+import { inSentence } from '../../../sums/read.ts'
 import { checkResults } from '../../measuring/index.ts'
+import { leftToLead } from '../../parts/looks.ts'
 import { proposalsOf, WORSE } from '../../parts/proposals.ts'
 import { offParts } from '../sense.ts'
 
@@ -17,6 +19,8 @@ const refusals = refusalsAbout('part.decided', {
     `${part}: ${because ? `${because}; ` : 'it was looked at and nothing was found; '}${choice} is proposed. Say why it is decided otherwise.`,
   proposedNow: ({ part, choice }: { part: string; choice: string }) =>
     `${part}: ${choice} is proposed now. Look at it again, then decide.`,
+  leadReads: ({ part, found }: { part: string; found: string }) =>
+    `${part}: ${found}. Whether that may go back is for a lead to say. Say why it should; the lead who signs for the parts reads it.`,
   newTaken: ({ part }: { part: string }) => `A new ${part} was taken for it already. Take that back first.`,
 })
 
@@ -49,6 +53,11 @@ export const partDecided: ActKind<Decided> = {
   },
   // Taking what is proposed asks no reason; going against it does.
   live: ({ plan, state }, { payload: { parts, choice: chosen, why, proposed } }) => {
+    const left = chosen === 'reuse' && !why?.trim() ? parts.filter(ref => leftToLead(plan, state, ref) !== null) : []
+    if (left.length)
+      return left.map(ref =>
+        refusals.leadReads({ part: partName(plan, ref), found: inSentence(leftToLead(plan, state, ref)!) }),
+      )
     const proposals = proposalsOf(plan, state, checkResults(plan, state))
     const against = parts.find(ref => proposals.has(ref) && proposals.get(ref)!.choice !== chosen)
     if (against === undefined) return []

@@ -7,7 +7,6 @@ import { kitWords, partName } from '../../ledger/words.ts'
 import { partDecided } from './decided.ts'
 import { partBagged, partTagged } from './kept.ts'
 import { partLifted } from './lifted.ts'
-import { partObserved, whereText, type Observation } from './observed.ts'
 import { partRefitted } from './refitted.ts'
 import { partRenewed, type Renewal } from './renewed.ts'
 import { partReturned } from './returned.ts'
@@ -16,7 +15,7 @@ import { partTried } from './tried.ts'
 
 export { owes, sources } from './owed.ts'
 
-/** Parts: off the machine, kept, looked at, decided, renewed, and back in their places. */
+/** Parts: off the machine, kept, decided, renewed, and back in their places. */
 export const slice = () => ({
   parts: new Map<string, PartState>(),
   liftedCount: 0,
@@ -24,13 +23,11 @@ export const slice = () => ({
   renewals: [] as Renewal[],
   /** Every part that came back from rework or from outside, in order: it is measured again. */
   returns: [] as (Stamp & { part: string })[],
-  observations: [] as Observation[],
 })
 export const acts = {
   'part.lifted': partLifted,
   'part.bagged': partBagged,
   'part.tagged': partTagged,
-  'part.observed': partObserved,
   'part.decided': partDecided,
   'part.renewed': partRenewed,
   'part.returned': partReturned,
@@ -90,23 +87,6 @@ export const sections = {
         }),
       },
       { head: 'Went back', width: 3, cell: row => text(row.wentBack) },
-      by(),
-    ],
-  }),
-  findings: section({
-    title: 'Findings',
-    in: 'work',
-    rows: ({ plan, state, by: signed }) =>
-      state.observations.map(one => ({
-        part: partName(plan, one.part),
-        finding: `${one.finding} (${one.severity})`,
-        where: whereText(one).replace(/^at /, ''),
-        ...signed(one),
-      })),
-    columns: [
-      { head: 'Part', width: 4, cell: row => text(row.part) },
-      { head: 'Finding', width: 5, cell: row => text(row.finding) },
-      { head: 'Where', width: 3, cell: row => text(row.where) },
       by(),
     ],
   }),

@@ -1,0 +1,2 @@
+export * from './codes.ts'
+export { BOX, findingDrawing, pathOf, type Piece, type Ground, type DrawnAs } from './drawing.ts'
