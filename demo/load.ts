@@ -65,7 +65,7 @@ async function overhaul(
     clock,
     label,
   )
-  worker.open(machine.tag, one.complaint)
+  worker.open(machine.tag, one.complaint, one.signs)
   worker.workUntil(one.until, one.slips)
   if (!one.until) worker.sign('yes', one.cause)
   const id = clock.id()

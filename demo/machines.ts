@@ -22,6 +22,7 @@ export const GEAR_UNITS: DemoMachine[] = [
         hours: 28200,
         on: '2024-05-13',
         complaint: 'Slow output bearing 12 K warmer than the others',
+        signs: ['hot'],
         wear: {
           general: 0.4,
           checks: { 'bore-so': 1.15, 'pump-end': 0.55 },
@@ -39,6 +40,7 @@ export const GEAR_UNITS: DemoMachine[] = [
         hours: 41350,
         on: '2026-11-12',
         complaint: 'Grey glitter in the strainer, pressure down to 1.3 bar',
+        signs: ['pressure'],
         wear: {
           general: 0.45,
           checks: { 'bore-si': 0.7, 'pump-end': 0.8, 'pump-side': 0.7 },
@@ -105,6 +107,7 @@ export const EXCHANGERS: DemoMachine[] = [
         hours: 7900,
         on: '2025-10-06',
         complaint: 'Syrup on the floor under the far end',
+        signs: ['leaks'],
         wear: {
           general: 0.4,
           checks: { 'land-a': 0.85, 'land-b': 0.8, 'land-c': 0.85, 'runout': 0.6 },
@@ -122,6 +125,7 @@ export const EXCHANGERS: DemoMachine[] = [
         hours: 11900,
         on: '2026-11-19',
         complaint: 'Motor draws a third more, a film stays on the wall',
+        signs: ['current', 'scorched'],
         wear: {
           general: 0.45,
           checks: { 'current': 0.95, 'land-a': 0.9, 'land-b': 1.25, 'land-c': 0.9, 'width-b': 0.8, 'runout': 0.8 },
@@ -205,6 +209,7 @@ export const REDUCERS: DemoMachine[] = [
         hours: 26400,
         on: '2026-11-20',
         complaint: 'Knocks when a full belt starts',
+        signs: ['knock'],
         wear: {
           general: 0.5,
           checks: { 'lost-motion': 1.1, 'cam-play': 0.85 },

@@ -27,6 +27,7 @@ import {
   proposalOf,
   proposalsOf,
   questionsAt,
+  reportedSigns,
   readingIn,
   readingKey,
   sentenceOf,
@@ -136,9 +137,10 @@ export class Technician {
     return entries
   }
 
-  open(equipment: string, complaint: string): void {
+  open(equipment: string, complaint: string, signs: readonly string[] = []): void {
     const { sheet, variants } = this.plan
-    this.act('job.opened', { equipment, sheet: sheet.id, version: sheet.version, variants, complaint })
+    const reported = signs.length ? { complaint, signs } : { complaint }
+    this.act('job.opened', { equipment, sheet: sheet.id, version: sheet.version, variants, ...reported })
   }
 
   /** Does steps in order until the given one is next, or until none is left; some of them said otherwise than right. */
@@ -399,6 +401,8 @@ export class Technician {
 
   /** Hands the machine back, with a lead's written concession for whatever still stands against it. */
   sign(cured: Payloads['job.signed']['cured'], cause?: string): void {
+    for (const { id } of reportedSigns(this.plan, this.folded.state))
+      this.act('sign.answered', { sign: id, how: HOW[cured], was: cause ?? 'Wear' })
     for (const one of viewJob(this.plan, this.folded.state).owed)
       this.concede(one.id, 'Accepted for one season; renew at the next overhaul')
     this.act('job.signed', { cured, ...(cause ? { cause } : {}) }, 'lead')
@@ -419,6 +423,9 @@ export function saidOtherwise(right: Said, otherwise: Said): Said {
     Object.assign(said, { [key]: { ...right[key], ...otherwise[key] } })
   return said
 }
+
+/** How each sign is answered where the complaint is cured so. */
+const HOW = { 'yes': 'gone', 'no': 'not gone', 'not known yet': 'no cause found' } as const
 
 /** Where the scribed line of a seal lies in the demo, mm from its datum. */
 const MARKED_MM = 42

@@ -32,6 +32,8 @@ export interface Overhaul {
   hours: number
   on: string
   complaint: string
+  /** Of what its sheet knows. */
+  signs?: string[]
   wear: Wear
   until?: string
   cause?: string
@@ -114,6 +116,7 @@ export const FLEET: DemoMachine[] = [
         hours: 11240,
         on: '2026-11-16',
         complaint: 'Seal weeps since the last washing',
+        signs: ['weeps'],
         wear: { general: 0.5, checks: { 'bush-bore': 1.25, 'sleeve-journal': 0.7, 'journal-de': 0.85, 'float': 0.5 } },
         until: 'rotor-out',
       },

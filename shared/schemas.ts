@@ -157,9 +157,10 @@ export const ownPinSchema = Joi.object<{ pin: string; next: string }>({
   pin: pin().required(),
   next: pin().required(),
 }).required()
-export const openingSchema = Joi.object<{ equipment: string; complaint: string }>({
+export const openingSchema = Joi.object<{ equipment: string; complaint: string; signs?: string[] }>({
   equipment: words(40).required(),
   complaint: words(400).required(),
+  signs: Joi.array().items(words(60)).max(20).unique(),
 }).required()
 const name = words(60)
   .custom((text: string, helpers) => tidyName(text) ?? helpers.error('string.name'))

@@ -52,6 +52,7 @@ export {
 export { atOf, cellKey, type At } from '../sums/cells.ts'
 export { basisOf, neverConceded, obligations, owedWords } from './debts.ts'
 export { keyOf, type OwedId } from './owed/id.ts'
+export { ANSWERS, curedBy, isForSign, reportedSigns, shownAt, signsAt } from './parts/signs.ts'
 export { laidOver, type LaidOver } from './parts/laid-over.ts'
 export { factsOf, isSameFact, type FactAsked } from './parts/facts.ts'
 export type { Obligation, Settle } from './owed/owing.ts'

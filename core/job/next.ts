@@ -5,6 +5,7 @@ import type { Scene, Settle } from './owed/owing.ts'
 import { asksOf, type Asks } from './parts/confirm.ts'
 import { isLoose, tightens } from './parts/joints.ts'
 import { unmetNeeds } from './parts/needs.ts'
+import { isForSign } from './parts/signs.ts'
 import { notReady } from './parts/starting.ts'
 import { waitStands } from './parts/waits.ts'
 
@@ -37,6 +38,13 @@ export function wantedAt(
   const stands = waitStands(state, step)
   const isEnd = (at: Settle) => at.to === 'reading' && !step.wait?.once?.includes(at.check)
   const begun: Settle[] = stands === 'begun' ? [{ to: 'wait', step: step.id }] : []
+  // What was reported is looked into first.
+  const isFirst = (at: Settle) =>
+    (at.to === 'reading' && isForSign(plan, state, { kind: 'reading', ...at })) ||
+    (at.to === 'look' &&
+      at.look !== undefined &&
+      isForSign(plan, state, { kind: 'look', part: at.part, look: at.look }))
+  first.sort((a, b) => Number(isFirst(b)) - Number(isFirst(a)))
   const inOrder = stands ? [...first.filter(at => !isEnd(at)), ...begun, ...first.filter(isEnd)] : first
   const isEasing = joint?.act === 'slacken' && plan.joints.get(joint.id)!.slacken && !removes.length
   const work: (Settle | false | undefined)[] = [

@@ -17,6 +17,7 @@ import type {
   ShelfSheet,
   Step,
   SumOf,
+  Trouble,
   Variants,
 } from './types.ts'
 
@@ -131,6 +132,16 @@ const stays = (id: string, { kept, known }: Cut) => kept.has(id) || !known.has(i
 /** What is left out is not stopped either. */
 const stopping = <T extends { before?: string }>(one: T, steps: Cut): T =>
   one.before !== undefined && !stays(one.before, steps) ? { ...one, before: undefined } : one
+/** What is looked at for a sign, without what is left out. */
+const lookedAt = (
+  look: Trouble['look'],
+  cut: Record<'steps' | 'mates' | 'checks' | 'looks', Cut>,
+): Trouble['look'] => ({
+  steps: look.steps?.filter(id => stays(id, cut.steps)),
+  mates: look.mates?.filter(id => stays(id, cut.mates)),
+  checks: look.checks?.filter(id => stays(id, cut.checks)),
+  looks: look.looks?.filter(id => stays(id, cut.looks)),
+})
 /** A side of a mate: a part, and for the datum of an assembly the part that carries it. What carries none stays, for the examination to find. */
 const sideOf = ({ assemblies }: Sheet, side: Ref): Ref =>
   (side.startsWith('@') && assemblies.find(one => `@${one.id}` === side)?.datum.on) || side
@@ -198,6 +209,7 @@ export function resolveSheet(shelf: ShelfSheet, chosen: Variants): Sheet {
       const gone = look.gone !== undefined && !stays(look.gone, cut.steps) ? { gone: undefined } : {}
       return of.length && stays(look.step, cut.steps) ? [{ ...look, of, ...gone }] : []
     }),
+    complaints: settled.complaints?.map(one => ({ ...one, look: lookedAt(one.look, cut) })),
     loops: settled.loops?.map(loop => ({
       ...loop,
       steps: loop.steps.filter(id => stays(id, cut.steps)),
@@ -227,12 +239,7 @@ export function resolveSheet(shelf: ShelfSheet, chosen: Variants): Sheet {
       troubles: step.troubles
         ?.map(one => ({
           ...one,
-          look: {
-            steps: one.look.steps?.filter(id => stays(id, cut.steps)),
-            mates: one.look.mates?.filter(id => stays(id, cut.mates)),
-            checks: one.look.checks?.filter(id => stays(id, cut.checks)),
-            looks: one.look.looks?.filter(id => stays(id, cut.looks)),
-          },
+          look: lookedAt(one.look, cut),
         }))
         .filter(one => Object.values(one.look).some(list => list?.length)),
       destroys: step.destroys?.filter(({ check }) => stays(check, cut.checks)),

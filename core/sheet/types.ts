@@ -61,8 +61,17 @@ export interface Sheet {
   sets?: PartSet[]
   kits: Kit[]
   service: Service
-  /** What is often reported of such a machine, beside what may be of any. */
-  complaints?: Words[]
+  /** What is often reported of such a machine. */
+  complaints?: Complaint[]
+}
+
+/** A sign that such a machine is sent in with: what is looked at first for it, and it is answered at the end. */
+export interface Complaint {
+  id: Id
+  say: Words
+  /** What may be behind it, the likeliest first. */
+  look: { checks?: string[]; looks?: string[]; mates?: string[]; steps?: string[] }
+  when?: When
 }
 
 /** How often it is overhauled: whichever comes first. */
@@ -105,13 +114,14 @@ export interface Unsettled {
  */
 export interface ShelfSheet extends Pick<
   Sheet,
-  'id' | 'version' | 'family' | 'title' | 'notice' | 'ends' | 'upright' | 'lines' | 'axes' | 'complaints'
+  'id' | 'version' | 'family' | 'title' | 'notice' | 'ends' | 'upright' | 'lines' | 'axes'
 > {
   assemblies: Unsettled[]
   parts: Unsettled[]
   mates: Unsettled[]
   checks: (Unsettled & Pick<Check, 'kind'>)[]
   looks?: Unsettled[]
+  complaints?: Unsettled[]
   joints: Unsettled[]
   steps: Unsettled[]
   loops?: Unsettled[]
@@ -131,7 +141,7 @@ export interface Outline {
 /** What has to be right before a sheet can be written out. The rest is looked at once it is. */
 export interface SheetFrame extends Pick<
   Sheet,
-  'id' | 'version' | 'family' | 'title' | 'notice' | 'ends' | 'upright' | 'lines' | 'axes' | 'complaints'
+  'id' | 'version' | 'family' | 'title' | 'notice' | 'ends' | 'upright' | 'lines' | 'axes'
 > {
   lists?: Record<string, Listed[]>
   service: unknown
@@ -140,6 +150,7 @@ export interface SheetFrame extends Pick<
   mates: Outline[]
   checks: Outline[]
   looks?: Outline[]
+  complaints?: Outline[]
   joints: Outline[]
   steps: Outline[]
   loops?: Outline[]
@@ -173,7 +184,7 @@ export type WrittenRows = ({ each: string } | { count: number }) & { name: strin
  */
 export interface SheetSource extends Pick<
   Sheet,
-  'id' | 'version' | 'family' | 'title' | 'notice' | 'ends' | 'upright' | 'lines' | 'axes' | 'complaints'
+  'id' | 'version' | 'family' | 'title' | 'notice' | 'ends' | 'upright' | 'lines' | 'axes'
 > {
   lists?: Record<string, Listed[]>
   service: Written<Sheet['service']>
@@ -187,6 +198,7 @@ export interface SheetSource extends Pick<
     }
   })[]
   looks?: Each<Look>[]
+  complaints?: Each<Complaint>[]
   joints: Each<Joint>[]
   steps: Each<Step>[]
   loops?: Each<Loop>[]

@@ -82,7 +82,7 @@ export async function openChild(
       const own = await machineOf(tx, tag, part, place.name, bench)
       const complaint = folded.state.opened?.payload.complaint ?? ''
       const parent = { job: parentId, number, part, equipment: tag }
-      const child = await openJobIn(tx, own, complaint, by, at, parent)
+      const child = await openJobIn(tx, own, { complaint }, by, at, parent)
       if (!child.ok) throw new Refused(child.status, child.refusal, null)
       const said = { part, job: child.id, number: child.number, equipment: own }
       await appendIn(tx, parentId, by, [ownEntry('child.opened', said, at)], OWN)

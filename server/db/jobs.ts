@@ -253,9 +253,17 @@ const refusals = refusalsAbout('opening', {
   isOpen: ({ tag, job }: { tag: string; job: number }) => `${tag} has job ${job} open already. Go on with that one.`,
   noMachine: ({ tag }: { tag: string }) => `There is no machine ${tag} in the yard. Check the tag on its plate.`,
   noSheet: ({ tag }: { tag: string }) => `There is no build sheet for ${tag} on the shelf.`,
+  noSign: ({ sign }: { sign: string }) =>
+    `This machine’s sheet knows no complaint “${sign}”. Reload the page, or say it in words.`,
 })
 
 export const noSuchMachine = (tag: string): Refusal => refusals.noMachine({ tag })
+
+/** What was reported of a machine: in words, and of the signs that its sheet knows. */
+export interface Reported {
+  complaint: string
+  signs?: string[]
+}
 
 export type Opening =
   { ok: true; id: string; number: number } | { ok: false; status: 404 | 409 | 422; refusal: Refusal; job?: string }
@@ -264,18 +272,18 @@ export type Opening =
 export async function openJob(
   db: Database,
   tag: string,
-  complaint: string,
+  reported: Reported,
   by: SignedInPerson,
   at: string,
 ): Promise<Opening> {
-  return db.transaction(tx => openJobIn(tx, tag, complaint, by, at))
+  return db.transaction(tx => openJobIn(tx, tag, reported, by, at))
 }
 
 /** The same inside a transaction of somebody else's; of one that is the bench of a part, with the job that came off. */
 export async function openJobIn(
   tx: Transaction,
   tag: string,
-  complaint: string,
+  { complaint, signs = [] }: Reported,
   by: SignedInPerson,
   at: string,
   parent?: Payloads['job.opened']['parent'],
@@ -292,6 +300,8 @@ export async function openJobIn(
   const id = uuid()
   const act = uuid()
   const plan = planFor(sheet, machine.variants)
+  const strange = signs.find(sign => !plan.sheet.complaints?.some(one => one.id === sign))
+  if (strange !== undefined) return { ok: false, status: 422, refusal: refusals.noSign({ sign: strange.slice(0, 60) }) }
   const kept = factsOf(plan).length ? (await keptFacts(tx, tag)).map(({ fact, text }) => ({ fact, text })) : []
   const last = await leftLast(tx, tag, plan.sheet.checks)
   const [row] = await tx
@@ -316,6 +326,7 @@ export async function openJobIn(
       madeAt: at,
       payload: {
         ...{ equipment: tag, sheet: sheet.id, version: sheet.version, variants: machine.variants, complaint },
+        ...(signs.length ? { signs } : {}),
         ...(last.length ? { last } : {}),
         ...(kept.length ? { kept } : {}),
         ...(parent ? { parent } : {}),

@@ -72,7 +72,7 @@ async function pumpAtDecide() {
     ...{ tag, name: 'Pump of the tests', areaId: 'beet', line: 'tests', sheetId: 'cartridge-seal-pump' },
     ...{ variants: {}, hoursRun: 100, hoursPerWeek: 10 },
   })
-  const opened = await openJob(ledgerDatabase(), tag, 'Seal weeps', okell, now())
+  const opened = await openJob(ledgerDatabase(), tag, { complaint: 'Seal weeps' }, okell, now())
   if (!opened.ok) throw new Error(sentenceOf(opened.refusal))
   await work(opened.id, 'decide')
   return { id: opened.id, tag }
@@ -198,7 +198,7 @@ describe('a job of its own for a sub-assembly', () => {
     const child = await opened(id)
     await work(child, undefined, one => one.sign('yes'))
     await work(id, undefined, one => one.sign('yes'))
-    const next = await openJob(ledgerDatabase(), tag, 'Weeps again', okell, now())
+    const next = await openJob(ledgerDatabase(), tag, { complaint: 'Weeps again' }, okell, now())
     if (!next.ok) throw new Error(sentenceOf(next.refusal))
     await work(next.id, 'decide')
     const second = await openChild(ledgerDatabase(), next.id, 'unit', okell, now())

@@ -60,7 +60,7 @@ const at = () => new Date(Date.UTC(2026, 0, 1) + minute++ * 60_000).toISOString(
 
 /** Works a new job of the machine up to a step, or to its end, and sends what was done as it was done. */
 async function work(wear: Wear, until?: string, end?: (worker: Technician) => void, tag = TAG): Promise<string> {
-  const opened = await openJob(ledgerDatabase(), tag, 'Planned', fitter, at())
+  const opened = await openJob(ledgerDatabase(), tag, { complaint: 'Planned' }, fitter, at())
   if (!opened.ok) throw new Error(sentenceOf(opened.refusal))
   const [row] = await database().select().from(job).where(eq(job.id, opened.id))
   const worker = new Technician(
@@ -273,7 +273,7 @@ it('a job is opened with what the last one left and kept of its machine', async 
       ...{ variants: { limiter: 'none' }, hoursRun: 10, hoursPerWeek: 1 },
     })
     const opened = async () => {
-      const answer = await openJob(ledgerDatabase(), 'H-910', 'Planned', fitter, at())
+      const answer = await openJob(ledgerDatabase(), 'H-910', { complaint: 'Planned' }, fitter, at())
       if (!answer.ok) throw new Error(sentenceOf(answer.refusal))
       const [first] = await entriesAfter(database(), answer.id, 0)
       const { last, kept } = first!.payload as Payloads['job.opened']

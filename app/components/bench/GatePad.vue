@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { basisOf, isOwnWork, neverConceded, STATION_WORDS, type Obligation } from '~~/core/job'
+import { curedBy, basisOf, isOwnWork, neverConceded, STATION_WORDS, type Obligation } from '~~/core/job'
 import { STATIONS } from '~~/core/sheet'
 
 /** The one gate: everything that must still be true, or the way through; `passing` names a debt to let pass at once. */
@@ -75,8 +75,10 @@ function leave() {
   cancelling.value = false
   why.value = null
 }
+/** Whether it is cured, where every sign that was reported is answered. */
+const answered = computed(() => curedBy(job.plan, job.state))
 async function sign() {
-  const [answer, written] = [cured.value, cause.value.trim()]
+  const [answer, written] = [answered.value ?? cured.value, cause.value.trim()]
   why.value = answer
     ? (
         await ask('Who signs the record?', () => [
@@ -123,7 +125,11 @@ async function sign() {
     </form>
     <form v-else-if="gate.open && gate.guards === 'hand-back'" class="sign" @submit.prevent="sign">
       <p><strong>Reported:</strong> {{ job.state.opened?.payload.complaint || 'nothing' }}</p>
-      <fieldset>
+      <p v-if="answered" data-test="cured">
+        By the answers, it is cured: <strong>{{ answered }}</strong>.
+        <el-button size="small" @click="bench.look({ to: 'signs' })">What was reported</el-button>
+      </p>
+      <fieldset v-else>
         <legend class="label">Is the fault gone?</legend>
         <el-radio-group v-model="cured" aria-label="Is the fault gone?">
           <el-radio-button v-for="answer in CURED" :key="answer" :value="answer">{{ answer }}</el-radio-button>

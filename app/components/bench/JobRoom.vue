@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { waitsOn } from '~~/core/job'
+import { partName, waitsOn } from '~~/core/job'
 import type { Job } from '~/bench/job'
 
 /** Everything under it has a loaded job, and one bench to work at it. */

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { STATION_WORDS, unmetNeeds, type Obligation, type Settle } from '~~/core/job'
+import { isForSign, shownAt, STATION_WORDS, unmetNeeds, type Obligation, type Settle } from '~~/core/job'
 import { STATIONS, type Step } from '~~/core/sheet'
 
 /** What is owed: what is wrong, before this step, what would be lost, what can be done now; the rest by station. */
@@ -8,6 +8,7 @@ const props = defineProps<{ owed: Obligation[]; step: Step | null }>()
 defineEmits<{ settle: [to: Settle] }>()
 /** Its step can be done now: the steps before that are settled. */
 const isReached = (one: Obligation) => {
+  if (one.kind === 'sign') return job.state.steps.has(shownAt(job.plan).id)
   const step = one.step === null ? undefined : job.plan.steps.get(one.step)
   return step !== undefined && unmetNeeds(job.plan, job.state, step).length === 0
 }
@@ -22,11 +23,13 @@ const groups = computed(() => {
   }
   // What stops the work is never folded away.
   const wrong = take(one => one.wrong !== null)
+  const reported = take(one => one.kind !== 'sign' && isForSign(job.plan, job.state, one.id))
   const here = take(one => props.step !== null && one.step === props.step.id)
   const lost = take(one => one.perishable)
   const now = take(isReached)
   return [
     { title: 'stops what comes next', list: wrong },
+    { title: 'for what was reported', list: reported },
     { title: 'before this step', list: here },
     { title: 'gone if it is forgotten', list: lost },
     { title: 'can be done now', list: now },

@@ -5,6 +5,7 @@ import {
   confirmationOf,
   holdStands,
   signedFor,
+  signsAt,
   isCautionRead,
   isOnTrial,
   lengthOf,
@@ -65,6 +66,8 @@ const mayPass = (key: string) => {
   return debt !== undefined && session.mayWrite && !neverConceded(job.plan, debt.id)
 }
 const before = computed(() => bench.hindered.filter(one => one.settle.to !== 'caution'))
+/** What was reported and is looked into here. */
+const reported = computed(() => (step.value ? signsAt(job.plan, job.state, step.value.id) : []))
 /** What making it safe takes with it. */
 const lost = computed(() => lostWords(bench.asks))
 /** Marks that it washes off. */
@@ -221,6 +224,10 @@ defineExpose({ confirm })
           <el-button size="small" data-test="wait" @click="bench.look({ to: 'wait', step: step.id })">
             How long still
           </el-button>
+        </p>
+        <p v-if="reported.length && !done" class="doer" data-test="reported">
+          Reported: {{ reported.map(one => one.say).join(', ') }}. It may show here.
+          <el-button size="small" @click="bench.look({ to: 'signs' })">What is known</el-button>
         </p>
         <p v-if="step.lies" class="soft" data-test="lies">It lies {{ step.lies }}.</p>
         <p v-if="done" class="was">

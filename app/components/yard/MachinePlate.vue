@@ -73,19 +73,30 @@ const build = computed(() =>
 )
 
 /** What is often reported of a machine, whatever it is; its sheet says the rest. */
-const REPORTED = ['planned', 'noise', 'vibration', 'runs hot', 'leaks']
-const reported = computed(() => [...REPORTED, ...(plan.value?.sheet.complaints ?? [])])
+const REPORTED = ['planned', 'noise', 'vibration']
+/** Signs that its sheet knows: what may be behind them is looked at first, and each is answered at the end. */
+const known = computed(() => plan.value?.sheet.complaints ?? [])
+const signs = ref<string[]>([])
 const form = useTemplateRef<FormInstance>('form')
 // What was reported is asked again at the end: whether it is cured.
 const rules = useRules(all => all.openingSchema, { complaint: 'What was reported' })
 async function open() {
+  // A sign says it, too.
+  if (!complaint.value.trim())
+    complaint.value = known.value.flatMap(one => (signs.value.includes(one.id) ? one.say : [])).join(', ')
+  await nextTick()
   if (!(await form.value!.validate().catch(() => false))) return
   try {
     const { id } = await $fetch<OpenedJob>('/api/jobs', {
       method: 'POST',
-      body: { equipment: props.tag, complaint: complaint.value },
+      body: {
+        equipment: props.tag,
+        complaint: complaint.value,
+        ...(signs.value.length ? { signs: signs.value } : {}),
+      },
     })
     complaint.value = ''
+    signs.value = []
     await navigateTo(`/bench/${id}`)
   } catch (error) {
     why.value = sayWhy(error)
@@ -139,7 +150,7 @@ async function open() {
         </el-form-item>
         <div class="words">
           <el-button
-            v-for="one in reported"
+            v-for="one in REPORTED"
             :key="one"
             size="small"
             @click="complaint = [complaint, one].filter(Boolean).join(', ')"
@@ -147,6 +158,12 @@ async function open() {
             {{ one }}
           </el-button>
         </div>
+        <template v-if="known.length">
+          <p class="label">What does it do? It is looked into first, and answered at the end.</p>
+          <el-checkbox-group v-model="signs" class="words" aria-label="What does it do?">
+            <el-checkbox-button v-for="one in known" :key="one.id" :value="one.id">{{ one.say }}</el-checkbox-button>
+          </el-checkbox-group>
+        </template>
         <el-button type="primary" native-type="submit">Open the job</el-button>
       </el-form>
     </template>

@@ -21,6 +21,7 @@ import * as readings from './readings.ts'
 import * as remedies from './remedies.ts'
 import * as reopenings from './reopenings.ts'
 import * as rounds from './rounds.ts'
+import * as signs from './signs.ts'
 import * as steps from './steps.ts'
 import * as troubles from './troubles.ts'
 import * as waits from './waits.ts'
@@ -54,6 +55,7 @@ export const FEATURES = {
   reopenings,
   corrections,
   late,
+  signs,
   notes,
   job,
 }

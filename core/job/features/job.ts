@@ -6,6 +6,7 @@ import { choice, id, list, names, optional, record, why, words, type Shaped } fr
 import { stamped, type Stamp } from '../ledger/state.ts'
 import { partNames } from '../ledger/words.ts'
 import { gateOf } from '../owed/gate.ts'
+import { curedBy } from '../parts/signs.ts'
 import { always } from './sense.ts'
 
 /** The job as a whole: opened, and signed or given up. */
@@ -13,6 +14,8 @@ import { always } from './sense.ts'
 const refusals = refusalsAbout('job', {
   stands: () => 'The opening of a job cannot be taken back. Cancel the job instead.',
   open: () => 'This job is open already.',
+  answered: ({ cured }: { cured: string }) =>
+    `By what was answered of each sign, the complaint is cured: ${cured}. Look at the answers again`,
   partsOff: ({ parts, n }: { parts: string; n: number }) =>
     `${parts} ${n > 1 ? 'are' : 'is'} off the machine. Fit what is off, or hand the job on`,
   gateShut: ({ n, first }: { n: number; first: string }) =>
@@ -25,6 +28,8 @@ const opening = {
   version: { is: 'number', whole: true },
   variants: names,
   complaint: { ...words(400), empty: true },
+  /** What was reported, of what its sheet knows. */
+  signs: optional(list(id, 20)),
   /** What the last job on this machine left, of what its sheet asks: base units. */
   last: optional(list(record({ check: id, figure: words(80), value: { is: 'number' } } as const), 200)),
   /** Facts of this machine that earlier jobs kept. */
@@ -59,9 +64,11 @@ const signed: ActKind<Shaped<typeof signature>> = {
   neverLate: true,
   signature: true,
   sense: always,
-  live: ({ plan, state, owed }) => {
+  live: ({ plan, state, owed }, { payload: { cured } }) => {
     const gate = gateOf(plan, state, owed)
-    if (gate.open && gate.guards === 'hand-back') return []
+    const answered = curedBy(plan, state)
+    if (gate.open && gate.guards === 'hand-back')
+      return answered === null || answered === cured ? [] : [refusals.answered({ cured: answered })]
     return [refusals.gateShut({ n: gate.reasons.length || 1, first: gate.reasons[0]?.what ?? '' })]
   },
   apply: (state, entry) => {

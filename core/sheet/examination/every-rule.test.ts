@@ -17,6 +17,59 @@ const faultsOf = (name: string, does: Wrong[1] = () => {}) => {
 
 const CASES: Record<string, Wrong[]> = {
   'dual-seal': [
+    ['a look at no part', of => (of('looks', 'faces').of = ['moon']), 'look faces is of an unknown part moon'],
+    ['a look at a part twice', of => of('looks', 'faces').of.push('face@in'), 'look faces names face@in twice'],
+    ['a look at no step', of => (of('looks', 'faces').step = 'moon'), 'look faces is taken at an unknown step moon'],
+    [
+      'a look that goes at no step',
+      of => (of('looks', 'faces').gone = 'moon'),
+      'look faces is gone with an unknown step moon',
+    ],
+    [
+      'a look that is gone before it is taken',
+      of => (of('looks', 'faces').gone = 'mark'),
+      'look faces is gone with mark, which does not come after springs-out',
+    ],
+    [
+      'a look by zones that has none',
+      of => (of('looks', 'faces').on = 'zones'),
+      'look faces is told by zones, and has not two of them',
+    ],
+    [
+      'a look by the hour that has zones',
+      of => (of('looks', 'faces').zones = ['bore', 'edge']),
+      'look faces has zones, and is told by the hour',
+    ],
+    [
+      'a look with one face',
+      of => (of('looks', 'faces').faces = ['front']),
+      'look faces has one face: say which ones it has, or none',
+    ],
+    ['a face twice', of => (of('looks', 'faces').faces = ['front', 'front']), 'look faces has the face “front” twice'],
+    [
+      'a code that is there already',
+      of =>
+        (of('looks', 'faces').also = [
+          { id: 'chip', say: 'Chip', tells: 'x', grades: [1, 2, 3].map(n => ({ say: String(n), proposes: 'ask' })) },
+        ]),
+      'look faces has the code “chip” twice',
+    ],
+    ['two looks of one name', (_, sheet) => sheet.looks!.push({ ...sheet.looks![0]! }), 'two looks are called faces'],
+    [
+      'a complaint that leads nowhere',
+      of => (of('complaints', 'leaks').look = {}),
+      'complaint leaks leads nowhere: say what to look at first',
+    ],
+    [
+      'a complaint that goes by no look',
+      of => (of('complaints', 'leaks').look.looks = ['moon']),
+      'complaint leaks goes by an unknown look moon',
+    ],
+    [
+      'a complaint that looks at no check',
+      of => (of('complaints', 'leaks').look.checks = ['moon']),
+      'complaint leaks looks at an unknown check moon',
+    ],
     [
       'a mark to a datum that is on no part',
       (_, sheet) => delete sheet.assemblies[1].datum.on,

@@ -11,6 +11,7 @@ export const COLLECTIONS = {
   mate: 'mates',
   check: 'checks',
   look: 'looks',
+  complaint: 'complaints',
   joint: 'joints',
   step: 'steps',
   loop: 'loops',

@@ -13,6 +13,7 @@ const SHAPES: Record<keyof typeof COLLECTIONS, Shape> = {
   mate: 'Mate',
   check: 'Check',
   look: 'Look',
+  complaint: 'Complaint',
   joint: 'Joint',
   step: 'Step',
   loop: 'Loop',

@@ -15,7 +15,7 @@ import { placeRules } from './place-rules.ts'
 import { serviceRules } from './service-rules.ts'
 import { sumRules } from './sum-rules.ts'
 import { waitRules } from './wait-rules.ts'
-import type { Doer, Hold, Sheet } from '../types.ts'
+import type { Doer, Hold, Sheet, Trouble } from '../types.ts'
 import { axesIn } from '../variants.ts'
 
 /** Kinds of checks that no limits of their own judge. */
@@ -28,6 +28,14 @@ const repeated = (ids: string[]) => ids.filter((id, i) => ids.indexOf(id) !== i)
 /** What may be answered to a check, whatever the machine. */
 const answersTo = ({ whole }: Plan, check: string) =>
   whole.checks.find(one => one.id === check)?.choices?.map(one => one.say) ?? []
+
+/** What is looked at for a sign, and is not there. */
+const lookFaults = ({ steps, mates, checks, looks }: Plan, look: Trouble['look']): string[] => [
+  ...(look.steps ?? []).filter(one => !steps.has(one)).map(one => `looks at an unknown step ${one}`),
+  ...(look.mates ?? []).filter(one => !mates.has(one)).map(one => `looks at an unknown mate ${one}`),
+  ...(look.checks ?? []).filter(one => !checks.has(one)).map(one => `looks at an unknown check ${one}`),
+  ...(look.looks ?? []).filter(one => !looks.has(one)).map(one => `goes by an unknown look ${one}`),
+]
 
 /** A paper is for something, being a lead is for nothing besides. */
 const askedFor = ({ by, of }: Doer | Hold, where: string, who: string, done: string): string[] =>
@@ -47,6 +55,7 @@ export const RULES: Rule[] = [
       ['step', sheet.steps],
       ['check', sheet.checks],
       ['look', sheet.looks ?? []],
+      ['complaint', sheet.complaints ?? []],
       ['mate', sheet.mates],
       ['joint', sheet.joints],
       ['service', sheet.service.also ?? []],
@@ -217,23 +226,18 @@ export const RULES: Rule[] = [
           : []),
       ]),
     ),
-  ({ sheet, steps, mates, checks, looks }) =>
-    sheet.steps.flatMap(({ id, troubles = [] }) =>
-      troubles.flatMap(({ sign, look }) => [
-        ...(look.steps ?? [])
-          .filter(one => !steps.has(one))
-          .map(one => `“${sign}” of ${id} looks at an unknown step ${one}`),
-        ...(look.mates ?? [])
-          .filter(one => !mates.has(one))
-          .map(one => `“${sign}” of ${id} looks at an unknown mate ${one}`),
-        ...(look.checks ?? [])
-          .filter(one => !checks.has(one))
-          .map(one => `“${sign}” of ${id} looks at an unknown check ${one}`),
-        ...(look.looks ?? [])
-          .filter(one => !looks.has(one))
-          .map(one => `“${sign}” of ${id} goes by an unknown look ${one}`),
-      ]),
+  plan =>
+    plan.sheet.steps.flatMap(({ id, troubles = [] }) =>
+      troubles.flatMap(({ sign, look }) => lookFaults(plan, look).map(why => `“${sign}” of ${id} ${why}`)),
     ),
+  plan =>
+    (plan.sheet.complaints ?? []).flatMap(({ id, look }) =>
+      lookFaults(plan, look).map(why => `complaint ${id} ${why}`),
+    ),
+  ({ source }) =>
+    ((source as Sheet).complaints ?? [])
+      .filter(({ look }) => !Object.values(look).flat().length)
+      .map(({ id }) => `complaint ${id} leads nowhere: say what to look at first`),
   // What a sign leads to may be left out of a variant, and the cause with it; as written it leads somewhere.
   ({ source }) =>
     (source as Sheet).steps.flatMap(({ id, troubles = [] }) =>

@@ -6,8 +6,8 @@ import { bodyFitting, refusal } from '../../http/answer.ts'
 import { route } from '../../http/route.ts'
 
 export default route(OPENERS, async (event, by) => {
-  const { equipment, complaint } = await bodyFitting(event, openingSchema)
-  const opening = await openJob(ledgerDatabase(), equipment, complaint, by, new Date().toISOString())
+  const { equipment, ...reported } = await bodyFitting(event, openingSchema)
+  const opening = await openJob(ledgerDatabase(), equipment, reported, by, new Date().toISOString())
   if (!opening.ok) throw refusal(opening.status, opening.refusal, { job: opening.job })
   return { id: opening.id, number: opening.number }
 })
