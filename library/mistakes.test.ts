@@ -16,6 +16,16 @@ function forkOf(one: Technician, figures: Mistakes['figures'], Who = Technician)
   return new Bench(fork, read)
 }
 
+/** Where a machine stands: the steps that are done, where its parts are, and what is owed. */
+const standsOf = ({ plan, folded: { state } }: Technician): string =>
+  JSON.stringify([
+    [...state.steps.keys()].sort(),
+    [...state.parts].map(([ref, { where, fitted }]) => `${ref} ${where} ${fitted?.place ?? ''}`).sort(),
+    viewJob(plan, state)
+      .owed.map(one => one.key)
+      .sort(),
+  ])
+
 interface Caught {
   family: string
   what: string
@@ -58,9 +68,12 @@ describe.each(ALL_MISTAKES)('$family', ({ family, sheet: name, figures, mistakes
       const known = new Set(viewJob(right.plan, right.by.folded.state).owed.map(one => one.key))
       const { by } = forkOf(wrong.by, figures, Asking)
       mend(by, known, mistake.renews)
-      by.workUntil()
-      expect(viewJob(by.plan, by.folded.state).owed.map(one => one.what)).toEqual([])
-      by.act('job.signed', { cured: 'yes' }, 'lead')
+      // What stands as if nothing had been done wrong goes on as the walks do; the rest is gone through, and some of them anyway.
+      if (standsOf(by) !== standsOf(right.by) || mistakes.indexOf(mistake) % 6 === 0) {
+        by.workUntil()
+        expect(viewJob(by.plan, by.folded.state).owed.map(one => one.what)).toEqual([])
+        by.act('job.signed', { cured: 'yes' }, 'lead')
+      }
       expect(by.folded.state.flags).toEqual([])
       const { text } = found.find(one => one.noticed === mistake.noticed)!
       const stopped = mistake.stopped === null ? 'nothing' : walking.plan.steps.get(mistake.stopped)!.title

@@ -1,5 +1,5 @@
 import { expect, it } from 'vitest'
-import { dueOn } from './due.ts'
+import { countsRead, dueOn } from './due.ts'
 
 const service = (name: string, weeks: number | null) => ({
   ...{ id: name, name, last: null },
@@ -11,4 +11,8 @@ it('puts what is due first first, whatever it is', () => {
   const services = [service('Oil changed', 20), service('Examined', 3), service('Greased', null)]
   expect(dueOn({ next, services }).map(one => one.what)).toEqual(['Examined', 'Overhaul', 'Oil changed'])
   expect(dueOn({ next: null, services: [service('Greased', null)] })).toEqual([])
+})
+
+it('keeps counts that were read, nought among them', () => {
+  expect(countsRead({ starts: 0, lifts: undefined, washings: 12 })).toEqual({ starts: 0, washings: 12 })
 })

@@ -22,3 +22,7 @@ const DECIDED: Record<NextDue['decidedBy'], string> = {
   uses: 'Use decides.',
 }
 export const decidedWords = ({ decidedBy }: NextDue): string => DECIDED[decidedBy]
+
+/** Counts as they were read; what nobody read is left out. */
+export const countsRead = (uses: Readonly<Record<string, number | undefined>>): Record<string, number> =>
+  Object.fromEntries(Object.entries(uses).flatMap(([of, shown]) => (typeof shown === 'number' ? [[of, shown]] : [])))

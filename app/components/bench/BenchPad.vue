@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { Component } from 'vue'
+import { notedAt } from '~~/core/job'
 
 /** The middle of the bench: turned to whatever is being measured, marked, fitted, pulled, decided or asked about. */
 const bench = useBench()
@@ -20,6 +21,12 @@ const nameOf = (to: string) => `${to[0]!.toUpperCase()}${to.slice(1)}`
 const shown = computed(() => {
   const { to, ...turnedTo } = focus.value ?? { to: 'step' as const, step: bench.step?.id ?? '' }
   return { to, is: PADS[nameOf(to)]!, key: JSON.stringify([to, turnedTo, to === 'say' && bench.step?.id]), turnedTo }
+})
+
+/** What a note written here would be on: what the pad is turned to, else the step on the card. */
+const on = computed(() => {
+  const at = focus.value && notedAt(focus.value)
+  return at ?? (bench.step ? { what: 'step' as const, id: bench.step.id } : null)
 })
 
 const pad = useTemplateRef<HTMLElement>('pad')
@@ -47,6 +54,7 @@ watch(
       ✕
     </el-button>
     <component :is="shown.is" :key="shown.key" v-bind="shown.turnedTo" />
+    <PadNotes v-if="on" :key="`${on.what} ${on.id}`" :on="on" />
   </section>
 </template>
 

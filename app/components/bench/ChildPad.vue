@@ -16,7 +16,8 @@ const stands = computed(() => childStands(job.plan, job.state, props.part))
 const said = computed(() => job.state.children.get(props.part))
 const child = computed(() => said.value?.child)
 const { led } = useSign()
-const canOpen = computed(() => stands.value !== null && stands.value !== 'away' && stands.value !== 'back')
+/** Off, and on no bench: it may go to one, once more where that came out otherwise than wanted. */
+const canOpen = computed(() => stands.value !== null && stands.value !== 'away')
 
 async function open() {
   why.value = null
@@ -86,7 +87,7 @@ async function without() {
     <template v-if="canOpen && session.mayWrite">
       <div class="row">
         <el-button
-          :type="stands === 'without' ? undefined : 'primary'"
+          :type="stands === 'without' || stands === 'back' ? undefined : 'primary'"
           data-test="open-child"
           :loading="opening"
           @click="open"
@@ -94,7 +95,7 @@ async function without() {
           Open {{ child ? 'another job' : 'its job' }}
         </el-button>
         <el-button
-          v-if="!saying && stands !== 'without'"
+          v-if="!saying && stands !== 'without' && stands !== 'back'"
           data-test="no-child"
           :disabled="!may('child.none')"
           @click="saying = true"

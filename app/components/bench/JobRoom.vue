@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { partName, waitsOn } from '~~/core/job'
+import { notedName, partName, settleOf, waitsOn } from '~~/core/job'
 import type { Job } from '~/bench/job'
 
 /** Everything under it has a loaded job, and one bench to work at it. */
@@ -44,9 +44,21 @@ const offers = () => [
     })),
   ),
 ]
+/** What was noted, found by its words. */
+const notes = () =>
+  props.job.state.notes.map(one => ({
+    key: `n${one.entry}`,
+    name: one.on ? `${one.text} (${notedName(props.job.plan, one.on)})` : one.text,
+    kind: 'note',
+    go: () => {
+      const at = one.on && settleOf(props.job.plan, one.on)
+      if (at?.to === 'step') bench.choose(at.step)
+      else bench.look(at ?? { to: 'ledger' })
+    },
+  }))
 watch(
-  () => props.job.plan,
-  (_, __, leave) => leave(finder.offer(offers())),
+  () => [props.job.plan, props.job.state.notes.length],
+  (_, __, leave) => leave(finder.offer([...notes(), ...offers()])),
   { immediate: true },
 )
 // Once the server has what began or ended here, everybody is told.

@@ -185,6 +185,9 @@ const account = ({ way, count, short }: (typeof counts.value)[number]) => {
     >
       Take a new one
     </el-button>
+    <el-button v-if="one.part.bench && now.where === 'off'" @click="bench.look({ to: 'child', part })">
+      Its own bench
+    </el-button>
     <el-button v-if="again" data-test="take-up-again" @click="bench.look({ to: 'reopen', step: again.id })">
       Take up again: {{ again.title }}
     </el-button>

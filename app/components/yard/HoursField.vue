@@ -9,7 +9,10 @@ const emit = defineEmits<{ read: [machine: MachineAnswer] }>()
 const session = useSessionStore()
 const isOpen = ref(false)
 const { hoursRun, uses } = props.machine.equipment
-const given = reactive({ hoursRun, uses: Object.fromEntries(props.counters.map(of => [of, uses[of]])) })
+const given = reactive({
+  hoursRun: hoursRun as number | undefined,
+  uses: Object.fromEntries(props.counters.map(of => [of, uses[of]])),
+})
 const form = useTemplateRef<FormInstance>('form')
 const rules = useRules(all => all.hoursSchema, { hoursRun: 'The hours' })
 const why = ref<string | null>(null)
@@ -23,8 +26,8 @@ async function keep() {
   if (!(await form.value!.validate().catch(() => false))) return
   try {
     const path = `/api/machines/${encodeURIComponent(props.machine.equipment.tag)}`
-    const counted = Object.entries(given.uses).filter(([, shown]) => typeof shown === 'number')
-    const body = { hoursRun: given.hoursRun, ...(counted.length ? { uses: Object.fromEntries(counted) } : {}) }
+    const counted = countsRead(given.uses)
+    const body = { hoursRun: given.hoursRun, ...(Object.keys(counted).length ? { uses: counted } : {}) }
     emit('read', await $fetch<MachineAnswer>(path, { method: 'PATCH', body }))
     isOpen.value = false
   } catch (error) {
@@ -41,26 +44,12 @@ async function keep() {
     }}</el-button>
   </p>
   <el-form v-else ref="form" :model="given" label-position="top" @submit.prevent="keep">
-    <el-form-item prop="hoursRun" :rules="rules.hoursRun" label="Hours on the meter">
-      <el-input-number
-        v-model="given.hoursRun"
-        :min="0"
-        :max="2000000"
-        :precision="0"
-        :controls="false"
-        aria-label="Hours on the meter"
-      />
-    </el-form-item>
-    <el-form-item v-for="of in counters" :key="of" :label="`Count of ${of}`">
-      <el-input-number
-        v-model="given.uses[of]"
-        :min="0"
-        :max="2000000"
-        :precision="0"
-        :controls="false"
-        :aria-label="`Count of ${of}`"
-      />
-    </el-form-item>
+    <MeterFields
+      v-model:hours="given.hoursRun"
+      v-model:uses="given.uses"
+      :counters="counters"
+      :rules="rules.hoursRun"
+    />
     <p v-if="why" class="why" role="alert">{{ why }}</p>
     <div class="acts">
       <el-button type="primary" native-type="submit">Keep them</el-button>

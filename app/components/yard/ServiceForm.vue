@@ -27,8 +27,7 @@ async function write() {
     ...{ id, service: props.service.id, hoursRun, note },
     // Just now is by the server's clock: that of a tablet may be wrong.
     ...(day === today ? {} : { doneAt: `${day}T12:00:00.000Z` }),
-    // What was not read is left out.
-    uses: Object.fromEntries(Object.entries(uses).filter(([, shown]) => typeof shown === 'number')),
+    uses: countsRead(uses),
   }
   try {
     const path = `/api/machines/${encodeURIComponent(props.machine.equipment.tag)}/services`
@@ -52,26 +51,13 @@ async function write() {
           aria-label="Done on"
         />
       </el-form-item>
-      <el-form-item prop="hoursRun" :rules="rules.hoursRun" label="Hours on the meter">
-        <el-input-number
-          v-model="given.hoursRun"
-          :min="0"
-          :max="2000000"
-          :precision="0"
-          :controls="false"
-          aria-label="Hours on the meter"
-        />
-      </el-form-item>
-      <el-form-item v-for="of in counters" :key="of" :label="`Count of ${of}, if read`">
-        <el-input-number
-          v-model="given.uses[of]"
-          :min="0"
-          :max="2000000"
-          :precision="0"
-          :controls="false"
-          :aria-label="`Count of ${of}`"
-        />
-      </el-form-item>
+      <MeterFields
+        v-model:hours="given.hoursRun"
+        v-model:uses="given.uses"
+        :counters="counters"
+        :rules="rules.hoursRun"
+        if-read
+      />
     </div>
     <el-form-item label="Anything seen">
       <el-input

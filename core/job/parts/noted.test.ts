@@ -1,0 +1,36 @@
+import { describe, expect, it } from 'vitest'
+import { entryOf } from '../../../tests/pump.ts'
+import { librarySheet, worker } from '../../../tests/sheets.ts'
+import { entryWords, recordOf, refusalOf } from '../index.ts'
+import { NOTED, notedAt, notedName, settleOf } from './noted.ts'
+
+const one = worker(librarySheet('m14-axially-split-pump'))
+const IDS = { step: 'look-seal', part: 'rotating-face', reading: 'float', mate: 'key-top', joint: 'case' }
+
+describe('a note on something', () => {
+  it.each(NOTED.filter(what => what !== 'joint'))('on a %s has its name, and leads to it', what => {
+    const on = { what, id: IDS[what] }
+    expect(notedName(one.plan, on)).toEqual(expect.any(String))
+    const at = settleOf(one.plan, on)!
+    expect(notedAt(at)).toEqual(on)
+  })
+  it('on a joint, too', () => {
+    const [joint] = one.plan.joints.keys()
+    const on = { what: 'joint', id: joint! } as const
+    expect(notedAt(settleOf(one.plan, on)!)).toEqual(on)
+    expect(notedName(one.plan, on)).toBe(one.plan.joints.get(joint!)!.title)
+  })
+  it('on what the sheet does not have is refused, and one on nothing is of the job', () => {
+    const on = { what: 'part', id: 'moon' } as const
+    const refused = refusalOf(one.opened, one.folded, entryOf('note.written', { text: 'x', on }, { role: 'fitter' }))
+    expect(refused?.code).toBe('sheet.unknown')
+    expect(notedAt({ to: 'gate' })).toBeNull()
+  })
+  it('stands on the record beside what it is on', () => {
+    const note = one.act('note.written', { text: 'Dry at the back', on: { what: 'part', id: IDS.part } })
+    expect(entryWords(one.plan, note)).toBe('Note on rotating face: Dry at the back')
+    expect(recordOf(one.plan, one.folded.entries, new Map()).notes).toMatchObject([
+      { text: 'Dry at the back', on: 'Rotating face' },
+    ])
+  })
+})
