@@ -16,7 +16,7 @@ async function sealAt(page: Page, tag: string) {
 test('what is seen on a face is told by code, grade and hour; it proposes a new one, and a clean one is one touch', async ({
   page,
 }) => {
-  await sealAt(page, 'P-941')
+  await sealAt(page, 'P-961')
   await expect(pad(page)).toContainText('Rotating face: look at it')
   await expect(card(page)).toContainText('Look at: Rotating face')
   await page.locator('[data-code=chip]').click()
@@ -40,7 +40,7 @@ test('what is seen on a face is told by code, grade and hour; it proposes a new 
 })
 
 test('what was kept is corrected with its reason, and more is seen in passing', async ({ page }) => {
-  await sealAt(page, 'P-942')
+  await sealAt(page, 'P-962')
   await page.locator('[data-code=wide]').click()
   await page.locator('[data-grade="1"]').click()
   await page.locator('[data-test=all-round]').click()
@@ -70,7 +70,7 @@ test('what was kept is corrected with its reason, and more is seen in passing', 
 
 test('what was reported is looked into first, and answered once the machine has run', async ({ page }) => {
   await signIn(page)
-  const tag = 'P-943'
+  const tag = 'P-963'
   await machineBy(librarySheet('m14-axially-split-pump'), tag, 'Pump of the tests')
   await page.goto(`/?machine=${tag}`)
   await page.getByRole('button', { name: 'Open a job' }).click()

@@ -57,6 +57,24 @@ test('twelve bolts in three passes take 50 touches or fewer', async ({ page }) =
   expect(made).toBeLessThanOrEqual(50)
 })
 
+test('a clean part takes two touches, one with a finding on it five or fewer', async ({ page }) => {
+  await machineBy(librarySheet('m14-axially-split-pump'), 'P-966', 'Pump of the touches')
+  await signIn(page)
+  await jobAt(page, 'P-966', 'look-seal')
+  await expect(pad(page)).toContainText('Rotating face: look at it')
+  const touches = await countTouches(page)
+  await page.locator('[data-code=wide]').click()
+  await page.locator('[data-grade="1"]').click()
+  await page.locator('[data-test=all-round]').click()
+  await page.locator('[data-test=keep-look]').click()
+  await expect(pad(page)).toContainText('Stationary seat: look at it')
+  expect(await touches()).toBeLessThanOrEqual(5)
+  const before = await touches()
+  await page.locator('[data-test=clean]').click()
+  await expect(pad(page)).toContainText('Shaft sleeve: look at it')
+  expect((await touches()) - before).toBeLessThanOrEqual(2)
+})
+
 test('controls of the kit, and those made by hand', async ({ page }) => {
   await signIn(page, 'O. Hallam')
   const count = () =>
