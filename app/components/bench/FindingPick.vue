@@ -29,6 +29,11 @@ const placing = ref(props.look?.on === 'dial')
 const why = ref<string | null>(null)
 watch(code, now => emit('choosing', now !== null))
 const ground = computed(() => groundOf(props.set))
+/** What is said of where it is, beside the hour. */
+const places = computed(() => [
+  ...(props.look?.faces ? [{ of: 'face', ask: 'On which face', all: props.look.faces } as const] : []),
+  ...(props.look?.zones ? [{ of: 'zone', ask: 'Where it is', all: props.look.zones } as const] : []),
+])
 const note = computed({
   get: () => finding.value?.note ?? '',
   set: text => put({ note: text.trim() || undefined }),
@@ -106,20 +111,13 @@ function add() {
       </div>
       <template v-if="finding">
         <el-radio-group
-          v-if="look?.faces"
-          :model-value="finding.face ?? ''"
-          aria-label="On which face"
-          @change="face => put({ face: String(face) })"
+          v-for="each in places"
+          :key="each.of"
+          :model-value="finding[each.of] ?? ''"
+          :aria-label="each.ask"
+          @change="place => put({ [each.of]: String(place) })"
         >
-          <el-radio-button v-for="face in look.faces" :key="face" :value="face">{{ face }}</el-radio-button>
-        </el-radio-group>
-        <el-radio-group
-          v-if="look?.zones"
-          :model-value="finding.zone ?? ''"
-          aria-label="Where it is"
-          @change="zone => put({ zone: String(zone) })"
-        >
-          <el-radio-button v-for="zone in look.zones" :key="zone" :value="zone">{{ zone }}</el-radio-button>
+          <el-radio-button v-for="place in each.all" :key="place" :value="place">{{ place }}</el-radio-button>
         </el-radio-group>
         <DialPlace v-if="placing" v-model="at" :part="part" :held-from="heldFrom" />
         <el-input v-model="note" maxlength="200" aria-label="A line of note" placeholder="A line of note" />

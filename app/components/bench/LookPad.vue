@@ -115,6 +115,7 @@ function correct() {
     <p v-if="kept && !isOpen && !kept.findings.length" class="clean">
       <VerdictMark verdict="Holds" /> Clean, nothing found
     </p>
+    <p v-if="asked && !kept && job.isClosed">Nobody looked at it.</p>
     <ul v-if="lines.length" class="rows lines" aria-label="What is found">
       <li v-for="(line, i) in lines" :key="i">
         <VerdictMark :verdict="line.verdict" :word="false" />
