@@ -103,8 +103,8 @@ function correct() {
 <template>
   <PadFrame :why="why">
     <template #title>{{ asked ? `${partName(job.plan, part)}: look at it` : partName(job.plan, part) }}</template>
-    <p v-if="asked?.how" class="soft">{{ asked.title }}. {{ asked.how }}.</p>
-    <p v-for="seen in last" :key="seen.look" class="soft" data-test="seen-last">
+    <p v-if="asked?.how && !choosing" class="soft">{{ asked.title }}. {{ asked.how }}.</p>
+    <p v-for="seen in choosing ? [] : last" :key="seen.look" class="soft" data-test="seen-last">
       Last time (job {{ seen.job }}, {{ siteDay(seen.seenAt) }}): {{ inSentence(seen.text) }}.
     </p>
     <UnseenNote

@@ -63,7 +63,18 @@ function write() {
 </template>
 
 <style scoped>
+/* Over what does not fit: the pad is as full as it may be. */
 .notes {
+  flex: none;
+  position: sticky;
+  bottom: -12px;
+  background: var(--chalk);
+  z-index: 1;
+}
+.notes:has(.add:only-child) {
+  position: static;
+}
+.write :deep(.el-button) {
   flex: none;
 }
 .note {
@@ -79,7 +90,8 @@ function write() {
 }
 .add {
   position: absolute;
-  right: 52px;
-  top: 6px;
+  right: 48px;
+  top: 4px;
+  color: var(--blue-ink);
 }
 </style>
