@@ -82,6 +82,23 @@ const widths = (columns: RecordTable['columns']) => {
 /** So many rows of a table stay together at its end, and as many beside its heading: no page begins or ends with a lone row. */
 const TOGETHER = 3
 
+/** About as many letters go on a line as wide as the page, and a line is about so high, points; what stands together is no higher than this. */
+const [LETTERS, LINE, HIGH] = [115, 12, 500]
+
+/** Whether rows are low enough to be kept on one page: what is higher than a page and may not be broken would be cut off. */
+function fitTogether(columns: RecordTable['columns'], rows: RecordTable['rows']): boolean {
+  const all = columns.reduce((sum, one) => sum + one.width, 0)
+  const lines = (words: string, width: number) => Math.ceil(words.length / ((LETTERS * width) / all))
+  const heights = rows.map(row =>
+    Math.max(
+      ...row.map(({ text = '', small = [], lines: working = [] }, i) =>
+        [text, ...small, ...working].reduce((sum, words) => sum + lines(words, columns[i]!.width), 0),
+      ),
+    ),
+  )
+  return heights.reduce((sum, one) => sum + (one + 1) * LINE, 0) < HIGH
+}
+
 function tableOf({ title, columns, rows }: RecordTable): Content[] {
   const heads = columns.map(one => ({ text: one.head, bold: true, fontSize: 8 }))
   const body = rows.map(row => row.map(cell))
@@ -90,12 +107,13 @@ function tableOf({ title, columns, rows }: RecordTable): Content[] {
     table: {
       headerRows: headed ? 1 : 0,
       dontBreakRows: true,
-      keepWithHeaderRows: headed ? TOGETHER : 0,
+      keepWithHeaderRows: headed ? (fitTogether(columns, rows.slice(0, TOGETHER)) ? TOGETHER : 1) : 0,
       widths: widths(columns),
       body: headed ? [heads, ...some] : some,
     },
   })
   const heading: Content = { text: title, style: 'heading' }
+  if (!fitTogether(columns, rows.slice(-2 * TOGETHER))) return [heading, part(body, true)]
   if (body.length <= 2 * TOGETHER) return [{ unbreakable: true, stack: [heading, part(body, true)] }]
   return [
     heading,
@@ -108,7 +126,9 @@ function tableOf({ title, columns, rows }: RecordTable): Content[] {
 function tablesOf(tables: readonly RecordTable[]): Content[] {
   const blocks = tables.flatMap(tableOf)
   const last = tables.at(-1)
-  if (!last || last.rows.length >= TOGETHER || blocks.length < 2) return blocks
+  const before = tables.at(-2)
+  const isLow = [before, last].every(one => one && fitTogether(one.columns, one.rows.slice(-2 * TOGETHER)))
+  if (!last || last.rows.length >= TOGETHER || blocks.length < 2 || !isLow) return blocks
   return [...blocks.slice(0, -2), { unbreakable: true, stack: blocks.slice(-2) }]
 }
 

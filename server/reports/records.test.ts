@@ -70,11 +70,26 @@ it('prints names and tags in other letters than ours, every one of them', async 
   const names = ['Łukasz Żak', 'Θ. Ωμέγα', 'Ж. Щукин', 'Å. Öz', 'Ő. Űr', 'S. Ňová']
   const note = (who: string) => ({
     text: `${who}: ≥ 5 MΩ, 20 µm ± 2 °C`,
-    ...{ who, role: 'fitter' as const, when: '', clock: '' as const },
+    ...{ on: '', who, role: 'fitter' as const, when: '', clock: '' as const },
   })
   const pdf = bare(await printed({ ...signed, complaint: 'Ω-1 weeps', notes: names.map(note) }))
   for (const name of names) expect(pdf).toContain(bare(`${name}: >= 5 MΩ, 20 µm ± 2 °C`))
   expect(pdf).toContain('Ω-1weeps')
+})
+
+it('prints all of what is long: nothing is cut off at the foot of a page', async () => {
+  const { signed } = recordsOf('m3-cycloidal-reducer').next().value!
+  const long = (i: number) => ({
+    text: `long${i}. ${'the bore is worn at its lower half; '.repeat(60)} end${i}.`,
+    ...{ on: '', who: 'R. Okell', role: 'fitter' as const, when: '', clock: '' as const },
+  })
+  for (const n of [2, 5, 6, 7]) {
+    const pdf = bare(await printed({ ...signed, notes: Array.from({ length: n }, (_, i) => long(i)) }))
+    for (let i = 0; i < n; i++) {
+      expect(pdf, `${n}`).toContain(`long${i}.`)
+      expect(pdf, `${n}`).toContain(`end${i}.`)
+    }
+  }
 })
 
 describe.each(librarySheetNames())('%s', name => {
