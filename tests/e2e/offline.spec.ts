@@ -86,7 +86,7 @@ test('a lead vouches for what was done without a PIN; a signature has to wait fo
   await page.reload()
   await standHere(page, 'T. Brisco')
   await page.getByRole('button', { name: 'Ledger' }).click()
-  await page.getByLabel('Note').fill('Dowel is tight')
+  await page.getByLabel('Note', { exact: true }).fill('Dowel is tight')
   await page.getByRole('button', { name: 'Write it' }).click()
   await expect(page.locator('[data-test=unverified]')).toContainText('Dowel is tight')
 

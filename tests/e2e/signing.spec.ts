@@ -35,7 +35,7 @@ test('a second pair of eyes signs on the fitter’s tablet, which stays the fitt
 
   // What somebody else noted is taken back with a lead's PIN.
   await page.getByRole('button', { name: 'Ledger' }).click()
-  await page.getByLabel('Note').fill('A note')
+  await page.getByLabel('Note', { exact: true }).fill('A note')
   await page.getByRole('button', { name: 'Write it' }).click()
   await expect(page.locator('[data-test=sent]')).toContainText('all sent')
   await page.locator('[data-test=gate]').click()
