@@ -142,6 +142,7 @@ export {
   lookedText,
   lookKey,
   looksAt,
+  standingLook,
   verdictOf,
   verdictOfLooked,
   whereText,
@@ -168,7 +169,7 @@ export type { Mark } from './features/marks.ts'
 export type { MateAnswer } from './features/mates.ts'
 export type { CellRead } from './measuring/cells.ts'
 export { roundOf, roundsOf, shortOf, type RoundGoal } from './parts/rounds.ts'
-export { causesOf, signMet, signsOf, type Cause, type Worked } from './parts/troubles.ts'
+export { causesOf, lookInto, signMet, signsOf, type Cause, type Worked } from './parts/troubles.ts'
 export { isSameGround, projectJob, type Projection } from './record/projection.ts'
 export { standingReadings, type KnownReading } from './record/stands.ts'
 export { recordOf, entryWords, type JobRecord } from './record/record.ts'

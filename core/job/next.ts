@@ -39,12 +39,7 @@ export function wantedAt(
   const isEnd = (at: Settle) => at.to === 'reading' && !step.wait?.once?.includes(at.check)
   const begun: Settle[] = stands === 'begun' ? [{ to: 'wait', step: step.id }] : []
   // What was reported is looked into first.
-  const isFirst = (at: Settle) =>
-    (at.to === 'reading' && isForSign(plan, state, { kind: 'reading', ...at })) ||
-    (at.to === 'look' &&
-      at.look !== undefined &&
-      isForSign(plan, state, { kind: 'look', part: at.part, look: at.look }))
-  first.sort((a, b) => Number(isFirst(b)) - Number(isFirst(a)))
+  first.sort((a, b) => Number(isForSign(plan, state, b)) - Number(isForSign(plan, state, a)))
   const inOrder = stands ? [...first.filter(at => !isEnd(at)), ...begun, ...first.filter(isEnd)] : first
   const isEasing = joint?.act === 'slacken' && plan.joints.get(joint.id)!.slacken && !removes.length
   const work: (Settle | false | undefined)[] = [

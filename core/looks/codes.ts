@@ -956,7 +956,3 @@ export const codesOf = (set: CodeSetName, more: readonly FindingCode[] = []): re
 
 /** What each pattern is drawn on in a set. */
 export const groundOf = (set: CodeSetName): Ground => CODE_SETS[set].ground
-
-/** Every way of drawing that some code takes, with what it is drawn on. */
-export const drawnPairs = (): { set: CodeSetName; code: FindingCode; ground: Ground }[] =>
-  CODE_SET_NAMES.flatMap(set => CODE_SETS[set].codes.map(one => ({ set, code: one, ground: groundOf(set) })))

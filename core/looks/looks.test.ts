@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { BOX, codesOf, CODE_SET_NAMES, drawnPairs, findingDrawing, GRADES, type Piece } from './index.ts'
+import { BOX, codesOf, CODE_SETS, CODE_SET_NAMES, findingDrawing, groundOf, GRADES, type Piece } from './index.ts'
 
 const pointsOf = (one: Piece) => ('points' in one ? one.points : [one.at])
 /** Twice the area of a closed outline (shoelace). */
@@ -35,6 +35,10 @@ function ink(drawing: Piece[], sound: Piece[]): number {
     marks.reduce((a, b) => a + b, 0) + Math.abs(body(drawing) - body(sound)) + Math.abs(coil(drawing) - coil(sound))
   )
 }
+
+/** Every code with how it is drawn, and what on. */
+const drawnPairs = () =>
+  CODE_SET_NAMES.flatMap(set => CODE_SETS[set].codes.map(code => ({ set, code, ground: groundOf(set) })))
 
 describe('codes of what is found', () => {
   it.each(CODE_SET_NAMES)('%s: each code once, each with its grades, told in words', set => {

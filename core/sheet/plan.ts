@@ -17,7 +17,7 @@ import type {
   ShelfSheet,
   Step,
   SumOf,
-  Trouble,
+  LookInto,
   Variants,
 } from './types.ts'
 
@@ -133,10 +133,7 @@ const stays = (id: string, { kept, known }: Cut) => kept.has(id) || !known.has(i
 const stopping = <T extends { before?: string }>(one: T, steps: Cut): T =>
   one.before !== undefined && !stays(one.before, steps) ? { ...one, before: undefined } : one
 /** What is looked at for a sign, without what is left out. */
-const lookedAt = (
-  look: Trouble['look'],
-  cut: Record<'steps' | 'mates' | 'checks' | 'looks', Cut>,
-): Trouble['look'] => ({
+const lookedAt = (look: LookInto, cut: Record<'steps' | 'mates' | 'checks' | 'looks', Cut>): LookInto => ({
   steps: look.steps?.filter(id => stays(id, cut.steps)),
   mates: look.mates?.filter(id => stays(id, cut.mates)),
   checks: look.checks?.filter(id => stays(id, cut.checks)),

@@ -69,8 +69,8 @@ export interface Sheet {
 export interface Complaint {
   id: Id
   say: Words
-  /** What may be behind it, the likeliest first. */
-  look: { checks?: string[]; looks?: string[]; mates?: string[]; steps?: string[] }
+  /** What may be behind it. */
+  look: LookInto
   when?: When
 }
 
@@ -780,11 +780,19 @@ export interface Lubrication {
   why: string
 }
 
+/** What a sign has one look at, by name. */
+export interface LookInto {
+  steps?: string[]
+  mates?: string[]
+  checks?: string[]
+  looks?: string[]
+}
+
 /** One cause of a sign that something is wrong, and what to look at again. */
 export interface Trouble {
   sign: string
   means: string
-  look: { steps?: string[]; mates?: string[]; checks?: string[]; looks?: string[] }
+  look: LookInto
 }
 
 /** Steps gone through again, round after round, until their checks hold: a fit-up, a scrape. */

@@ -23,23 +23,24 @@ export function changesOf<T extends object>(
   return { put, gone: [...known.keys()] }
 }
 
-/** A table of what the fleet asks of jobs: what it holds of one, and the columns that tell its rows apart. */
+/** A table of what the fleet asks of jobs: what it holds of one, and the columns that tell its rows apart there. */
 interface Told {
   table: PgTable & Record<'jobId', AnyPgColumn>
   rows: (of: Projection) => readonly object[]
   key: readonly string[]
-  /** It says the machine, too. */
-  isOfMachine?: true
+  /** They tell its rows apart over all jobs. */
+  isUnique?: true
 }
 
-const TOLD: readonly Told[] = [
-  { table: reading, rows: of => of.readings, key: ['checkId', 'moment', 'nth', 'cell'], isOfMachine: true },
-  { table: fittedPart, rows: of => of.fitted, key: ['partRef'], isOfMachine: true },
-  { table: stockMovement, rows: of => of.movements, key: ['entryId'] },
-  { table: keptFact, rows: of => of.facts, key: ['factId'], isOfMachine: true },
-  { table: keptLook, rows: of => of.looks, key: ['partRef', 'lookId'], isOfMachine: true },
+const READINGS = { table: reading, rows: of => of.readings, key: ['checkId', 'moment', 'nth', 'cell'] } satisfies Told
+const TOLD = [
+  READINGS,
+  { table: fittedPart, rows: of => of.fitted, key: ['partRef'] },
+  { table: stockMovement, rows: of => of.movements, key: ['entryId'], isUnique: true },
+  { table: keptFact, rows: of => of.facts, key: ['factId'] },
+  { table: keptLook, rows: of => of.looks, key: ['partRef', 'lookId'] },
   { table: wait, rows: of => of.waits, key: ['stepId'] },
-]
+] satisfies Told[]
 
 /** The key of a row as one text, and the same of a row that lies in the table. */
 const keyText = (row: object, key: readonly string[]) =>
@@ -51,38 +52,31 @@ const keyColumn = (columns: Record<string, AnyPgColumn>, key: readonly string[])
   )
 const snake = (name: string) => name.replace(/[A-Z]/g, letter => `_${letter.toLowerCase()}`)
 
-/** Writes what changed of one table. */
-function writeTold(
-  tx: Transaction,
-  { table, rows, key, isOfMachine }: Told,
-  { id: jobId, equipmentTag }: Row,
-  before: Projection | null,
-  after: Projection,
-): PromiseLike<unknown>[] {
+/** What writes to one table what changed in it of a job. */
+function writerOf({ table, rows, key, isUnique }: Told) {
   const columns = getTableColumns(table) as Record<string, AnyPgColumn>
-  const { put, gone } = changesOf(before && rows(before), rows(after), one => keyText(one, key))
-  const mine = { jobId, ...(isOfMachine ? { equipmentTag } : {}) }
-  const told = Object.keys(columns).filter(one => !key.includes(one) && !Object.hasOwn(mine, one))
-  // One movement of stock is one entry, whatever the job.
-  const target = [...(key.includes('entryId') ? [] : ['jobId']), ...key].map(one => columns[one]!)
-  return [
-    ...(before ? [] : [tx.delete(table).where(eq(table.jobId, jobId))]),
-    ...(gone.length
-      ? [tx.delete(table).where(and(eq(table.jobId, jobId), inArray(keyColumn(columns, key), gone)))]
-      : []),
-    ...(put.length
-      ? [
-          tx
-            .insert(table)
-            .values(put.map(one => ({ ...one, ...mine })))
-            .onConflictDoUpdate({
-              target,
-              set: Object.fromEntries(told.map(one => [one, sql.raw(`excluded.${snake(one)}`)])),
-            }),
-        ]
-      : []),
-  ]
+  const target = [...(isUnique ? [] : ['jobId']), ...key].map(one => columns[one]!)
+  const rest = Object.keys(columns).filter(one => !['jobId', 'equipmentTag', ...key].includes(one))
+  const set = Object.fromEntries(rest.map(one => [one, sql.raw(`excluded.${snake(one)}`)]))
+  return (tx: Transaction, { id: jobId, equipmentTag }: Row, before: Projection | null, after: Projection) => {
+    const { put, gone } = changesOf(before && rows(before), rows(after), one => keyText(one, key))
+    const mine = { jobId, ...('equipmentTag' in columns ? { equipmentTag } : {}) }
+    const own = eq(table.jobId, jobId)
+    return [
+      ...(before ? [] : [tx.delete(table).where(own)]),
+      ...(gone.length ? [tx.delete(table).where(and(own, inArray(keyColumn(columns, key), gone)))] : []),
+      ...(put.length
+        ? [
+            tx
+              .insert(table)
+              .values(put.map(one => ({ ...one, ...mine })))
+              .onConflictDoUpdate({ target, set }),
+          ]
+        : []),
+    ]
+  }
 }
+const WRITERS = TOLD.map(writerOf)
 
 /**
  * Writes what changed of what the fleet asks of one job; all of it where it is not known what the tables hold. To be awaited
@@ -93,9 +87,7 @@ export const writeProjections = (
   row: Row,
   before: Projection | null,
   after: Projection,
-): PromiseLike<unknown>[] => TOLD.flatMap(told => writeTold(tx, told, row, before, after))
-
-const READINGS = TOLD[0]!
+): PromiseLike<unknown>[] => WRITERS.flatMap(write => write(tx, row, before, after))
 
 /** Whether anything that a machine's standing rests on is another: a reading, or that the job is opened or closed. */
 const isStanding = ({ signedAt, cancelledAt }: Row, state: JobState, before: Projection | null, after: Projection) => {

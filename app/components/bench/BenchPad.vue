@@ -23,10 +23,10 @@ const shown = computed(() => {
   return { to, is: PADS[nameOf(to)]!, key: JSON.stringify([to, turnedTo, to === 'say' && bench.step?.id]), turnedTo }
 })
 
-/** What a note written here would be on: what the pad is turned to, else the step on the card. */
+/** What a note written here would be on: what the pad is turned to; what the step itself wants of the pad is of that step. */
 const on = computed(() => {
   const at = focus.value && notedAt(focus.value)
-  return at ?? (bench.step ? { what: 'step' as const, id: bench.step.id } : null)
+  return at ?? (bench.step && !bench.chosenFocus ? { what: 'step' as const, id: bench.step.id } : null)
 })
 
 const pad = useTemplateRef<HTMLElement>('pad')

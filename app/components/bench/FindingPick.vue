@@ -24,6 +24,7 @@ const props = defineProps<{
 const emit = defineEmits<{ found: [finding: Finding]; leave: []; choosing: [isChosen: boolean] }>()
 const code = ref<FindingCode | null>(null)
 const finding = ref<Finding | null>(null)
+/** Nowhere in particular: said, and not left out. */
 const isAllRound = ref(false)
 const placing = ref(props.look?.on === 'dial')
 const why = ref<string | null>(null)
@@ -36,7 +37,7 @@ const places = computed(() => [
 ])
 const note = computed({
   get: () => finding.value?.note ?? '',
-  set: text => put({ note: text.trim() || undefined }),
+  set: text => put({ note: text }),
 })
 const at = computed({
   get: () => ({ deg: finding.value?.deg, toDeg: finding.value?.toDeg }),
@@ -56,25 +57,38 @@ function grade(n: number) {
   finding.value = { code: one.id, grade: n }
   if (isSaid(one) && props.look) add()
 }
+/** Back to all that may be found; from there, to what is found so far. */
+function leave() {
+  if (!code.value) emit('leave')
+  code.value = null
+  finding.value = null
+  why.value = null
+}
 /** What is still to be said of where it is, and what. */
 function lacking(): string | null {
   const { deg, zone, face, note: said } = finding.value!
   const { on, faces } = props.look ?? {}
-  if (code.value!.id === OTHER.id && !said) return 'Say in words what it is.'
+  if (code.value!.id === OTHER.id && !said?.trim()) return 'Say in words what it is.'
   if (on === 'zones' && !zone) return 'Say where it is.'
   if (faces && !face) return 'Say on which face.'
   return on === 'dial' && deg === undefined && !isAllRound.value
     ? 'Set on the dial where it is, or say all round.'
     : null
 }
+function addAllRound() {
+  isAllRound.value = true
+  add()
+}
 function add() {
   why.value = lacking()
   if (why.value) return
-  const { deg, toDeg, ...rest } = finding.value!
-  emit(
-    'found',
-    isAllRound.value || deg === undefined ? rest : { ...rest, deg, ...(toDeg === undefined ? {} : { toDeg }) },
-  )
+  const { deg, toDeg, note: written, ...rest } = finding.value!
+  const said = written?.trim()
+  emit('found', {
+    ...rest,
+    ...(said ? { note: said } : {}),
+    ...(isAllRound.value || deg === undefined ? {} : { deg, ...(toDeg === undefined ? {} : { toDeg }) }),
+  })
 }
 </script>
 
@@ -126,18 +140,11 @@ function add() {
     </template>
     <div class="pad-acts">
       <el-button v-if="finding" type="primary" data-test="add-finding" @click="add">Add it</el-button>
-      <el-button
-        v-if="finding && look?.on === 'dial'"
-        :aria-pressed="isAllRound"
-        data-test="all-round"
-        @click="((isAllRound = true), add())"
-      >
+      <el-button v-if="finding && look?.on === 'dial'" data-test="all-round" @click="addAllRound">
         All round
       </el-button>
       <el-button v-if="finding && !look" :aria-expanded="placing" @click="placing = !placing">Where</el-button>
-      <el-button v-if="code || canLeave" @click="code ? ((code = null), (finding = null)) : emit('leave')">
-        {{ code ? 'Another' : 'Back' }}
-      </el-button>
+      <el-button v-if="code || canLeave" @click="leave">{{ code ? 'Another' : 'Back' }}</el-button>
     </div>
   </div>
 </template>

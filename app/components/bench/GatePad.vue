@@ -170,10 +170,7 @@ async function sign() {
         <h3>{{ STATION_WORDS[station] }}</h3>
         <ul>
           <li v-for="one in list" :key="one.key">
-            <VerdictMark
-              :verdict="['out', 'wrong way', 'wrong place'].includes(one.kind) ? 'Out' : 'Open'"
-              :word="false"
-            />
+            <VerdictMark :verdict="one.wrong ? 'Out' : 'Open'" :word="false" />
             <span
               >{{ one.what }}<small v-if="one.kind !== 'step'" class="soft">{{ one.why }}</small>
             </span>

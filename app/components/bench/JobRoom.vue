@@ -57,7 +57,7 @@ const notes = () =>
     },
   }))
 watch(
-  () => [props.job.plan, props.job.state.notes.length],
+  () => [props.job.plan, props.job.state.notes],
   (_, __, leave) => leave(finder.offer([...notes(), ...offers()])),
   { immediate: true },
 )

@@ -6,9 +6,8 @@ import {
   findingText,
   judgedFinding,
   lookedText,
-  lookKey,
-  looksAt,
   partName,
+  standingLook,
   type Finding,
   type Looked,
 } from '~~/core/job'
@@ -34,11 +33,8 @@ const correcting = ref(false)
 /** One of the codes is chosen, and more is to be said of it. */
 const choosing = ref(false)
 const resting = useRest(() => [props.part, props.look].join())
-/** What stands of this look; what was seen before it came back from rework is history. */
-const kept = computed(() => {
-  const now = props.look === undefined ? undefined : job.state.looks.get(lookKey(props.part, props.look))
-  return now && looksAt(job.state, props.part).includes(now) ? now : undefined
-})
+/** What stands of this look; what was seen of the part before it was another is history. */
+const kept = computed(() => (props.look === undefined ? undefined : standingLook(job.state, props.look, props.part)))
 const said = computed(() => (kept.value ? allSaid<Looked>(kept.value) : []))
 const isOpen = computed(() => !job.isClosed && (!kept.value || correcting.value || said.value.length > 1))
 const at = computed(() => ({ part: props.part, look: props.look, seenFrom: heldFrom.value }))
@@ -88,9 +84,7 @@ async function keep(findings: Finding[]) {
     if (!answer.isSigned) return
   } else why.value = job.act({ kind: 'part.looked', payload })
   if (why.value) return
-  draft.value = []
-  correcting.value = false
-  reason.value = ''
+  leave()
   bench.look(null)
 }
 function correct() {
@@ -98,6 +92,14 @@ function correct() {
   picking.value = false
   correcting.value = true
 }
+/** What stands is no draft of another look. */
+function leave() {
+  draft.value = []
+  correcting.value = false
+  reason.value = ''
+  why.value = null
+}
+onBeforeUnmount(() => correcting.value && leave())
 </script>
 
 <template>
@@ -168,6 +170,7 @@ function correct() {
           <el-button data-test="more" @click="picking = true">{{
             draft.length ? 'And something else' : 'Something is found'
           }}</el-button>
+          <el-button v-if="correcting" @click="leave">Cancel</el-button>
         </div>
       </template>
       <div class="pad-acts">

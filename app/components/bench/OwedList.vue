@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { isForSign, shownAt, STATION_WORDS, unmetNeeds, type Obligation, type Settle } from '~~/core/job'
+import { isForSign, STATION_WORDS, unmetNeeds, type Obligation, type Settle } from '~~/core/job'
 import { STATIONS, type Step } from '~~/core/sheet'
 
 /** What is owed: what is wrong, before this step, what would be lost, what can be done now; the rest by station. */
@@ -8,8 +8,8 @@ const props = defineProps<{ owed: Obligation[]; step: Step | null }>()
 defineEmits<{ settle: [to: Settle] }>()
 /** Its step can be done now: the steps before that are settled. */
 const isReached = (one: Obligation) => {
-  if (one.kind === 'sign') return job.state.steps.has(shownAt(job.plan).id)
-  const step = one.step === null ? undefined : job.plan.steps.get(one.step)
+  if (one.step === null) return one.onceReached
+  const step = job.plan.steps.get(one.step)
   return step !== undefined && unmetNeeds(job.plan, job.state, step).length === 0
 }
 const mine = computed(() => props.owed.filter(one => one.kind !== 'step' && one.kind !== 'joint'))
@@ -23,7 +23,7 @@ const groups = computed(() => {
   }
   // What stops the work is never folded away.
   const wrong = take(one => one.wrong !== null)
-  const reported = take(one => one.kind !== 'sign' && isForSign(job.plan, job.state, one.id))
+  const reported = take(one => isForSign(job.plan, job.state, one.id))
   const here = take(one => props.step !== null && one.step === props.step.id)
   const lost = take(one => one.perishable)
   const now = take(isReached)

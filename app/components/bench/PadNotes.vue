@@ -22,8 +22,11 @@ function write() {
     return
   }
   why.value = job.act({ kind: 'note.written', payload: { text: said, on: props.on } })
-  if (why.value) return
+  if (!why.value) leave()
+}
+function leave() {
   text.value = ''
+  why.value = null
   writing.value = false
 }
 </script>
@@ -46,7 +49,7 @@ function write() {
         :placeholder="`Note on ${inSentence(name)}`"
       />
       <el-button native-type="submit" type="primary" size="small">Keep it</el-button>
-      <el-button size="small" @click="((writing = false), (text = ''))">Leave it</el-button>
+      <el-button size="small" @click="leave">Leave it</el-button>
     </form>
     <p v-if="why" class="why" role="alert">{{ why }}</p>
     <el-button

@@ -1,21 +1,10 @@
 <script setup lang="ts">
-import {
-  allSaid,
-  ANSWERS,
-  lookedText,
-  lookKey,
-  partName,
-  reportedSigns,
-  showValue,
-  shownAt,
-  standing,
-  verdictOfLooked,
-  type Payloads,
-} from '~~/core/job'
+import { allSaid, ANSWERS, lookInto, reportedSigns, shownAt, type Payloads } from '~~/core/job'
 import type { Complaint } from '~~/core/sheet'
 
 /** What was reported as the job was opened: what was found for it, and once the machine has run, whether it is gone. */
 const job = useJob()
+const bench = useBench()
 const may = useMay()
 const { system } = useDisplay()
 const why = ref<string | null>(null)
@@ -25,31 +14,15 @@ const resting = useRest(() => [...job.state.signs.keys()].join())
 const last = computed(() => shownAt(job.plan))
 const hasRun = computed(() => job.state.steps.has(last.value.id))
 
-/** What was read and seen for a sign, the worst first. */
-const foundFor = ({ look }: Complaint) =>
-  [
-    ...(look.looks ?? []).flatMap(id =>
-      job.plan.looks.get(id)!.of.map(part => {
-        const seen = job.state.looks.get(lookKey(part, id))
-        const what = `${job.plan.looks.get(id)!.title}: ${inSentence(partName(job.plan, part))}`
-        return seen
-          ? { key: `${id} ${part}`, what, is: lookedText(job.plan, seen), verdict: verdictOfLooked(job.plan, seen) }
-          : { key: `${id} ${part}`, what, is: 'not looked at yet', verdict: 'Open' as const }
-      }),
-    ),
-    ...(look.checks ?? []).map(id => {
-      const check = job.plan.checks.get(id)!
-      const now = standing(job.view.results, check)
-      return now
-        ? { key: id, what: check.title, is: showValue(check, now, system.value), verdict: now.judgement.verdict }
-        : { key: id, what: check.title, is: 'not read yet', verdict: 'Open' as const }
-    }),
-  ].toSorted((a, b) => WORST.indexOf(a.verdict) - WORST.indexOf(b.verdict))
-const WORST = ['Out', 'Thin', 'Open', 'Holds']
 const signs = computed(() =>
   reportedSigns(job.plan, job.state).map(sign => {
     const now = job.state.signs.get(sign.id)
-    return { ...sign, now, said: now ? allSaid<NonNullable<typeof now>>(now) : [], found: foundFor(sign) }
+    return {
+      ...sign,
+      now,
+      said: now ? allSaid<NonNullable<typeof now>>(now) : [],
+      found: lookInto(job.plan, job.state, job.view.results, sign.look, system.value),
+    }
   }),
 )
 function answer({ id }: Complaint) {
@@ -100,11 +73,12 @@ function answer({ id }: Complaint) {
           </el-button>
         </form>
         <ul class="found">
-          <li v-for="one in sign.found" :key="one.key">
-            <VerdictMark :verdict="one.verdict" :word="false" />
-            <span
-              >{{ one.what }}<small class="soft">{{ one.is }}</small></span
-            >
+          <li v-for="one in sign.found" :key="one.what">
+            <el-button class="opens" @click="bench.settle(one.settle)">
+              <VerdictMark :verdict="one.verdict ?? 'Open'" :word="false" />
+              <span class="what">{{ one.what }}</span>
+              <span class="soft">{{ one.known }}</span>
+            </el-button>
           </li>
         </ul>
       </li>
@@ -121,15 +95,8 @@ function answer({ id }: Complaint) {
 h3 {
   font-size: 19px;
 }
-.found li {
-  display: flex;
-  gap: 10px;
-  align-items: center;
-  padding: 3px 0;
-}
-small {
-  display: block;
-  font-size: 15px;
+.what {
+  flex: 1;
 }
 .answer {
   display: grid;

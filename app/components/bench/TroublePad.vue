@@ -8,6 +8,7 @@ const props = defineProps<{ step: string }>()
 const job = useJob()
 const bench = useBench()
 const may = useMay()
+const { system } = useDisplay()
 const why = ref<string | null>(null)
 const own = ref('')
 const worked = shallowRef<WorkedAnswer[]>([])
@@ -23,7 +24,7 @@ const signs = computed(() => signsOf(step.value))
 const times = (what: string) =>
   worked.value.find(one => one.step === props.step && one.what.toLowerCase() === what.toLowerCase())?.times ?? 0
 const causes = computed(() =>
-  sign.value ? causesOf(job.plan, job.state, job.view.results, step.value, sign.value, worked.value) : [],
+  sign.value ? causesOf(job.plan, job.state, job.view.results, step.value, sign.value, worked.value, system.value) : [],
 )
 const resting = useRest(() => sign.value ?? '')
 function met(one: string) {
@@ -49,8 +50,9 @@ function cleared(means: string) {
               <span v-if="cause.worked" class="soft"> It was this {{ counted(cause.worked, 'time') }} before.</span>
             </p>
             <div v-for="look in cause.looks" :key="look.what" class="row">
-              <span
-                >{{ look.what }} <span class="soft">{{ look.known }}</span>
+              <span>
+                <VerdictMark v-if="look.verdict" :verdict="look.verdict" :word="false" />
+                {{ look.what }} <span class="soft">{{ look.known }}</span>
               </span>
               <el-button size="small" @click="bench.settle(look.settle)">Look again</el-button>
             </div>

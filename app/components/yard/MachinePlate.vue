@@ -159,7 +159,9 @@ async function open() {
           </el-button>
         </div>
         <template v-if="known.length">
-          <p class="label">What does it do? It is looked into first, and answered at the end.</p>
+          <p class="label">
+            What does it do? What may be behind it is looked at first, and each is answered at the end.
+          </p>
           <el-checkbox-group v-model="signs" class="words" aria-label="What does it do?">
             <el-checkbox-button v-for="one in known" :key="one.id" :value="one.id">{{ one.say }}</el-checkbox-button>
           </el-checkbox-group>

@@ -7,7 +7,7 @@ import { choice, id, optional, why, type Shaped } from '../ledger/shape.ts'
 import { stamped, type JobState, type Stamp } from '../ledger/state.ts'
 import { checkResults } from '../measuring/results.ts'
 import { keyOf, type OwedId } from '../owed/id.ts'
-import { lookKey } from '../parts/looks.ts'
+import { standingLook } from '../parts/looks.ts'
 import { isUnproved } from '../parts/voided.ts'
 import { isLostToSafety } from '../parts/wanted.ts'
 import { owes as looks } from './looks.ts'
@@ -45,36 +45,38 @@ function lostOf({ check, moment, mate, look, part }: Omit<Lost, 'why'>): LostId 
   return moment === undefined ? null : { kind: 'reading', check: check!, moment }
 }
 
-const lostWords = (plan: Plan, lost: LostId) =>
-  lost.kind === 'mark'
-    ? marks.mark.words(plan, lost)
-    : lost.kind === 'look'
-      ? looks.look.words(plan, lost)
-      : readings.reading.words(plan, lost)
-
-/** What the sheet says of it; undefined where it has nothing of the kind. */
-function saidOf(plan: Plan, lost: LostId): { lost?: MayGiveUp } | undefined {
-  if (lost.kind === 'mark') return plan.mates.get(lost.mate)?.mark
-  if (lost.kind === 'look') {
-    const look = plan.looks.get(lost.look)
-    return look?.of.includes(lost.part) ? look : undefined
-  }
-  const check = plan.checks.get(lost.check)
-  return check?.at.some(at => at.moment === lost.moment) ? check : undefined
-}
-
 /** Whether every figure of a check is in; one half filled may still be given up. */
-const isWorkedOut = (plan: Plan, state: JobState, { check, moment }: { check: string; moment: Moment }) => {
+function isWorkedOut(plan: Plan, state: JobState, { check, moment }: { check: string; moment: Moment }): boolean {
   const { worked, missing } = checkResults(plan, state).get(readingKey(check, moment))!
   return missing.length === 0 && worked.answer !== null
 }
 
-const isThere = (plan: Plan, state: JobState, lost: LostId): boolean =>
-  lost.kind === 'mark'
-    ? state.marks.has(lost.mate)
-    : lost.kind === 'look'
-      ? state.looks.has(lookKey(lost.part, lost.look))
-      : isWorkedOut(plan, state, lost)
+/** What may be given up: what the sheet says of it, undefined where it has nothing of the kind, whether it is there all the same, and its words. */
+interface Given<I> {
+  said: (plan: Plan, of: I) => { lost?: MayGiveUp } | undefined
+  isThere: (plan: Plan, state: JobState, of: I) => boolean
+  words: (plan: Plan, of: I) => string
+}
+const GIVEN: { [K in LostId['kind']]: Given<Extract<LostId, { kind: K }>> } = {
+  mark: {
+    said: (plan, { mate }) => plan.mates.get(mate)?.mark,
+    isThere: (_, state, { mate }) => state.marks.has(mate),
+    words: marks.mark.words,
+  },
+  look: {
+    said: (plan, { look, part }) => (plan.looks.get(look)?.of.includes(part) ? plan.looks.get(look) : undefined),
+    isThere: (_, state, { look, part }) => standingLook(state, look, part) !== undefined,
+    words: looks.look.words,
+  },
+  reading: {
+    said: (plan, { check, moment }) =>
+      plan.checks.get(check)?.at.some(at => at.moment === moment) ? plan.checks.get(check) : undefined,
+    isThere: isWorkedOut,
+    words: readings.reading.words,
+  },
+}
+const givenUp = (lost: LostId) => GIVEN[lost.kind] as Given<LostId>
+const lostWords = (plan: Plan, lost: LostId) => givenUp(lost).words(plan, lost)
 
 const given: ActKind<Lost> = {
   shape,
@@ -83,10 +85,10 @@ const given: ActKind<Lost> = {
   sense: (plan, state, { payload, role }) => {
     const lost = lostOf(payload)
     if (!lost) return refusals.oneThing()
-    const known = saidOf(plan, lost)
+    const known = givenUp(lost).said(plan, lost)
     if (!known) return unknown('evidence', payload.check ?? payload.mate ?? payload.look ?? '')
     const what = lostWords(plan, lost)
-    if (isThere(plan, state, lost)) return refusals.there({ what })
+    if (givenUp(lost).isThere(plan, state, lost)) return refusals.there({ what })
     if (lost.kind === 'reading' && isUnproved(state, lost.check, lost.moment)) return refusals.unproved({ what })
     // Nothing that was not read keeps a machine from being made safe.
     if (lost.kind === 'reading' && isLostToSafety(plan, lost.check, lost.moment)) return null

@@ -14,7 +14,17 @@ import { partName } from '../ledger/words.ts'
 import { inSentence } from '../../sums/read.ts'
 import { keyOf } from '../owed/id.ts'
 import { beforeCover, type Owing, type Source } from '../owed/owing.ts'
-import { codesFor, findingsOn, findingText, lookedText, lookKey, verdictOfLooked, type Looked } from '../parts/looks.ts'
+import {
+  codesFor,
+  findingsOn,
+  findingText,
+  lookedText,
+  lookKey,
+  looksAt,
+  standingLook,
+  verdictOfLooked,
+  type Looked,
+} from '../parts/looks.ts'
 import { knownParts, notSeenFrom, outOfReach, unknown } from './sense.ts'
 
 /** Evidence by eye: what is found on parts, by code, grade and place. */
@@ -59,12 +69,9 @@ type PartLooked = Shaped<typeof shape>
 function placeFault(plan: Plan, look: Look | undefined, { findings, seenFrom }: PartLooked): Refusal | null {
   for (const { deg, toDeg, zone, face } of findings) {
     if (toDeg !== undefined && deg === undefined) return refusals.from()
-    const strange = [
-      zone && look && !look.zones?.includes(zone) ? zone : '',
-      face && look && !look.faces?.includes(face) ? face : '',
-    ]
-    const place = strange.find(Boolean)
-    if (place) return refusals.noSuchPlace({ place })
+    if (!look) continue
+    if (zone && !look.zones?.includes(zone)) return refusals.noSuchPlace({ place: zone })
+    if (face && !look.faces?.includes(face)) return refusals.noSuchPlace({ place: face })
   }
   return seenFrom === undefined && findings.every(one => one.deg === undefined) ? null : notSeenFrom(plan, seenFrom)
 }
@@ -78,12 +85,6 @@ function codeFault(plan: Plan, { part, look, findings }: PartLooked): Refusal | 
 
 const isWorse = (plan: Plan) => (one: Looked, other: Looked) =>
   VERDICTS.indexOf(verdictOfLooked(plan, one)) > VERDICTS.indexOf(verdictOfLooked(plan, other))
-
-/** What stands of a look at a part: not what was seen before it came back from rework. */
-const standingLook = (state: JobState, look: string, part: Ref): Contested<Looked> | undefined => {
-  const looked = state.looks.get(lookKey(part, look))
-  return looked && !state.returns.some(one => one.part === part && one.n > looked.n) ? looked : undefined
-}
 
 const looked: ActKind<PartLooked> = {
   shape,
@@ -129,11 +130,9 @@ const unlooked: Source = ({ plan, state }) =>
     look.of.flatMap((part): Owing[] => {
       const of = { kind: 'look', look: look.id, part } as const
       if (standingLook(state, look.id, part) || state.evidenceLost.has(keyOf(of))) return []
-      const { renewed } = partState(state, part)
-      const isDone = state.steps.has(look.step)
-      // The old one is gone, and nothing is known of the new.
-      if (renewed && isDone) return []
       const again = state.looks.has(lookKey(part, look.id))
+      // The old one was looked at, or is gone: what is new need not be.
+      if (partState(state, part).renewed && (again || state.steps.has(look.step))) return []
       const gone = look.gone === undefined ? undefined : plan.steps.get(look.gone)
       const fits = plan.fittedBy.get(part)
       return [
@@ -236,8 +235,7 @@ export const sections = {
         arcs: one.findings.flatMap(({ deg, toDeg }): [number, number][] =>
           deg === undefined ? [] : [[deg, toDeg ?? deg]],
         ),
-        history:
-          findingsOn(plan, state, one.part).every(each => each.looked.entry !== one.entry) && one.findings.length > 0,
+        history: !looksAt(state, one.part).includes(one),
         unseen: unseen<Looked>(one, said => lookedText(plan, said)),
         ...signed(one),
       })),

@@ -8,7 +8,7 @@ import { choice, id, optional, words, type Shaped } from '../ledger/shape.ts'
 import { stamped, type Stamp } from '../ledger/state.ts'
 import type { Plan } from '../../sheet/index.ts'
 import type { Owing, Source } from '../owed/owing.ts'
-import { ANSWERS, reportedSigns, shownAt, unanswered } from '../parts/signs.ts'
+import { ANSWERS, reportedSigns, shownAt } from '../parts/signs.ts'
 import { unknown } from './sense.ts'
 
 /** What was reported as the job was opened, and what becomes of each sign of it: gone, not gone, or no cause found. */
@@ -58,16 +58,18 @@ const answered: ActKind<Answered> = {
   words: (plan, { sign, how, was }) => `Reported, ${nameOf(plan, sign)}: ${how}${was ? `. It was: ${was}` : ''}`,
 }
 
-/** What was reported and is not answered: it is, before the machine is handed back. */
+/** What was reported and is not answered, once the machine has run: it is, before it is handed back. */
 const open: Source = ({ plan, state }) =>
-  unanswered(plan, state).map((one): Owing => ({
-    id: { kind: 'sign', sign: one.id },
-    station: 'prove',
-    what: `Reported: ${one.say}`,
-    why: 'Is it gone, and what was it?',
-    step: null,
-    settle: { to: 'signs' },
-  }))
+  reportedSigns(plan, state)
+    .filter(one => state.steps.has(shownAt(plan).id) && !state.signs.has(one.id))
+    .map((one): Owing => ({
+      id: { kind: 'sign', sign: one.id },
+      station: 'prove',
+      what: `Reported: ${one.say}`,
+      why: 'Is it gone, and what was it?',
+      step: null,
+      settle: { to: 'signs' },
+    }))
 
 export const slice = () => ({
   signs: new Map<string, Contested<Stamp & Omit<Answered, 'sign'>>>(),

@@ -144,6 +144,22 @@ describe('what was found on a part', () => {
       found: expect.stringMatching(/hard rim/),
     })
   })
+  it('beside something slight proposes nothing: all proposals are taken with one press, and this one wants a reason', () => {
+    const one = at('decide', { 'seal-faces stationary-seat': 'coke 2; wide 1' })
+    expect(proposed(one, 'stationary-seat')).toBeUndefined()
+    expect(proposed(one, 'rotating-face')).toMatchObject({ choice: 'reuse' })
+    const worse = at('decide', { 'seal-faces stationary-seat': 'coke 2; checks 1' })
+    expect(proposed(worse, 'stationary-seat')).toMatchObject({ choice: 'renew' })
+  })
+  it('tells of the old part once a new one is taken: that may be looked at, and need not be', () => {
+    const one = at('decide', { 'seal-faces rotating-face': 'checks 2' })
+    one.act('part.decided', { parts: ['rotating-face'], choice: 'renew', proposed: 'renew', found: 'Heat checks' })
+    one.act('part.renewed', { part: 'rotating-face', from: 'stock' })
+    expect(owed(one).filter(each => each.kind === 'look')).toEqual([])
+    expect(why(one, looked('rotating-face', []))).toBeNull()
+    one.act('part.looked', looked('rotating-face', [{ code: 'chip', grade: 1, deg: 30 }]))
+    expect(findingsOn(one.plan, one.folded.state, 'rotating-face')).toHaveLength(1)
+  })
   it('on a part that came back from rework is history, and it is looked at again before it goes in', () => {
     const one = at('decide', { 'sleeve sleeve': 'scores 3, under the bush' })
     one.act('part.decided', { parts: ['sleeve'], choice: 'rework', proposed: 'rework', found: 'Scored' })

@@ -7,19 +7,11 @@ import {
   type Proposed,
 } from '../../looks/codes.ts'
 import { clockText } from '../../marks/index.ts'
-import {
-  viewWords,
-  type Decision,
-  type Look,
-  type Part,
-  type PartKind,
-  type Plan,
-  type Ref,
-} from '../../sheet/index.ts'
+import { viewWords, type Decision, type Part, type PartKind, type Plan, type Ref } from '../../sheet/index.ts'
 import { worstVerdict, type Verdict } from '../../verdict.ts'
 import type { Payloads } from '../ledger/entry.ts'
 import { changedAt } from '../ledger/part.ts'
-import { allSaid, type Contested } from '../ledger/seen.ts'
+import type { Contested } from '../ledger/seen.ts'
 import type { JobState, Stamp } from '../ledger/state.ts'
 
 /** What is seen on parts: for a look of the sheet, or in passing. */
@@ -127,17 +119,22 @@ export const looksAt = (state: JobState, ref: Ref): Contested<Looked>[] => {
   return [...state.looks.values()].filter(one => one.part === ref && one.n > changed)
 }
 
+/** What stands of a look of the sheet at a part as it is now; undefined where nobody has looked at it yet. */
+export function standingLook(state: JobState, look: string, ref: Ref): Contested<Looked> | undefined {
+  const looked = state.looks.get(lookKey(ref, look))
+  return looked && looked.n > changedAt(state, [ref]) ? looked : undefined
+}
+
 /** Every finding on a part as it is now. */
 export const findingsOn = (plan: Plan, state: JobState, ref: Ref) =>
-  looksAt(state, ref).flatMap(stands => {
-    const looked = allSaid<Looked>(stands)[0]!
-    return looked.findings.map(finding => ({
+  looksAt(state, ref).flatMap(looked =>
+    looked.findings.map(finding => ({
       looked,
       finding,
       text: findingText(plan, looked, finding),
       ...judgedFinding(plan, looked, finding),
-    }))
-  })
+    })),
+  )
 
 /** What was found on a part that is left to a lead; null where nothing is. */
 export const leftToLead = (plan: Plan, state: JobState, ref: Ref): string | null =>
@@ -145,7 +142,3 @@ export const leftToLead = (plan: Plan, state: JobState, ref: Ref): string | null
 
 /** What a finding proposes for its part; nothing where it is left to a lead. */
 export const decisionOf = (proposes: Proposed): Decision | null => (proposes === 'ask' ? null : proposes)
-
-/** The looks of a sheet that a step waits for, part by part. */
-export const looksOfStep = ({ sheet }: Pick<Plan, 'sheet'>, step: string): { look: Look; part: Ref }[] =>
-  (sheet.looks ?? []).flatMap(look => (look.step === step ? look.of.map(part => ({ look, part })) : []))

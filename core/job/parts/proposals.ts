@@ -240,7 +240,9 @@ function proposedAfresh(plan: Plan, state: JobState, results: Results): Map<Ref,
       const own = all.filter(one => one.part === ref)
       const choices = own.flatMap(one => one.choice ?? [])
       const choice = choices.sort((a, b) => WORSE.indexOf(b) - WORSE.indexOf(a))[0]
-      if (choice === undefined && (own.length || !isLookedAt(plan, state, results, ref))) return []
+      // What is for a lead to say of, or may be of another part, proposes nothing; only what is worse does.
+      const isUnclear = own.some(one => one.choice === null) && (choice === undefined || choice === 'reuse')
+      if (isUnclear || (choice === undefined && !isLookedAt(plan, state, results, ref))) return []
       return [
         [
           ref,

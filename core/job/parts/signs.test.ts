@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { Asking } from '../../../tests/asking.ts'
 import { findingsOf, librarySheet, worker } from '../../../tests/sheets.ts'
 import { M14 } from '../../../tests/walks/m14.ts'
-import { hindrances, recordOf, refusalOf, signsAt, viewJob, wantedAt, type Payloads } from '../index.ts'
+import { hindrances, lookInto, recordOf, refusalOf, signsAt, viewJob, wantedAt, type Payloads } from '../index.ts'
 import { curedBy, isForSign, reportedSigns } from './signs.ts'
 import { entryOf } from '../../../tests/pump.ts'
 
@@ -43,7 +43,7 @@ describe('what was reported', () => {
       'Seal springs, shortest',
     )
     // Nothing of another sign.
-    expect(isForSign(one.plan, one.folded.state, { kind: 'reading', check: 'discharge', moment: 'asLeft' })).toBe(false)
+    expect(isForSign(one.plan, one.folded.state, { check: 'discharge' })).toBe(false)
   })
   it('comes first on the pad, whatever else the step wants', () => {
     const one = reported('low-head')
@@ -84,6 +84,16 @@ describe('what was reported', () => {
       { say: 'seal weeps', how: 'gone', was: 'Heat checks' },
       { say: 'bearing runs hot', how: 'gone', was: 'Too much grease' },
     ])
+  })
+  it('shows all that was found for it, the worst first, what is renewed since as it was read', () => {
+    const one = reported('weeps')
+    Object.assign(one.findings, findingsOf({ ...M14, 'old-rings seat ring': 'swollen or soft' }, true))
+    one.workUntil()
+    const [sign] = reportedSigns(one.plan, one.folded.state)
+    const found = lookInto(one.plan, one.folded.state, viewJob(one.plan, one.folded.state).results, sign!.look)
+    expect(found[0]).toMatchObject({ what: 'Seal O-rings as they come out', verdict: 'Out' })
+    expect(found.map(each => each.verdict)).not.toContain(null)
+    expect(found.find(each => each.what === 'Shaft run-out, middle')!.known).toMatch(/ mm$/)
   })
   it('in words alone asks nothing more than whether it is cured', () => {
     const one = reported()

@@ -1,7 +1,6 @@
-import type { Complaint, Plan } from '../../sheet/index.ts'
+import type { Complaint, Plan, Step } from '../../sheet/index.ts'
 import type { Payloads } from '../ledger/entry.ts'
 import type { JobState } from '../ledger/state.ts'
-import type { OwedId } from '../owed/id.ts'
 
 /** What was reported of the machine as its job was opened. */
 
@@ -13,16 +12,15 @@ export const reportedSigns = (plan: Plan, { opened }: Pick<JobState, 'opened'>):
   return (plan.sheet.complaints ?? []).filter(one => ids.includes(one.id))
 }
 
-/** What is reported and not answered. */
-export const unanswered = (plan: Plan, state: JobState): Complaint[] =>
-  reportedSigns(plan, state).filter(one => !state.signs.has(one.id))
-
-/** Whether something owed is looked at for what was reported: a reading, a look, a mate, a step. */
-export function isForSign(plan: Plan, state: Pick<JobState, 'opened'>, of: OwedId): boolean {
-  const looks = reportedSigns(plan, state).map(one => one.look)
-  if (of.kind === 'reading') return looks.some(one => one.checks?.includes(of.check))
-  if (of.kind === 'look') return looks.some(one => one.looks?.includes(of.look))
-  return of.kind === 'step' && looks.some(one => one.steps?.includes(of.step))
+/** Whether something owed, or a pad, is of what is looked at for what was reported: a check, a look of the sheet, how two parts stand. */
+export function isForSign(plan: Plan, state: Pick<JobState, 'opened'>, about: object): boolean {
+  const { check, look, mate } = about as { check?: string; look?: string; mate?: string }
+  return reportedSigns(plan, state).some(
+    ({ look: into }) =>
+      (check !== undefined && into.checks?.includes(check)) ||
+      (look !== undefined && into.looks?.includes(look)) ||
+      (mate !== undefined && into.mates?.includes(mate)),
+  )
 }
 
 /** The signs that are looked into at a step. */
@@ -35,7 +33,8 @@ export const signsAt = (plan: Plan, state: JobState, step: string): Complaint[] 
   )
 
 /** The step after which it shows whether a sign is gone: the machine runs. */
-export const shownAt = ({ sheet }: Plan) => sheet.steps.findLast(one => one.starts === 'machine') ?? sheet.steps.at(-1)!
+export const shownAt = ({ sheet }: Plan): Step =>
+  sheet.steps.findLast(one => one.starts === 'machine') ?? sheet.steps.at(-1)!
 
 /** Whether what was reported is cured, by the answers; null where none was reported as a sign. */
 export function curedBy(plan: Plan, state: JobState): Payloads['job.signed']['cured'] | null {

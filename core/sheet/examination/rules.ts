@@ -15,7 +15,7 @@ import { placeRules } from './place-rules.ts'
 import { serviceRules } from './service-rules.ts'
 import { sumRules } from './sum-rules.ts'
 import { waitRules } from './wait-rules.ts'
-import type { Doer, Hold, Sheet, Trouble } from '../types.ts'
+import type { Doer, Hold, LookInto, Sheet } from '../types.ts'
 import { axesIn } from '../variants.ts'
 
 /** Kinds of checks that no limits of their own judge. */
@@ -30,7 +30,7 @@ const answersTo = ({ whole }: Plan, check: string) =>
   whole.checks.find(one => one.id === check)?.choices?.map(one => one.say) ?? []
 
 /** What is looked at for a sign, and is not there. */
-const lookFaults = ({ steps, mates, checks, looks }: Plan, look: Trouble['look']): string[] => [
+const lookFaults = ({ steps, mates, checks, looks }: Plan, look: LookInto): string[] => [
   ...(look.steps ?? []).filter(one => !steps.has(one)).map(one => `looks at an unknown step ${one}`),
   ...(look.mates ?? []).filter(one => !mates.has(one)).map(one => `looks at an unknown mate ${one}`),
   ...(look.checks ?? []).filter(one => !checks.has(one)).map(one => `looks at an unknown check ${one}`),
