@@ -7,8 +7,18 @@ const finding = ref(false)
 // Fetched when somebody first asks for it, and there from then on.
 const wasFinding = computed((before?: boolean) => before || finding.value)
 const wasHelping = computed((before?: boolean) => before || helping.value)
-// The network may go before somebody looks for something.
-useTimeoutFn(() => void import('~/components/frame/FindAnything.vue').catch(() => {}), 4000)
+const wasChanging = computed((before?: boolean) => before || session.changing)
+const wasSigning = computed((before?: boolean) => before || signing.asked !== null)
+// The network may go before somebody looks for something, or another is here.
+useTimeoutFn(
+  () =>
+    void Promise.allSettled([
+      import('~/components/frame/FindAnything.vue'),
+      import('~/components/frame/AskDialog.vue'),
+      import('~/components/frame/SignInPad.vue'),
+    ]),
+  4000,
+)
 
 useKeys({
   'g y': () => navigateTo('/'),
@@ -32,29 +42,22 @@ useKeys({
     </main>
     <LazyFindAnything v-if="wasFinding" v-model="finding" />
     <LazyKeyList v-if="wasHelping" v-model="helping" />
-    <!-- The second tap of a double one lands beside what the first has opened: it shuts nothing. -->
-    <el-dialog
+    <LazyAskDialog
+      v-if="wasChanging"
       v-model="session.changing"
       :title="session.choosing ? 'Choose your own PIN' : 'Who is here?'"
-      width="440"
-      align-center
-      append-to-body
-      :close-on-click-modal="false"
       @closed="session.choosing = false"
     >
       <LazySignInPad v-if="session.changing" @done="session.changing = false" />
-    </el-dialog>
-    <el-dialog
+    </LazyAskDialog>
+    <LazyAskDialog
+      v-if="wasSigning"
       :model-value="signing.asked !== null"
       :title="signing.asked?.title"
-      width="440"
-      align-center
-      append-to-body
-      :close-on-click-modal="false"
-      @close="signing.end(false)"
+      @update:model-value="signing.end(false)"
     >
       <LazySignerDialog v-if="signing.asked" :what="signing.asked" @end="signing.end" />
-    </el-dialog>
+    </LazyAskDialog>
   </div>
 </template>
 

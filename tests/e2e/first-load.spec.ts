@@ -5,9 +5,9 @@ import { expect, test } from './test.ts'
 import { signIn } from './hands.ts'
 
 /** What a tablet may have to fetch before somebody can work, scripts and styles, gzipped. */
-const MOST = 310 * 1024
+const MOST = 300 * 1024
 
-test('the bench of every family comes in 310 kB, and its sheet crosses the wire once', async ({
+test('the bench of every family comes in 300 kB, and its sheet crosses the wire once', async ({
   page,
   browser,
   address,

@@ -61,6 +61,8 @@ watch(
   (_, __, leave) => leave(finder.offer([...notes(), ...offers()])),
   { immediate: true },
 )
+/** What is asked after a rest is fetched when nothing else is. */
+const isSettled = useTimeout(4000)
 // Once the server has what began or ended here, everybody is told.
 const waits = useWaitsStore()
 const waiting = computed(() =>
@@ -80,5 +82,5 @@ watch(waiting, now => {
 
 <template>
   <slot />
-  <BenchRest v-if="!job.isClosed" />
+  <LazyBenchRest v-if="isSettled && !job.isClosed" />
 </template>
