@@ -12,7 +12,10 @@ function visit(name, from) {
   const place = [...places, join('node_modules', name)].find(one => lock[one])
   if (!place || seen.has(place)) return
   seen.set(place, lock[place])
-  for (const one of Object.keys({ ...lock[place].dependencies, ...lock[place].peerDependencies })) visit(one, place)
+  const { dependencies, peerDependencies, optionalDependencies = {} } = lock[place]
+  for (const one of Object.keys({ ...dependencies, ...peerDependencies })) visit(one, place)
+  // What ships for this sort of machine, of what a package has for several.
+  for (const one of Object.keys(optionalDependencies)) if (existsSync(join('node_modules', one))) visit(one, place)
 }
 /** They build the application, and of them only their own run-time part is in it. */
 const BUILDS = new Set(['nuxt', '@vite-pwa/nuxt', '@element-plus/nuxt', '@vueuse/nuxt', '@pinia/nuxt'])

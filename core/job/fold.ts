@@ -15,7 +15,7 @@ const refusals = refusalsAbout('ledger', {
 
 /** Why an entry makes no sense where it stands, null when it does. */
 export function senseOf(plan: Plan, state: JobState, entry: AnyEntry): Refusal | null {
-  if (isClosed(state) && entry.kind !== 'addendum.written')
+  if (isClosed(state) && !actOf(entry)!.afterClose)
     return refusals.closed({ how: state.signed ? 'signed' : 'cancelled' })
   return undoneBy(plan, state, entry) ?? actOf(entry)!.sense(plan, state, entry)
 }

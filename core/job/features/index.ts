@@ -16,6 +16,7 @@ import * as mates from './mates.ts'
 import * as notes from './notes.ts'
 import * as origins from './origins.ts'
 import * as parts from './parts/index.ts'
+import * as photos from './photos.ts'
 import * as pieces from './pieces.ts'
 import * as readings from './readings.ts'
 import * as remedies from './remedies.ts'
@@ -57,5 +58,6 @@ export const FEATURES = {
   late,
   signs,
   notes,
+  photos,
   job,
 }

@@ -2,10 +2,10 @@ import type { ActKind } from '../ledger/act.ts'
 import { refusalsAbout } from '../../refusal.ts'
 import { WRITERS } from '../ledger/roles.ts'
 import { by, section, text } from '../ledger/section.ts'
-import { choice, id, optional, record, words, type Shaped } from '../ledger/shape.ts'
+import { optional, words, type Shaped } from '../ledger/shape.ts'
 import { isClosed, stamped, type Stamp } from '../ledger/state.ts'
 import { inSentence } from '../../sums/read.ts'
-import { NOTED, notedName, type Noted } from '../parts/noted.ts'
+import { notedName, notedShape, type Noted } from '../parts/noted.ts'
 import { unknown } from './sense.ts'
 
 /** Words that somebody leaves: notes while the job is open, addenda once it is signed. */
@@ -17,7 +17,7 @@ const refusals = refusalsAbout('note', {
 const shape = {
   text: words(2000),
   /** What it is on; the job as a whole where it is left out. */
-  on: optional(record({ what: choice(NOTED), id } as const)),
+  on: optional(notedShape),
 } as const
 const after = { text: words(2000) } as const
 const inShort = (full: string) => (full.length > 90 ? `${full.slice(0, 90)}…` : full)
@@ -39,6 +39,7 @@ const added: ActKind<Shaped<typeof after>> = {
   shape: after,
   by: WRITERS,
   corrected: 'never',
+  afterClose: true,
   sense: (_, state) => (isClosed(state) ? null : refusals.notSigned()),
   apply: (state, entry) => {
     state.notes.push(stamped(entry, state, { text: entry.payload.text, addendum: true }))

@@ -53,6 +53,8 @@ export interface ActKind<P> {
   signature?: true
   /** Written by the server with something else that was done: nobody sends it. */
   serverOnly?: true
+  /** May follow once the job is signed or cancelled. */
+  afterClose?: true
   /** What must be true of who does it, which only the site knows: the server looks before it is taken. */
   claims?: (payload: P) => Claim[]
   /** One line for lists of what was done, with its figures. */

@@ -54,15 +54,21 @@ export function rootOf(entries: readonly AnyEntry[], target: string): AnyEntry |
   return entry && isCorrection(entry) ? rootOf(entries, entry.payload.target) : entry
 }
 
+/** What is not taken back: the opening, the signature, and what the server said of itself. */
+const STANDS: ReadonlySet<string> = new Set([
+  'job.opened',
+  'job.signed',
+  'photo.arrived',
+  'child.returned',
+  'child.cancelled',
+])
+
 /**
  * What `undo` takes back, newest first: this person's newest press that still counts, everything done with it together.
- * The opening and the signature are not taken back; empty when there is nothing.
+ * Empty when there is nothing.
  */
 export function lastAct(entries: readonly AnyEntry[], person: string): AnyEntry[] {
   const counts = new Set(effectiveEntries(entries).map(entry => entry.id))
-  const mine = entries.filter(
-    entry =>
-      counts.has(entry.id) && entry.madeBy === person && entry.kind !== 'job.opened' && entry.kind !== 'job.signed',
-  )
+  const mine = entries.filter(entry => counts.has(entry.id) && entry.madeBy === person && !STANDS.has(entry.kind))
   return mine.filter(entry => entry.act === mine.at(-1)!.act).reverse()
 }

@@ -1,4 +1,5 @@
 import type { LengthSystem } from '../../quantity/index.ts'
+import type { DrawnShape, PictureSize } from '../../photos/index.ts'
 import type { Verdict } from '../../verdict.ts'
 import type { Scene } from '../owed/owing.ts'
 import type { AnyEntry } from './entry.ts'
@@ -28,6 +29,13 @@ export interface RecordScene extends Scene {
   unseen: <T extends Stamp>(said: Contested<T>, words: (said: T) => string) => string[]
 }
 
+/** A photograph as the record shows it. */
+export interface Pictured extends PictureSize {
+  sha256: string
+  shapes: readonly DrawnShape[]
+  isHere: boolean
+}
+
 /** One cell of a table of the record: what stands in it, and small print under it. */
 export interface Cell {
   text?: string
@@ -36,6 +44,8 @@ export interface Cell {
   verdict?: Verdict
   /** Where it is on the clock: from, clockwise, to, in degrees; at one place where both are the same. */
   arcs?: readonly (readonly [number, number])[]
+  /** A photograph, with what is drawn on it; its file may still be on its way. */
+  picture?: Pictured
   by?: Signed
   /** Long detail: folded on a screen, printed in full. */
   lines?: string[]

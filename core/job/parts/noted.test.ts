@@ -5,11 +5,18 @@ import { entryWords, recordOf, refusalOf } from '../index.ts'
 import { NOTED, notedAt, notedName, settleOf } from './noted.ts'
 
 const one = worker(librarySheet('m14-axially-split-pump'))
-const IDS = { step: 'look-seal', part: 'rotating-face', reading: 'float', mate: 'key-top', joint: 'case' }
+const IDS = {
+  step: 'look-seal',
+  part: 'rotating-face',
+  reading: 'float',
+  mate: 'key-top',
+  joint: 'case',
+  look: 'seal-faces',
+}
 
 describe('a note on something', () => {
   it.each(NOTED.filter(what => what !== 'joint'))('on a %s has its name, and leads to it', what => {
-    const on = { what, id: IDS[what] }
+    const on = { what, id: IDS[what], ...(what === 'look' ? { part: IDS.part } : {}) }
     expect(notedName(one.plan, on)).toEqual(expect.any(String))
     const at = settleOf(one.plan, on)!
     expect(notedAt(at)).toEqual(on)

@@ -1,23 +1,35 @@
 import type { Plan } from '../../sheet/index.ts'
+import { inSentence } from '../../sums/read.ts'
+import { choice, id, optional, record } from '../ledger/shape.ts'
 import type { Settle } from '../owed/owing.ts'
 
-/** What a note may be on. */
-export const NOTED = ['step', 'part', 'reading', 'mate', 'joint'] as const
+/** What a note or a photograph may be on. */
+export const NOTED = ['step', 'part', 'reading', 'mate', 'joint', 'look'] as const
 export interface Noted {
   what: (typeof NOTED)[number]
   id: string
+  /** Of a look, at which of its parts. */
+  part?: string
 }
+/** The same as it stands in an entry. */
+export const notedShape = record({ what: choice(NOTED), id, part: optional(id) } as const)
+
+const looks = ({ looks: all = [] }: Plan['whole']) => all
 
 /** How what a note is on is called; undefined where the sheet has no such thing. What is left out of this machine has its name, too. */
-export function notedName({ whole, parts }: Plan, { what, id }: Noted): string | undefined {
-  if (what === 'part') return parts.get(id)?.name
-  const lists = { step: whole.steps, reading: whole.checks, mate: whole.mates, joint: whole.joints }
-  return lists[what].find(one => one.id === id)?.title
+export function notedName({ whole, parts }: Plan, { what, id: of, part }: Noted): string | undefined {
+  if (what === 'part') return parts.get(of)?.name
+  const lists = { step: whole.steps, reading: whole.checks, mate: whole.mates, joint: whole.joints, look: looks(whole) }
+  const title = lists[what].find(one => one.id === of)?.title
+  if (title === undefined || part === undefined) return title
+  const held = parts.get(part)
+  return held && `${held.name}: ${inSentence(title)}`
 }
 
 /** What a note would be on that is written at a pad; null where the pad is of nothing in particular. */
 export function notedAt(at: Settle): Noted | null {
   if (at.to === 'reading') return { what: 'reading', id: at.check }
+  if (at.to === 'look' && at.look !== undefined) return { what: 'look', id: at.look, part: at.part }
   if (at.to === 'part' || at.to === 'look' || at.to === 'child' || at.to === 'stray')
     return { what: 'part', id: at.part }
   if (at.to === 'mark' || at.to === 'mate') return { what: 'mate', id: at.mate }
@@ -26,11 +38,19 @@ export function notedAt(at: Settle): Noted | null {
 }
 
 /** Where a note is read beside what it is on. */
-export function settleOf({ checks }: Plan, { what, id }: Noted): Settle | null {
-  if (what === 'part') return { to: 'part', part: id }
-  if (what === 'mate') return { to: 'mate', mate: id }
-  if (what === 'joint') return { to: 'joint', joint: id }
-  if (what === 'step') return { to: 'step', step: id }
-  const moment = checks.get(id)?.at[0]?.moment
-  return moment ? { to: 'reading', check: id, moment } : null
+export function settleOf({ checks }: Plan, { what, id: of, part }: Noted): Settle | null {
+  if (what === 'look') return part === undefined ? null : { to: 'look', look: of, part }
+  if (what === 'part') return { to: 'part', part: of }
+  if (what === 'mate') return { to: 'mate', mate: of }
+  if (what === 'joint') return { to: 'joint', joint: of }
+  if (what === 'step') return { to: 'step', step: of }
+  const moment = checks.get(of)?.at[0]?.moment
+  return moment ? { to: 'reading', check: of, moment } : null
+}
+
+/** Whether something is on what is asked for, or on the job as a whole; what is of a look at a part is of that part, too. */
+export function isNotedOn(one: Noted | undefined, on: Noted | null): boolean {
+  if (!one || !on) return !one && on === null
+  if (one.what === 'look' && on.what === 'part') return one.part === on.id
+  return one.what === on.what && one.id === on.id && one.part === on.part
 }
