@@ -11,6 +11,8 @@ const buildWorkers = (folder: string) =>
     platform: 'node',
     format: 'esm',
     target: 'node20',
+    // It has a library of the machine's own beside it, and lies among the server's packages.
+    external: ['sharp'],
     // What is still written the old way asks for the system's own modules by require, and where it lies.
     banner: {
       js: "import { createRequire as requireOf } from 'node:module'; const require = requireOf(import.meta.url); const __dirname = import.meta.dirname;",

@@ -4,10 +4,12 @@ import type {
   EntryKind,
   Finding,
   LastFigures,
+  Photo,
   Refusal,
   Role,
   Standing,
 } from '../core/job/index.ts'
+import type { DrawnShape } from '../core/photos/index.ts'
 import type { Moment, ShelfSheet, Variants } from '../core/sheet/index.ts'
 import type { NextDue } from '../core/wear/next.ts'
 import type { ServiceStand } from '../core/wear/services.ts'
@@ -193,6 +195,15 @@ export interface JobAnswer {
   last: LastFigures
   /** What they saw last on its parts. */
   seenLast: SeenLast[]
+  /** What they took photographs of, the newest first. */
+  photosLast: PhotoLast[]
+}
+
+/** A photograph of an overhaul before, whose file is here. */
+export interface PhotoLast extends Photo {
+  shapes: readonly DrawnShape[]
+  takenAt: string
+  job: number
 }
 
 /** What was seen on a part by an overhaul before: at a look of the sheet, or under an empty name in passing. */

@@ -11,6 +11,7 @@ import {
 } from '../core/job/index.ts'
 import type { SentEntry, SheetName } from './answers.ts'
 import { tidyName } from './names.ts'
+import { PICTURE_SIZES, type PictureSizeName } from './pictures.ts'
 
 /** Everything that comes over the wire is held against one of these. */
 const words = (most: number) => Joi.string().trim().max(most)
@@ -249,5 +250,13 @@ export const sheetNameSchema = Joi.object<SheetName>({
   version: Joi.number().integer().min(1).max(1_000_000).required(),
 }).required()
 /** Which part of a long record, from 1. */
+/** SHA-256 of a file, hexadecimal. */
+export const sumSchema = Joi.string()
+  .pattern(/^[0-9a-f]{64}$/)
+  .required()
+  .messages({ 'string.pattern.base': 'the number of a picture is its SHA-256, 64 small hexadecimal digits' })
+export const pictureSizeSchema = Joi.string<PictureSizeName>()
+  .valid(...PICTURE_SIZES)
+  .default('whole')
 export const partSchema = Joi.number().integer().min(1).max(100_000).default(1)
 export const seqSchema = Joi.number().integer().min(0).max(10_000_000).default(0)

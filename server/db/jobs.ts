@@ -22,6 +22,7 @@ import { appendIn } from './append.ts'
 import { JOBS, type Kept } from './folded.ts'
 import { entriesAfter } from './ledger.ts'
 import { everybody } from './people.ts'
+import { photosLast } from './photos.ts'
 import { entry, equipment, job, keptFact, keptLook, reading } from './schema.ts'
 import { newestSheet, planOf, sheetOf } from './sheets.ts'
 
@@ -47,6 +48,7 @@ export async function jobWithLedger(db: Database, id: string): Promise<JobAnswer
         people: await everybody(tx),
         last: await lastFigures(tx, row),
         seenLast: await seenLast(tx, row),
+        photosLast: await photosLast(tx, row),
       }
     },
     { isolationLevel: 'repeatable read', accessMode: 'read only' },

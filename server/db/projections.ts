@@ -2,7 +2,17 @@ import { and, desc, eq, getTableColumns, inArray, isNotNull, isNull, sql } from 
 import type { AnyPgColumn, PgTable } from 'drizzle-orm/pg-core'
 import { standingReadings, type JobState, type Projection } from '../../core/job/index.ts'
 import type { Database, Transaction } from './client.ts'
-import { equipmentState, fittedPart, job, keptFact, keptLook, reading, stockMovement, wait } from './schema.ts'
+import {
+  equipmentState,
+  fittedPart,
+  job,
+  keptFact,
+  keptLook,
+  keptPhoto,
+  reading,
+  stockMovement,
+  wait,
+} from './schema.ts'
 
 type Row = Pick<typeof job.$inferSelect, 'id' | 'equipmentTag' | 'signedAt' | 'cancelledAt'>
 
@@ -39,6 +49,7 @@ const TOLD = [
   { table: stockMovement, rows: of => of.movements, key: ['entryId'], isUnique: true },
   { table: keptFact, rows: of => of.facts, key: ['factId'] },
   { table: keptLook, rows: of => of.looks, key: ['partRef', 'lookId'] },
+  { table: keptPhoto, rows: of => of.photos, key: ['photo'] },
   { table: wait, rows: of => of.waits, key: ['stepId'] },
 ] satisfies Told[]
 

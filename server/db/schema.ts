@@ -2,6 +2,7 @@ import { sql } from 'drizzle-orm'
 import {
   bigint,
   boolean,
+  customType,
   doublePrecision,
   index,
   integer,
@@ -17,7 +18,8 @@ import {
   unique,
   uuid,
 } from 'drizzle-orm/pg-core'
-import { ROLES, type Competence, type EntryKind, type Finding } from '../../core/job/index.ts'
+import { ROLES, type Competence, type EntryKind, type Finding, type Noted } from '../../core/job/index.ts'
+import type { DrawnShape } from '../../core/photos/index.ts'
 import type { ShelfSheet, Variants } from '../../core/sheet/index.ts'
 import { VERDICTS } from '../../core/verdict.ts'
 
@@ -341,6 +343,40 @@ export const keptLook = pgTable(
   },
   table => [primaryKey({ columns: [table.jobId, table.partRef, table.lookId] }), index().on(table.equipmentTag)],
 )
+
+/** Photographs of a job, whether their files are here or not. */
+export const keptPhoto = pgTable(
+  'kept_photo',
+  {
+    jobId: uuid()
+      .notNull()
+      .references(() => job.id),
+    equipmentTag: text().notNull(),
+    photo: text().notNull(),
+    sha256: text().notNull(),
+    width: integer().notNull(),
+    height: integer().notNull(),
+    /** What it is of; the job as a whole where there is none. */
+    on: jsonb().$type<Noted>(),
+    words: text().notNull(),
+    shapes: jsonb().$type<readonly DrawnShape[]>().notNull(),
+    takenAt: moment().notNull(),
+  },
+  table => [primaryKey({ columns: [table.jobId, table.photo] }), index().on(table.equipmentTag)],
+)
+
+const bytes = customType<{ data: Buffer }>({ dataType: () => 'bytea' })
+
+/** The files of photographs, known by the SHA-256 they were sent under, cleaned and in three sizes; always JPEG. */
+export const pictureFile = pgTable('picture_file', {
+  sha256: text().primaryKey(),
+  /** SHA-256 of `whole`: the same as it was sent under, unless it had to be cleaned here. */
+  keptSha256: text().notNull(),
+  whole: bytes().notNull(),
+  print: bytes().notNull(),
+  thumb: bytes().notNull(),
+  receivedAt: moment().notNull().defaultNow(),
+})
 
 /** What waits in a job: in an oven, in a bath, under pressure. */
 export const wait = pgTable(

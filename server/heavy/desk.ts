@@ -7,9 +7,14 @@ import { FONT_FILES, type Fonts } from '../reports/fonts.ts'
 import type { Tasks } from './tasks.ts'
 
 /** Somebody waits for a record at a screen, and scripts send lists of sums: neither waits for the other. */
-const WORKERS: Record<keyof Tasks, number> = { record: 1, sum: Math.max(1, availableParallelism() - 1) }
-/** Of one person, and over all: one more is not taken. */
+const WORKERS: Record<keyof Tasks, number> = {
+  record: 1,
+  sum: Math.max(1, availableParallelism() - 1),
+  picture: 1,
+}
+/** Of one person, and over all: one more is not taken. A picture is large, and a tablet sends one after the other. */
 const WAITING = { each: 6, all: 60 }
+const PICTURES_WAITING = { each: 1, all: 20 }
 /** A piece of work that takes longer is ended, ms. */
 const LONGEST_MS = 120_000
 
@@ -33,7 +38,11 @@ async function fontsOf(): Promise<Fonts> {
 }
 
 const pools = new Map<keyof Tasks, Promise<Pool>>()
-const rooms = { record: fairRoom(WORKERS.record, WAITING), sum: fairRoom(WORKERS.sum, WAITING) }
+const rooms = {
+  record: fairRoom(WORKERS.record, WAITING),
+  sum: fairRoom(WORKERS.sum, WAITING),
+  picture: fairRoom(WORKERS.picture, PICTURES_WAITING),
+}
 
 async function open(task: keyof Tasks): Promise<Pool> {
   const fonts = task === 'record' ? await fontsOf() : {}

@@ -4,6 +4,7 @@ import { planFor, type ShelfSheet, type Variants } from '../../core/sheet/index.
 import { SUMS_BY_NAME } from '../../core/sums/index.ts'
 import { answerSum, type Answered } from '../../shared/sums.ts'
 import type { Fonts } from '../reports/fonts.ts'
+import { cleanPicture, type CleanPicture, type PictureFault } from './pictures.ts'
 import { recordPdf, type Machine } from '../reports/record-pdf.ts'
 
 /** Tells how much of the work is done, from 0 to 1. */
@@ -43,6 +44,9 @@ export const TASKS = {
   },
   async sum({ name, body }: { name: string; body: unknown }, _: Fonts, tell: Tell): Promise<Answered> {
     return answerSum(name, body, { tell })
+  },
+  async picture({ bytes }: { bytes: Uint8Array }): Promise<CleanPicture | PictureFault> {
+    return cleanPicture(bytes)
   },
 }
 export type Tasks = typeof TASKS

@@ -22,6 +22,18 @@ const inWords = (error: unknown) => {
       : error
 }
 
+/** Has work done in a worker thread for whoever asked, in turn; it ends when they are gone. Refuses in words what is too much. */
+export async function workedHeavily<T extends keyof Tasks>(
+  event: H3Event,
+  piece: Omit<Piece<T>, 'gone'>,
+): Promise<Awaited<ReturnType<Tasks[T]>>> {
+  try {
+    return await heavily({ ...piece, gone: gone(event) })
+  } catch (error) {
+    throw inWords(error)
+  }
+}
+
 /**
  * Answers with work of a worker thread. Who accepts a stream of events hears how far it is, and the answer as its last
  * event; who does not gets the answer alone. It ends when whoever asked is gone.
@@ -34,13 +46,7 @@ export async function answerHeavily<T extends keyof Tasks, A>(
   answered: (got: Awaited<ReturnType<Tasks[T]>>) => A | Promise<A>,
   wired: (answer: A) => unknown = answer => answer,
 ): Promise<A | undefined> {
-  const work = async (onProgress?: Piece<T>['onProgress']) => {
-    try {
-      return await heavily({ ...piece, onProgress, gone: gone(event) })
-    } catch (error) {
-      throw inWords(error)
-    }
-  }
+  const work = (onProgress?: Piece<T>['onProgress']) => workedHeavily(event, { ...piece, onProgress })
   if (!getHeader(event, 'accept')?.includes('text/event-stream')) return answered(await work())
   const stream = createEventStream(event)
   let isGone = false

@@ -7,7 +7,7 @@ import { faultSaid } from '../db/faults.ts'
 import { keyIdOf } from '../db/keys.ts'
 import { pulse } from '../live/pulse.ts'
 import { refusal } from './answer.ts'
-import { checkOrigin, checkSize, isWrite } from './door.ts'
+import { checkOrigin, checkSize, isWrite, MOST_BYTES } from './door.ts'
 import { log, plainError } from './log.ts'
 import { atOnce, type Queue } from './queues.ts'
 import { requestOf } from './requests.ts'
@@ -38,25 +38,28 @@ const failures = refusalsAbout('failure', {
 
 type Answer<P> = (event: H3Event, person: P) => unknown
 
-/** Every route is made by this: it says who may come in, and refuses everybody else before anything is read. */
+/** Every route is made by this: it says who may come in and how much it takes, and refuses everything else before anything is read. */
 export function route(
   door: 'open' | 'signed in or key',
   answer: Answer<SignedInPerson | null>,
   queue?: Queue,
+  mostBytes?: number,
 ): EventHandler
 export function route(
   door: 'signed in' | 'with any PIN' | readonly Role[],
   answer: Answer<SignedInPerson>,
   queue?: Queue,
+  mostBytes?: number,
 ): EventHandler
 export function route(
   door: Door,
   answer: Answer<SignedInPerson> | Answer<SignedInPerson | null>,
   queue = atOnce,
+  mostBytes = MOST_BYTES,
 ): EventHandler {
   return defineEventHandler(async event => {
     try {
-      if (isWrite(event)) checkSize(event)
+      if (isWrite(event)) checkSize(event, mostBytes)
       return await queue(event, async () => {
         await checkThere()
         return (answer as Answer<SignedInPerson | null>)(event, await admitted(event, door))

@@ -29,6 +29,7 @@ import {
   job,
   keptFact,
   keptLook,
+  keptPhoto,
   reading,
   stockMovement,
   wait,
@@ -102,6 +103,7 @@ async function held(tag: string) {
     waits: sorted(waits.flat()),
     facts: sorted(await db.select().from(keptFact).where(eq(keptFact.equipmentTag, tag))),
     looks: sorted(await db.select().from(keptLook).where(eq(keptLook.equipmentTag, tag))),
+    photos: sorted(await db.select().from(keptPhoto).where(eq(keptPhoto.equipmentTag, tag))),
     state: state!,
   }
 }
@@ -134,6 +136,7 @@ async function wanted(tag: string) {
       folded.reduce((n, { projected }) => n + projected.waits.length, 0),
       folded.reduce((n, { projected }) => n + projected.facts.length, 0),
       folded.reduce((n, { projected }) => n + projected.looks.length, 0),
+      folded.reduce((n, { projected }) => n + projected.photos.length, 0),
     ],
   }
 }
@@ -153,6 +156,7 @@ async function agree(tag = TAG) {
       now.waits.length,
       now.facts.length,
       now.looks.length,
+      now.photos.length,
     ],
   }).toEqual(ought)
   return ought

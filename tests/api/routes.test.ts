@@ -35,6 +35,8 @@ const TABLE: Record<string, 'open' | readonly Role[]> = {
   'GET /api/jobs': ROLES,
   'POST /api/jobs': ['fitter', 'lead', 'planner'],
   'GET /api/jobs/[id]': ROLES,
+  'PUT /api/jobs/[id]/photos/[sha256]': WRITERS,
+  'GET /api/photos/[sha256]': ROLES,
   'GET /api/jobs/[id]/entries': ROLES,
   'POST /api/jobs/[id]/entries': WRITERS,
   'GET /api/jobs/[id]/stream': ROLES,
@@ -52,6 +54,7 @@ const addressOf = (path: string) =>
   path
     .replace('people/[id]', `people/${NOBODY}`)
     .replace('sheets/[id]/[version]', 'sheets/m14-axially-split-pump/1')
+    .replace('[sha256]', 'a'.repeat(64))
     .replace('[id]', NOBODY)
     .replace('[device]', NOBODY)
     .replace('[tag]', 'P-214A')

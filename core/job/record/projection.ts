@@ -1,10 +1,13 @@
 import { readingKey, type Moment, type Plan, type Ref } from '../../sheet/index.ts'
+import type { DrawnShape } from '../../photos/index.ts'
 import type { Verdict } from '../../verdict.ts'
 import { cellFigures, checkResults, newestOf, type CheckResult } from '../measuring/index.ts'
 import { timeOf } from '../ledger/entry.ts'
 import { changedAt } from '../ledger/part.ts'
 import { STOCK } from '../ledger/words.ts'
 import { lookKey, type Finding } from '../parts/looks.ts'
+import type { Noted } from '../parts/noted.ts'
+import { drawnFor } from '../parts/photos.ts'
 import { resultOfVoided } from '../parts/voided.ts'
 import { endsOf, waitsOn } from '../parts/waits.ts'
 import { countKey, differsIn, type JobState } from '../ledger/state.ts'
@@ -39,6 +42,17 @@ export interface Projection {
     seenFrom: string | null
     stands: boolean
     seenAt: string
+  }[]
+  /** Photographs, for whoever has the same place before them next time. */
+  photos: {
+    photo: string
+    sha256: string
+    width: number
+    height: number
+    on: Noted | null
+    words: string
+    shapes: readonly DrawnShape[]
+    takenAt: string
   }[]
   /** What waits: begun, and not over. Only a display knows what time it is. */
   waits: { stepId: string; step: string; what: string; since: string; leastAt: string | null; mostAt: string | null }[]
@@ -146,6 +160,10 @@ export function projectJob(plan: Plan, state: JobState): Projection {
     ],
     facts: [...state.facts].map(([factId, { text, at }]) => ({ factId, text, readAt: at })),
     looks: looksKept(plan, state),
+    photos: state.photos.map(one => ({
+      ...{ photo: one.photo, sha256: one.sha256, width: one.width, height: one.height },
+      ...{ on: one.on ?? null, words: one.words ?? '', shapes: drawnFor(state, one), takenAt: one.at },
+    })),
     waits: waitsOn(plan, state).map(({ step, wait, waiting: { begun } }) => {
       const { least, most } = endsOf(wait, begun.since)
       const about = { stepId: step.id, step: step.title, what: wait.what }
@@ -172,5 +190,7 @@ const GROUND: ReadonlySet<keyof JobState> = new Set([
   'counts',
   'facts',
   'looks',
+  'photos',
+  'drawn',
   'waits',
 ])
