@@ -77,6 +77,18 @@ export default defineNuxtConfig({
       additionalManifestEntries: [{ url: '/', revision: String(Date.now()) }],
       navigateFallback: '/',
       navigateFallbackDenylist: [/^\/api\//],
+      // A photograph never changes: what was looked at once is there without the network, until somebody signs out.
+      runtimeCaching: [
+        {
+          urlPattern: /\/api\/photos\/[0-9a-f]{64}\?size=/,
+          handler: 'CacheFirst',
+          options: {
+            cacheName: 'photographs',
+            expiration: { maxEntries: 400 },
+            cacheableResponse: { statuses: [200] },
+          },
+        },
+      ],
     },
     client: { periodicSyncForUpdates: 3600 },
   },

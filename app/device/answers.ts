@@ -58,8 +58,16 @@ export async function askOrKept<T>(path: string): Promise<Answered<T>> {
   }
 }
 
+/** Where the worker that keeps the pages keeps photographs that were looked at (`nuxt.config.ts`). */
+const PHOTOGRAPHS = 'photographs'
+
 /** Takes the answers and jobs off this device, when somebody signs out; what waits to be sent stays. */
 export async function forgetAnswers(): Promise<void> {
   const db = await deviceDatabase()
-  await Promise.all([db.clear('answers'), db.clear('jobs'), db.clear('entries')])
+  await Promise.all([
+    db.clear('answers'),
+    db.clear('jobs'),
+    db.clear('entries'),
+    globalThis.caches?.delete(PHOTOGRAPHS),
+  ])
 }

@@ -2,9 +2,10 @@ import { openDB, type DBSchema, type IDBPDatabase } from 'idb'
 import type { AnyEntry } from '~~/core/job'
 import type { JobAnswer } from '~~/shared/answers'
 import type { Batch } from '~/bench/outbox'
+import type { HeldPhoto } from './photos'
 
 /** Raised where an answer has another shape: what was kept of the older one is let go. What waits to be sent stays. */
-const SHAPE = 3
+const SHAPE = 4
 
 /** A batch as it lies on the device: of which job, and after which others. */
 type BatchRow = { job: string; n: number } & Batch
@@ -16,6 +17,8 @@ interface Kept extends DBSchema {
   jobs: { key: string; value: { id: string; about: Omit<JobAnswer, 'entries'>; usedAt: string } }
   entries: { key: [string, number]; value: { job: string; seq: number; entry: AnyEntry } }
   outbox: { key: string; value: BatchRow; indexes: { job: string } }
+  /** Photographs that are still to be sent. */
+  photos: { key: [string, string]; value: HeldPhoto }
   /** What could not be read, as it was found. */
   damaged: { key: number; value: { job: string; found: unknown } }
 }
@@ -26,6 +29,7 @@ let opening: Promise<IDBPDatabase<Kept>> | undefined
 export const deviceDatabase = () =>
   (opening ??= openDB<Kept>('needler', SHAPE, {
     upgrade(db, before, _, transaction) {
+      if (before < 4) db.createObjectStore('photos', { keyPath: ['job', 'sha256'] })
       if (before) {
         void transaction.objectStore('answers').clear()
         return

@@ -16,6 +16,8 @@ useTimeoutFn(
       import('~/components/frame/FindAnything.vue'),
       import('~/components/frame/AskDialog.vue'),
       import('~/components/frame/SignInPad.vue'),
+      // What a page before this one left to be sent.
+      import('~/stores/photos').then(({ usePhotosStore }) => usePhotosStore().start()),
     ]),
   4000,
 )

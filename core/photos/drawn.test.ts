@@ -46,9 +46,15 @@ describe('what is drawn on a picture', () => {
       }),
     )
   })
-  it('goes to paper with nothing in its words that could be anything but words', () => {
-    const svg = drawnAsSvg([{ is: 'word', x: 0.2, y: 0.2, text: '</text><script>"&' }], SIZE, () => 'Barlow')
-    expect(svg).not.toContain('<script')
-    expect(svg).toContain('&#60;/text&#62;')
+  it('goes to paper as arrows and circles; words are no part of a drawing that is read as one', () => {
+    const svg = drawnAsSvg(
+      [
+        { is: 'word', x: 0.2, y: 0.2, text: '</svg><script>"&' },
+        { is: 'circle', x: 0.5, y: 0.5 },
+      ],
+      SIZE,
+    )
+    expect(svg).not.toContain('script')
+    expect(svg.match(/<path/g)).toHaveLength(2)
   })
 })

@@ -74,19 +74,17 @@ export function isMeant(
     : Math.hypot((toX - x) * width, (toY - y) * height) >= LEAST * Math.max(width, height)
 }
 
-const escaped = (text: string) => text.replace(/[&<>"']/g, letter => `&#${letter.codePointAt(0)};`)
+/** The colours of what is drawn: light over dark, so that it is seen on any picture. */
+export const DRAWN = { over: '#ffd23f', under: '#17211f' } as const
 
-/** What was drawn as SVG, for paper: every line light under dark, so that it is seen on any picture. `font` names what letters are set in. */
-export function drawnAsSvg(shapes: readonly DrawnShape[], size: PictureSize, font: (text: string) => string): string {
-  const { thick, letters, paths, words } = drawnOn(shapes, size)
+/** The arrows and circles of what was drawn as SVG, for paper; words are set by whoever prints. */
+export function drawnAsSvg(shapes: readonly DrawnShape[], size: PictureSize): string {
+  const { thick, paths } = drawnOn(shapes, size)
   const line = (path: string, colour: string, width: number) =>
     `<path d="${path}" fill="none" stroke="${colour}" stroke-width="${round(width)}"/>`
-  const word = (one: (typeof words)[number], colour: string, by: number) =>
-    `<text x="${one.x + by}" y="${one.y + by}" font-family="${font(one.text)}" font-size="${letters}" fill="${colour}">${escaped(one.text)}</text>`
   return [
     `<svg viewBox="0 0 ${size.width} ${size.height}">`,
-    ...paths.flatMap(path => [line(path, '#17211f', thick * 1.8), line(path, '#ffd23f', thick)]),
-    ...words.flatMap(one => [word(one, '#17211f', round(thick / 2)), word(one, '#ffd23f', 0)]),
+    ...paths.flatMap(path => [line(path, DRAWN.under, thick * 1.9), line(path, DRAWN.over, thick)]),
     '</svg>',
   ].join('')
 }

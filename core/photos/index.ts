@@ -1,1 +1,10 @@
-export { drawnAsSvg, drawnOn, isMeant, SHAPES, type DrawnOn, type DrawnShape, type PictureSize } from './drawn.ts'
+export {
+  DRAWN,
+  drawnAsSvg,
+  drawnOn,
+  isMeant,
+  SHAPES,
+  type DrawnOn,
+  type DrawnShape,
+  type PictureSize,
+} from './drawn.ts'

@@ -22,7 +22,7 @@ import { appendIn } from './append.ts'
 import { JOBS, type Kept } from './folded.ts'
 import { entriesAfter } from './ledger.ts'
 import { everybody } from './people.ts'
-import { photosLast } from './photos.ts'
+import { photosLast, printsOf } from './photos.ts'
 import { entry, equipment, job, keptFact, keptLook, reading } from './schema.ts'
 import { newestSheet, planOf, sheetOf } from './sheets.ts'
 
@@ -67,6 +67,7 @@ export async function recordWork(
   return {
     ...{ sheet, variants, entries, number: row.number, machine },
     names: people.map(({ id: who, name }): [string, string] => [who, name]),
+    pictures: await printsOf(db, id),
     ...how,
   }
 }

@@ -26,6 +26,16 @@ export async function pictureOf(db: Database, sha256: string, size: PictureSizeN
   return row?.bytes ?? null
 }
 
+/** The files of a job's photographs as they go to paper, those that are here. */
+export async function printsOf(db: Database, jobId: string): Promise<[sha256: string, jpeg: Uint8Array][]> {
+  const rows = await db
+    .selectDistinct({ sha256: pictureFile.sha256, print: pictureFile.print })
+    .from(pictureFile)
+    .innerJoin(keptPhoto, eq(keptPhoto.sha256, pictureFile.sha256))
+    .where(eq(keptPhoto.jobId, jobId))
+  return rows.map(({ sha256, print }) => [sha256, Uint8Array.from(print)])
+}
+
 /** Whether the file is here already: sent before, or of another job. */
 export async function isHere(db: Database, sha256: string): Promise<boolean> {
   const [row] = await db.select({ sha256: pictureFile.sha256 }).from(pictureFile).where(eq(pictureFile.sha256, sha256))

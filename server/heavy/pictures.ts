@@ -8,7 +8,7 @@ export const MOST_PIXELS = 40_000_000
 /** What the first bytes of a file say it is; nothing else is ever unpacked, whatever a file is called. */
 const KINDS: { is: PictureKind; begins: RegExp }[] = [
   { is: 'jpeg', begins: /^\xff\xd8\xff/ },
-  { is: 'png', begins: /^\x89PNG\r\n\x1a\n/ },
+  { is: 'png', begins: /^\x89PNG\r\n/ },
   { is: 'webp', begins: /^RIFF[\s\S]{4}WEBP/ },
 ]
 type PictureKind = 'jpeg' | 'png' | 'webp'

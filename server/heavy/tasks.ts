@@ -1,4 +1,4 @@
-import { recordOf, recordParts, recordTables, type AnyEntry } from '../../core/job/index.ts'
+import { recordOf, recordParts, recordTables, type AnyEntry, type RecordTable } from '../../core/job/index.ts'
 import { sectionAsSvg, sectionOf } from '../../core/section/index.ts'
 import { planFor, type ShelfSheet, type Variants } from '../../core/sheet/index.ts'
 import { SUMS_BY_NAME } from '../../core/sums/index.ts'
@@ -19,6 +19,8 @@ export interface RecordWork {
   lengths: 'mm' | 'inch'
   number: number
   machine: Machine
+  /** Files of photographs, by their SHA-256. */
+  pictures: [sha256: string, jpeg: Uint8Array][]
   /** Which part of it, from 1. */
   part: number
 }
@@ -29,17 +31,27 @@ export interface MadeRecord {
   parts: number
 }
 
+/** Of all files those that a part shows. */
+function ofPart(tables: readonly RecordTable[], pictures: RecordWork['pictures']) {
+  const shown = new Set(tables.flatMap(({ rows }) => rows.flat().map(({ picture }) => picture?.sha256)))
+  return new Map(pictures.filter(([sum]) => shown.has(sum)))
+}
+
 /** Work that takes long enough to hold everybody else up: what a worker thread can be asked for. */
 export const TASKS = {
   async record(given: RecordWork, fonts: Fonts, tell: Tell): Promise<MadeRecord> {
-    const { sheet, variants, entries, names, lengths, number, machine, part } = given
+    const { sheet, variants, entries, names, lengths, number, machine, part, pictures } = given
     const plan = planFor(sheet, variants, SUMS_BY_NAME)
     const record = recordOf(plan, entries, new Map(names), lengths)
     const parts = recordParts(recordTables(record))
     const tables = parts[part - 1]
     if (!tables) return { pdf: null, parts: parts.length }
     const drawing = part === 1 ? sectionAsSvg(sectionOf(plan, { width: 1080, height: 196 })) : undefined
-    const made = await recordPdf({ record, tables, part, parts: parts.length, number, machine, drawing }, fonts, tell)
+    const made = await recordPdf(
+      { record, tables, part, parts: parts.length, number, machine, pictures: ofPart(tables, pictures), drawing },
+      fonts,
+      tell,
+    )
     return { pdf: Uint8Array.from(made), parts: parts.length }
   },
   async sum({ name, body }: { name: string; body: unknown }, _: Fonts, tell: Tell): Promise<Answered> {

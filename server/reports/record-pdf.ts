@@ -1,10 +1,11 @@
 import { dialAsSvg } from '../../core/marks/index.ts'
+import { DRAWN, drawnAsSvg, drawnOn } from '../../core/photos/index.ts'
 import { VERDICT_WORDS } from '../../core/verdict.ts'
 import dayjs from 'dayjs'
 import pdfmake from 'pdfmake'
 import { FONT_FILES, FONTS, runsOf, type Fonts } from './fonts.ts'
 import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces'
-import type { JobRecord, RecordTable, Signed } from '../../core/job/index.ts'
+import type { JobRecord, Pictured, RecordTable, Signed } from '../../core/job/index.ts'
 
 export interface Machine {
   tag: string
@@ -21,6 +22,8 @@ export interface RecordSheet {
   parts: number
   number: number
   machine: Machine
+  /** Files of photographs as they go to paper, by their SHA-256; JPEG. */
+  pictures: ReadonlyMap<string, Uint8Array>
   /** The machine in section, as SVG without words. */
   drawing?: string
 }
@@ -60,8 +63,36 @@ const signature = ({ who, role, when, clock }: Signed) =>
 
 type CellOf = RecordTable['rows'][number][number]
 
-function cell({ text, small, figures, verdict, arcs, by, lines }: CellOf): TableCell {
+/** The most room a photograph takes on paper, points. */
+const [PICTURE_WIDE, PICTURE_HIGH] = [230, 170]
+
+/** A photograph with what is drawn on it, or that its file is not here. */
+function pictureOn({ sha256, width, height, shapes, isHere }: Pictured, pictures: RecordSheet['pictures']): Content[] {
+  if (!isHere || !pictures.has(sha256)) return [{ text: 'Not arrived', bold: true }]
+  const scale = Math.min(PICTURE_WIDE / width, PICTURE_HIGH / height)
+  const size = { width: width * scale, height: height * scale }
+  const { letters, thick, words } = drawnOn(shapes, { width, height })
+  const fontSize = letters * scale
+  // A word stands on its line, and is dark under light like the rest.
+  const set = (one: (typeof words)[number], color: string, by: number): Content => ({
+    ...{ text: runsOf(one.text), fontSize, color, bold: true },
+    relativePosition: { x: one.x * scale + by, y: one.y * scale + by - size.height - fontSize },
+  })
+  return [
+    { image: sha256, ...size },
+    ...(shapes.length
+      ? [{ svg: drawnAsSvg(shapes, { width, height }), ...size, relativePosition: { x: 0, y: -size.height } }]
+      : []),
+    ...words.flatMap(one => [set(one, DRAWN.under, (thick * scale) / 2), set(one, DRAWN.over, 0)]),
+  ]
+}
+
+function cell(
+  { text, small, figures, verdict, arcs, picture, by, lines }: CellOf,
+  pictures: RecordSheet['pictures'],
+): TableCell {
   const stack = [
+    ...(picture ? pictureOn(picture, pictures) : []),
     ...(verdict ? [{ text: VERDICT_WORDS[verdict], bold: true }] : []),
     ...(text ? [figures ? { text: runsOf(text, 'Figures'), fontSize: 7.5 } : { text: runsOf(text) }] : []),
     ...(arcs ? [{ svg: dialAsSvg(arcs), width: 34 }] : []),
@@ -91,17 +122,20 @@ function fitTogether(columns: RecordTable['columns'], rows: RecordTable['rows'])
   const lines = (words: string, width: number) => Math.ceil(words.length / ((LETTERS * width) / all))
   const heights = rows.map(row =>
     Math.max(
-      ...row.map(({ text = '', small = [], lines: working = [] }, i) =>
-        [text, ...small, ...working].reduce((sum, words) => sum + lines(words, columns[i]!.width), 0),
+      ...row.map(({ text = '', small = [], lines: working = [], picture }, i) =>
+        [text, ...small, ...working].reduce(
+          (sum, words) => sum + lines(words, columns[i]!.width),
+          picture ? PICTURE_HIGH / LINE : 0,
+        ),
       ),
     ),
   )
   return heights.reduce((sum, one) => sum + (one + 1) * LINE, 0) < HIGH
 }
 
-function tableOf({ title, columns, rows }: RecordTable): Content[] {
+function tableOf({ title, columns, rows }: RecordTable, pictures: RecordSheet['pictures']): Content[] {
   const heads = columns.map(one => ({ text: one.head, bold: true, fontSize: 8 }))
-  const body = rows.map(row => row.map(cell))
+  const body = rows.map(row => row.map(one => cell(one, pictures)))
   const part = (some: TableCell[][], headed: boolean): Content => ({
     layout: headed ? 'rules' : 'more',
     table: {
@@ -123,8 +157,8 @@ function tableOf({ title, columns, rows }: RecordTable): Content[] {
 }
 
 /** All tables, one after the other; a short last one goes with the end of the table before it. */
-function tablesOf(tables: readonly RecordTable[]): Content[] {
-  const blocks = tables.flatMap(tableOf)
+function tablesOf(tables: readonly RecordTable[], pictures: RecordSheet['pictures']): Content[] {
+  const blocks = tables.flatMap(one => tableOf(one, pictures))
   const last = tables.at(-1)
   const before = tables.at(-2)
   const isLow = [before, last].every(one => one && fitTogether(one.columns, one.rows.slice(-2 * TOGETHER)))
@@ -167,7 +201,7 @@ function contents(sheet: RecordSheet): Content[] {
           color: '#a3262a',
         },
     ...(drawing ? [{ svg: drawing, width: 523, margin: [0, 10, 0, 0] } satisfies Content] : []),
-    ...tablesOf(tables),
+    ...tablesOf(tables, sheet.pictures),
   ]
 }
 
@@ -196,6 +230,12 @@ export async function recordPdf(
     },
     defaultStyle: { font: 'Barlow', fontSize: 9, color: '#17211f' },
     styles: { heading: { fontSize: 12, bold: true, color: '#1f3a68', margin: [0, 12, 0, 4] } },
+    images: Object.fromEntries(
+      [...sheet.pictures].map(([sum, bytes]) => [
+        sum,
+        `data:image/jpeg;base64,${Buffer.from(bytes).toString('base64')}`,
+      ]),
+    ),
     content: contents(sheet),
     footer: (page, pages) => ({
       margin: [36, 10, 36, 0],

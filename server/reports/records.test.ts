@@ -1,4 +1,5 @@
 import { readFileSync } from 'node:fs'
+import sharp from 'sharp'
 import { extractText, getDocumentProxy } from 'unpdf'
 import { describe, expect, it } from 'vitest'
 import { sectionAsSvg, sectionOf } from '../../core/section/index.ts'
@@ -14,7 +15,11 @@ const fonts: Fonts = Object.fromEntries(
   Object.values(FONT_FILES).map(file => [file, new Uint8Array(readFileSync(`server/assets/fonts/${file}`))]),
 )
 
-async function printed(record: JobRecord, tables = recordTables(record)): Promise<string> {
+async function pdfOf(
+  record: JobRecord,
+  tables = recordTables(record),
+  pictures: ReadonlyMap<string, Uint8Array> = new Map(),
+) {
   const pdf = await recordPdf(
     {
       record,
@@ -23,10 +28,22 @@ async function printed(record: JobRecord, tables = recordTables(record)): Promis
       parts: 1,
       number: 7,
       machine: { tag: 'T-1', name: 'Test', line: 'Line 1' },
+      pictures,
     },
     fonts,
   )
-  const { text } = await extractText(await getDocumentProxy(new Uint8Array(pdf)), { mergePages: true })
+  return new Uint8Array(pdf)
+}
+/** The size of every picture in a PDF, pixels. */
+const picturesIn = (pdf: Uint8Array) =>
+  [
+    ...Buffer.from(pdf)
+      .toString('latin1')
+      .matchAll(/\/Subtype \/Image[^>]*?\/Width (\d+)[^>]*?\/Height (\d+)/g),
+  ].map(found => found.slice(1).map(Number))
+
+async function printed(record: JobRecord, tables = recordTables(record)): Promise<string> {
+  const { text } = await extractText(await getDocumentProxy(await pdfOf(record, tables)), { mergePages: true })
   return text
 }
 
@@ -136,9 +153,50 @@ it('has the machine in section on its first page, and no word less for it', asyn
   const given = {
     ...{ record, tables: recordTables(record), part: 1, parts: 1, number: 7 },
     machine: { tag: 'T-1', name: 'Test', line: 'Line 1' },
+    pictures: new Map(),
   }
   const drawing = sectionAsSvg(sectionOf(plan, { width: 1080, height: 196 }))
   const [bare, drawn] = await Promise.all([recordPdf(given, fonts), recordPdf({ ...given, drawing }, fonts)])
   // Some hundred strokes more.
   expect(drawn.length).toBeGreaterThan(bare.length + 1000)
+})
+
+it('has every photograph that is here, upright and wide, with the words that are drawn on it; of the others that they are not', async () => {
+  const one = technician()
+  const sizes = [
+    [1600, 1200],
+    [900, 1600],
+    [2560, 400],
+  ] as const
+  const pictures = new Map<string, Uint8Array>()
+  for (const [n, [width, height]] of sizes.entries()) {
+    const sha256 = `${n}`.repeat(64)
+    one.act('photo.added', { photo: `p${n}`, sha256, width, height, words: `Line of ${n}` })
+    one.act('photo.drawn', {
+      photo: `p${n}`,
+      shapes: [
+        { is: 'arrow', x: 0.1, y: 0.1, toX: 0.5, toY: 0.5 },
+        { is: 'word', x: 0.2, y: 0.2, text: `κόψη ${n}` },
+      ],
+      words: `Line of ${n}`,
+    })
+    if (n === 2) continue
+    one.act('photo.arrived', { sha256 })
+    pictures.set(
+      sha256,
+      await sharp({ create: { width: width / 4, height: height / 4, channels: 3, background: '#446688' } })
+        .jpeg()
+        .toBuffer(),
+    )
+  }
+  const pdf = await pdfOf(recordOf(one.plan, one.folded.entries, new Map()), undefined, pictures)
+  const found = picturesIn(pdf)
+  const { text } = await extractText(await getDocumentProxy(pdf), { mergePages: true })
+  for (const words of ['Line of 0', 'Line of 1', 'Line of 2', 'κόψη 0', 'κόψη 1', 'Not arrived'])
+    expect(bare(text)).toContain(bare(words))
+  expect(text).not.toContain('κόψη 2')
+  expect(found).toEqual([
+    [400, 300],
+    [225, 400],
+  ])
 })

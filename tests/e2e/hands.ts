@@ -113,6 +113,9 @@ export async function jobAt(page: Page, tag: string, step: string) {
   const headers = { origin }
   const { pin } = PEOPLE.find(one => one.name === lead!.name)!
   const id = await jobOn(page, tag)
+  // What was done on the screen just now is in the ledger first.
+  const own = page.locator('[data-test=sent]')
+  if (await own.isVisible()) await expect(own).toHaveText('all sent')
   const job = (await (await page.request.get(`/api/jobs/${id}`)).json()) as JobAnswer
   const opening = openingOf(job.entries)
   const plan = planFor(await sheetAt(page, opening), opening.variants, SUMS_BY_NAME)

@@ -29,6 +29,9 @@ const on = computed(() => {
   return at ?? (bench.step && !bench.chosenFocus ? { what: 'step' as const, id: bench.step.id } : null)
 })
 
+const onKey = computed(() => (on.value ? `${on.value.what} ${on.value.id} ${on.value.part ?? ''}` : ''))
+const { isSettled } = useSettled()
+
 const pad = useTemplateRef<HTMLElement>('pad')
 // On a narrow screen the pad may lie out of sight of what was touched, and be empty until it has been fetched.
 watch(
@@ -54,7 +57,8 @@ watch(
       ✕
     </el-button>
     <component :is="shown.is" :key="shown.key" v-bind="shown.turnedTo" />
-    <PadNotes v-if="on" :key="`${on.what} ${on.id}`" :on="on" />
+    <LazyPadPhotos v-if="isSettled" :key="`p ${onKey}`" :on="on" />
+    <PadNotes v-if="on" :key="onKey" :on="on" />
   </section>
 </template>
 

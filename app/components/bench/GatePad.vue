@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { curedBy, basisOf, isOwnWork, neverConceded, STATION_WORDS, type Obligation } from '~~/core/job'
+import { curedBy, basisOf, photosMissing, isOwnWork, neverConceded, STATION_WORDS, type Obligation } from '~~/core/job'
 import { STATIONS } from '~~/core/sheet'
 
 /** The one gate: everything that must still be true, or the way through; `passing` names a debt to let pass at once. */
@@ -75,6 +75,14 @@ function leave() {
   cancelling.value = false
   why.value = null
 }
+/** Photographs that are still on tablets: the record is signed without them, and they come to it later. */
+const missing = computed(() => {
+  const all = photosMissing(job.state)
+  const takers = [...new Set(all.map(one => job.names.get(one.by) ?? 'somebody no longer here'))]
+  return all.length
+    ? `${counted(all.length, 'photograph')} of ${takers.join(', ')} ${all.length === 1 ? 'has' : 'have'} not arrived: still on the tablet that took ${all.length === 1 ? 'it' : 'them'}.`
+    : null
+})
 /** Whether it is cured, where every sign that was reported is answered. */
 const answered = computed(() => curedBy(job.plan, job.state))
 async function sign() {
@@ -104,6 +112,7 @@ async function sign() {
             : `Gate shut before the ${gate.guards}: ${counted(gate.reasons.length, 'reason')}`
       }}
     </template>
+    <el-alert v-if="missing" :title="missing" type="warning" :closable="false" show-icon data-test="not-arrived" />
     <template v-if="job.isClosed">
       <p v-if="job.state.signed">
         By {{ job.names.get(job.state.signed.by) }}, {{ job.state.signed.role }}, {{ siteTime(job.state.signed.at) }}.

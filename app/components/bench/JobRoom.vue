@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { notedName, partName, settleOf, waitsOn } from '~~/core/job'
+import { lineOf, notedName, partName, settleOf, waitsOn, type Noted } from '~~/core/job'
 import type { Job } from '~/bench/job'
 
 /** Everything under it has a loaded job, and one bench to work at it. */
@@ -44,25 +44,40 @@ const offers = () => [
     })),
   ),
 ]
+/** Turns to where something was noted or taken. */
+function turnTo(on: Noted | undefined) {
+  const at = on && settleOf(props.job.plan, on)
+  if (at?.to === 'step') bench.choose(at.step)
+  else bench.look(at ?? { to: 'ledger' })
+}
 /** What was noted, found by its words. */
 const notes = () =>
   props.job.state.notes.map(one => ({
     key: `n${one.entry}`,
     name: one.on ? `${one.text} (${notedName(props.job.plan, one.on)})` : one.text,
     kind: 'note',
-    go: () => {
-      const at = one.on && settleOf(props.job.plan, one.on)
-      if (at?.to === 'step') bench.choose(at.step)
-      else bench.look(at ?? { to: 'ledger' })
-    },
+    go: () => turnTo(one.on),
   }))
+/** What is said under photographs. */
+const pictures = () =>
+  props.job.state.photos.flatMap(one => {
+    const words = lineOf(props.job.state, one)
+    const name = one.on ? notedName(props.job.plan, one.on) : 'the job'
+    return [
+      {
+        key: `f${one.photo}`,
+        name: words ? `${words} (${name})` : `Photograph of ${name}`,
+        kind: 'photograph',
+        go: () => turnTo(one.on),
+      },
+    ]
+  })
 watch(
-  () => [props.job.plan, props.job.state.notes],
-  (_, __, leave) => leave(finder.offer([...notes(), ...offers()])),
+  () => [props.job.plan, props.job.state.notes, props.job.state.photos, props.job.state.drawn],
+  (_, __, leave) => leave(finder.offer([...notes(), ...pictures(), ...offers()])),
   { immediate: true },
 )
-/** What is asked after a rest is fetched when nothing else is. */
-const isSettled = useTimeout(4000)
+const { isSettled } = useSettled()
 // Once the server has what began or ended here, everybody is told.
 const waits = useWaitsStore()
 const waiting = computed(() =>

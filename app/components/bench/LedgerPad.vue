@@ -21,6 +21,8 @@ const readingsOnly = ref(false)
 const rows = computed(() =>
   job.folded.entries
     .filter(one => whose.value === 'all' || (one.madeBy === session.person?.id) === (whose.value === 'mine'))
+    // Where a file is, is seen on its photograph.
+    .filter(one => one.kind !== 'photo.arrived')
     .filter(one => !readingsOnly.value || one.kind === 'reading.taken' || one.kind === 'bolt.pulled')
     .toReversed(),
 )

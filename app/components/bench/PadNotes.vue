@@ -1,15 +1,15 @@
 <script setup lang="ts">
-import { notedName, type Noted } from '~~/core/job'
+import { isNotedOn, notedName, type Noted } from '~~/core/job'
 
 /** Notes on what the pad is turned to, and a line to write another. */
 const props = defineProps<{ on: Noted }>()
 const job = useJob()
 const may = useMay()
 const why = ref<string | null>(null)
-const text = useLocalStorage(`needler-note-${job.id}-${props.on.what}-${props.on.id}`, '')
+const text = useLocalStorage(`needler-note-${job.id}-${props.on.what}-${props.on.id}-${props.on.part ?? ''}`, '')
 const writing = ref(text.value !== '')
 const field = useTemplateRef<{ focus: () => void }>('field')
-const notes = computed(() => job.state.notes.filter(one => one.on?.what === props.on.what && one.on.id === props.on.id))
+const notes = computed(() => job.state.notes.filter(one => isNotedOn(one.on, props.on)))
 const name = computed(() => notedName(job.plan, props.on) ?? '')
 function open() {
   writing.value = true

@@ -10,6 +10,7 @@ const KEYS = [
   ['r', 'next reading owed'],
   ['m', 'next mark owed'],
   ['t', 'next tag or bag owed'],
+  ['p', 'take a photograph'],
   ['u', 'undo (writes a correction)'],
   ['i', 'millimetres or inches'],
   ['?', 'this list'],

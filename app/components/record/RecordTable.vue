@@ -28,6 +28,15 @@ const shares = computed(() => props.table.columns.reduce((sum, one) => sum + one
           <td v-for="(cell, j) in row" :key="j" :class="{ figures: cell.figures }">
             <VerdictMark v-if="cell.verdict" :verdict="cell.verdict" />
             {{ cell.text }}
+            <PhotoThumb
+              v-if="cell.picture"
+              class="picture"
+              :photo="cell.picture"
+              :shapes="cell.picture.shapes"
+              :is-here="cell.picture.isHere"
+              size="print"
+              alt="Photograph"
+            />
             <SmallDial v-if="cell.arcs" :arcs="cell.arcs" />
             <small v-for="words in cell.small" :key="words">{{ words }}</small>
             <small v-if="cell.by?.who"
@@ -46,3 +55,9 @@ const shares = computed(() => props.table.columns.reduce((sum, one) => sum + one
     </table>
   </section>
 </template>
+
+<style scoped>
+.picture {
+  width: min(100%, 380px);
+}
+</style>

@@ -5,10 +5,10 @@ import type { Plan } from '../../sheet/index.ts'
 import type { ActKind } from '../ledger/act.ts'
 import { WRITERS } from '../ledger/roles.ts'
 import { by, section, type Cell } from '../ledger/section.ts'
-import { choice, list, optional, record, words, type Shaped } from '../ledger/shape.ts'
+import { choice, list, optional, record, why, words, type Shaped } from '../ledger/shape.ts'
 import { stamped, type Stamp } from '../ledger/state.ts'
 import { notedName, notedShape, type Noted } from '../parts/noted.ts'
-import { drawnFor, hasArrived, type Photo, type TakenPhoto } from '../parts/photos.ts'
+import { drawnFor, hasArrived, lineOf, type Photo, type TakenPhoto } from '../parts/photos.ts'
 import { unknown } from './sense.ts'
 
 /** Photographs: what was taken of what, what is drawn on it, and whether its file is here yet. */
@@ -19,6 +19,7 @@ const refusals = refusalsAbout('photo', {
   tooMany: ({ most }: { most: number }) =>
     `This job has ${most} photographs, and takes no more. Take one out that tells nothing.`,
   none: () => 'There is no such photograph in this job: it was taken out. Reload the job.',
+  others: () => 'Whoever took it takes it out, or a lead.',
   odd: () => 'An arrow and a circle have two ends, and a word has letters. Draw it again.',
 })
 
@@ -65,7 +66,7 @@ const added: ActKind<Shaped<typeof taking>> = {
 const part = { is: 'number', least: 0, most: 1 } as const
 const drawing = {
   photo: words(40),
-  /** All that is drawn on it from now on. */
+  /** All that is drawn on it, and what is said under it, from now on. */
   shapes: list(
     record({
       is: choice(SHAPES),
@@ -77,6 +78,7 @@ const drawing = {
     } as const),
     20,
   ),
+  words: optional(words(200)),
 } as const
 
 const isWhole = ({ is, toX, toY, text }: DrawnShape) =>
@@ -91,15 +93,30 @@ const drawn: ActKind<Shaped<typeof drawing>> = {
     return shapes.every(isWhole) ? null : refusals.odd()
   },
   apply: (state, entry) => {
-    const { photo, shapes } = entry.payload
-    state.drawn.set(photo, stamped(entry, state, { shapes }))
+    const { photo, shapes, words: said } = entry.payload
+    state.drawn.set(photo, stamped(entry, state, { shapes, words: said ?? '' }))
   },
-  words: (_, { shapes }) => {
-    const said = shapes.flatMap(one => one.text ?? [])
-    return shapes.length
-      ? `Drawn on a photograph${said.length ? `: ${said.join(', ')}` : ''}`
-      : 'Wiped off a photograph what was drawn on it'
+  words: (_, { shapes, words: line }) => {
+    const said = [...(line ? [line] : []), ...shapes.flatMap(one => one.text ?? [])]
+    return `${shapes.length ? 'Drawn on a photograph' : 'A photograph'}${said.length ? `: ${said.join(', ')}` : ', with nothing drawn on it'}`
   },
+}
+
+const leaving = { photo: words(40), why } as const
+
+const removed: ActKind<Shaped<typeof leaving>> = {
+  shape: leaving,
+  by: WRITERS,
+  corrected: 'take back',
+  sense: (_, { photos }, { payload: { photo }, madeBy, role }) => {
+    const one = photos.find(each => each.photo === photo)
+    if (!one) return refusals.none()
+    return one.by === madeBy || role === 'lead' ? null : refusals.others()
+  },
+  apply: (state, entry) => {
+    state.photos = state.photos.filter(one => one.photo !== entry.payload.photo)
+  },
+  words: (_, { why: given }) => `A photograph was taken out: ${given}`,
 }
 
 const arriving = { sha256: words(64) } as const
@@ -121,11 +138,11 @@ const arrived: ActKind<Shaped<typeof arriving>> = {
 export const slice = () => ({
   photos: [] as TakenPhoto[],
   /** What is drawn on each, by its number. */
-  drawn: new Map<string, Stamp & { shapes: readonly DrawnShape[] }>(),
+  drawn: new Map<string, Stamp & { shapes: readonly DrawnShape[]; words: string }>(),
   /** Files that are here, by their SHA-256. */
   arrived: new Map<string, Stamp>(),
 })
-export const acts = { 'photo.added': added, 'photo.drawn': drawn, 'photo.arrived': arrived }
+export const acts = { 'photo.added': added, 'photo.drawn': drawn, 'photo.removed': removed, 'photo.arrived': arrived }
 
 export const sections = {
   photos: section({
@@ -141,7 +158,7 @@ export const sections = {
           isHere: hasArrived(state, one),
         },
         on: one.on ? (notedName(plan, one.on) ?? '') : 'The job',
-        says: one.words ?? '',
+        says: lineOf(state, one),
         ...signed(one),
       })),
     columns: [

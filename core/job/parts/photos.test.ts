@@ -6,6 +6,7 @@ import {
   entryWords,
   hasArrived,
   lastAct,
+  lineOf,
   photosMissing,
   photosOn,
   recordOf,
@@ -57,6 +58,9 @@ describe('a photograph', () => {
     const { id } = one.act('photo.added', { ...picture, on: face, words: 'Hete checks' })
     one.act('photo.drawn', { photo, shapes: [arrow] })
     one.act('photo.drawn', { photo, shapes: [arrow, { is: 'word', x: 0.5, y: 0.5, text: 'here' }] })
+    expect(lineOf(one.folded.state, { photo })).toBe('')
+    one.act('photo.drawn', { photo, shapes: [arrow, { is: 'word', x: 0.5, y: 0.5, text: 'here' }], words: 'Blue rim' })
+    expect(lineOf(one.folded.state, { photo, words: 'Hete checks' })).toBe('Blue rim')
     one.act('entry.corrected', {
       target: id,
       why: 'Spelling',
@@ -75,6 +79,23 @@ describe('a photograph', () => {
     one.act('entry.corrected', { target: id, why: 'Blurred' })
     expect(one.folded.state.photos).toEqual([])
     expect(one.folded.state.flags).toEqual([])
+  })
+  it('is taken out by whoever took it, or a lead, drawn on or not; and it comes back', () => {
+    const one = bench()
+    const { madeBy } = one.act('photo.added', picture)
+    one.act('photo.drawn', { photo: 'one', shapes: [arrow] })
+    const out = { photo: 'one', why: 'A face is on it' }
+    const by = (who: { madeBy?: string; role?: 'fitter' | 'lead' }) =>
+      refusalOf(one.opened, one.folded, entryOf('photo.removed', out, who))?.code
+    expect(by({ madeBy: 'brisco', role: 'fitter' })).toBe('photo.others')
+    expect(by({ madeBy: 'hallam', role: 'lead' })).toBeUndefined()
+    expect(by({ madeBy, role: 'fitter' })).toBeUndefined()
+    const { id } = one.act('photo.removed', out)
+    expect(one.folded.state.photos).toEqual([])
+    expect(codeOf(one, 'photo.added', picture)).toBeUndefined()
+    one.act('entry.corrected', { target: id, why: 'It was the hand' })
+    expect(one.folded.state.photos).toMatchObject([{ photo: 'one' }])
+    expect(drawnFor(one.folded.state, { photo: 'one' })).toEqual([arrow])
   })
   it('is refused in words where it is none, is there already, or is of nothing the sheet has', () => {
     const one = bench()

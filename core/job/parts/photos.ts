@@ -21,6 +21,10 @@ export const photosOn = ({ photos }: JobState, on: Noted | null): TakenPhoto[] =
 export const drawnFor = ({ drawn }: JobState, { photo }: Pick<Photo, 'photo'>): readonly DrawnShape[] =>
   drawn.get(photo)?.shapes ?? []
 
+/** The line under a photograph: as it was last said, or as it was when it was taken. */
+export const lineOf = ({ drawn }: JobState, { photo, words = '' }: Pick<Photo, 'photo' | 'words'>): string =>
+  drawn.get(photo)?.words ?? words
+
 export const hasArrived = ({ arrived }: JobState, { sha256 }: Pick<Photo, 'sha256'>): boolean => arrived.has(sha256)
 
 /** Photographs whose files are still on the tablets that took them. */

@@ -7,7 +7,7 @@ import { changedAt } from '../ledger/part.ts'
 import { STOCK } from '../ledger/words.ts'
 import { lookKey, type Finding } from '../parts/looks.ts'
 import type { Noted } from '../parts/noted.ts'
-import { drawnFor } from '../parts/photos.ts'
+import { drawnFor, lineOf } from '../parts/photos.ts'
 import { resultOfVoided } from '../parts/voided.ts'
 import { endsOf, waitsOn } from '../parts/waits.ts'
 import { countKey, differsIn, type JobState } from '../ledger/state.ts'
@@ -162,7 +162,7 @@ export function projectJob(plan: Plan, state: JobState): Projection {
     looks: looksKept(plan, state),
     photos: state.photos.map(one => ({
       ...{ photo: one.photo, sha256: one.sha256, width: one.width, height: one.height },
-      ...{ on: one.on ?? null, words: one.words ?? '', shapes: drawnFor(state, one), takenAt: one.at },
+      ...{ on: one.on ?? null, words: lineOf(state, one), shapes: drawnFor(state, one), takenAt: one.at },
     })),
     waits: waitsOn(plan, state).map(({ step, wait, waiting: { begun } }) => {
       const { least, most } = endsOf(wait, begun.since)

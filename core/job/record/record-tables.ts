@@ -24,11 +24,13 @@ export const recordTables = (record: JobRecord): RecordTable[] =>
 /** How much one part of a long record holds: letters, with so many for every row. A part takes some seconds to print. */
 const PART = 500_000
 const ROW = 200
+/** A photograph weighs as much: some forty go in one part. */
+const PICTURE = 12_000
 
 const weightOf = (row: readonly Cell[]): number =>
   row.reduce(
-    (sum, { text: words = '', small = [], lines = [] }) =>
-      sum + [words, ...small, ...lines].reduce((letters, one) => letters + one.length, 0),
+    (sum, { text: words = '', small = [], lines = [], picture }) =>
+      sum + (picture ? PICTURE : 0) + [words, ...small, ...lines].reduce((letters, one) => letters + one.length, 0),
     ROW,
   )
 

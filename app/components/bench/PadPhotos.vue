@@ -1,0 +1,140 @@
+<script setup lang="ts">
+import type { UploadFile } from 'element-plus'
+import { drawnFor, hasArrived, isNotedOn, lineOf, notedName, photosOn, type Noted } from '~~/core/job'
+
+/** Photographs of what the pad is turned to, what was taken of the same place last time, and a way to take another. */
+const props = defineProps<{ on: Noted | null }>()
+const job = useJob()
+const may = useMay()
+const photos = usePhotosStore()
+const why = ref<string | null>(null)
+/** Pictures are made smaller one after the other. */
+const working = ref(0)
+const name = computed(() => (props.on ? inSentence(notedName(job.plan, props.on) ?? '') : 'the job'))
+const mine = computed(() =>
+  photosOn(job.state, props.on).map(one => ({
+    one,
+    shapes: drawnFor(job.state, one),
+    words: lineOf(job.state, one),
+    isHere: hasArrived(job.state, one),
+    refused: photos.find(job.id, one.sha256)?.refused ?? null,
+  })),
+)
+const last = computed(() => job.about.photosLast.filter(one => isNotedOn(one.on, props.on)))
+const shown = ref<string | null>(null)
+const mayTake = computed(() => !job.isClosed && may('photo.added'))
+
+onMounted(() => void photos.settle(job))
+async function take({ raw }: UploadFile) {
+  if (!raw) return
+  working.value += 1
+  try {
+    why.value = await photos.take(job, raw, props.on)
+  } finally {
+    working.value -= 1
+  }
+}
+const button = useTemplateRef<{ $el: HTMLElement }>('button')
+useKeys({ p: () => button.value?.$el.click() })
+</script>
+
+<template>
+  <aside class="photos" :aria-label="`Photographs of ${name}`">
+    <div v-if="mine.length || last.length || working" class="strip" tabindex="0" role="group" aria-label="Photographs">
+      <el-button
+        v-for="{ one, shapes, words, isHere, refused } in mine"
+        :key="one.photo"
+        class="one"
+        :data-photo="one.sha256.slice(0, 12)"
+        :aria-label="`Open the photograph${words ? `: ${words}` : ''}`"
+        @click="shown = one.photo"
+      >
+        <PhotoThumb
+          :photo="one"
+          :shapes="shapes"
+          :is-here="isHere"
+          size="thumb"
+          :alt="words || `Photograph of ${name}`"
+        >
+          <small v-if="refused || !isHere" class="mark">{{ refused ? 'Refused' : 'Not arrived' }}</small>
+        </PhotoThumb>
+      </el-button>
+      <span v-if="working" class="soft working" role="status">Taking it in…</span>
+      <template v-if="last.length">
+        <small class="soft then">Last time</small>
+        <el-button
+          v-for="one in last"
+          :key="one.photo"
+          class="one before"
+          :aria-label="`Open the photograph of last time${one.words ? `: ${one.words}` : ''}`"
+          data-test="photo-last"
+          @click="shown = one.photo"
+        >
+          <PhotoThumb :photo="one" :shapes="one.shapes" is-here size="thumb" :alt="one.words || `Last time, ${name}`" />
+        </el-button>
+      </template>
+    </div>
+    <p v-if="why" class="why" role="alert">{{ why }} <el-button text @click="why = null">Close</el-button></p>
+    <el-upload
+      v-if="mayTake"
+      class="add"
+      accept="image/*"
+      multiple
+      :auto-upload="false"
+      :show-file-list="false"
+      :on-change="take"
+    >
+      <el-button ref="button" text size="small" data-test="photograph">Photograph</el-button>
+    </el-upload>
+    <LazyPhotoView v-if="shown" v-model="shown" :on="on" />
+  </aside>
+</template>
+
+<style scoped>
+.photos {
+  flex: none;
+}
+.strip {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  overflow-x: auto;
+  padding-top: 6px;
+}
+.one {
+  flex: none;
+  height: 84px;
+  padding: 0;
+  margin: 0;
+  border-width: 2px;
+  overflow: hidden;
+}
+.one :deep(.photo) {
+  height: 80px;
+}
+.before {
+  border-style: dashed;
+  border-color: var(--steel-ink);
+}
+.then,
+.working {
+  flex: none;
+  font-size: 16px;
+}
+.mark {
+  position: absolute;
+  inset: auto 0 0;
+  padding: 1px 4px;
+  background: var(--tray);
+  color: var(--tray-brass);
+  font: 600 14px/1.2 var(--words);
+}
+.add {
+  position: absolute;
+  right: 108px;
+  top: 4px;
+}
+.add :deep(.el-button) {
+  color: var(--blue-ink);
+}
+</style>

@@ -1,0 +1,98 @@
+<script setup lang="ts">
+import { drawnOn, type DrawnShape } from '~~/core/photos'
+import type { PictureSizeName } from '~~/shared/pictures'
+
+/** A photograph with what is drawn on it; what has not arrived yet says so. */
+const props = defineProps<{
+  photo: { sha256: string; width: number; height: number }
+  shapes: readonly DrawnShape[]
+  /** Whether its file is on the server. */
+  isHere: boolean
+  size: PictureSizeName
+  alt: string
+}>()
+const photos = usePhotosStore()
+const isShown = computed(() => props.isHere || photos.held.some(one => one.sha256 === props.photo.sha256))
+const drawing = computed(() => drawnOn(props.shapes, props.photo))
+</script>
+
+<template>
+  <span class="photo" :style="{ aspectRatio: `${photo.width} / ${photo.height}` }">
+    <img
+      v-if="isShown"
+      :src="photos.urlOf(photo.sha256, size)"
+      :alt="alt"
+      loading="lazy"
+      decoding="async"
+      draggable="false"
+    />
+    <span v-else class="away" :title="alt">Not arrived</span>
+    <svg v-if="shapes.length" :viewBox="`0 0 ${photo.width} ${photo.height}`" aria-hidden="true">
+      <g
+        v-for="[layer, thick] in [
+          ['under', drawing.thick * 1.9],
+          ['over', drawing.thick],
+        ] as const"
+        :key="layer"
+        :class="layer"
+        :stroke-width="thick"
+      >
+        <path v-for="path in drawing.paths" :key="path" :d="path" />
+        <text
+          v-for="one in drawing.words"
+          :key="`${one.x} ${one.y}`"
+          :x="one.x"
+          :y="one.y"
+          :font-size="drawing.letters"
+        >
+          {{ one.text }}
+        </text>
+      </g>
+    </svg>
+    <slot />
+  </span>
+</template>
+
+<style scoped>
+.photo {
+  position: relative;
+  display: block;
+  overflow: hidden;
+  background: var(--steel);
+}
+img,
+svg {
+  position: absolute;
+  inset: 0;
+  width: 100%;
+  height: 100%;
+}
+.away {
+  position: absolute;
+  inset: 0;
+  display: grid;
+  place-items: center;
+  text-align: center;
+  font: 600 15px/1.1 var(--words);
+  color: var(--ink);
+  border: 2px dashed var(--steel-ink);
+}
+/* On any picture: light, on a dark edge. */
+path {
+  fill: none;
+  stroke: #ffd23f;
+  stroke-linecap: round;
+}
+text {
+  stroke: none;
+  font-family: var(--words);
+  font-weight: 600;
+  fill: #ffd23f;
+}
+.under path {
+  stroke: #17211f;
+}
+.under text {
+  stroke: #17211f;
+}
+</style>

@@ -1,0 +1,128 @@
+import { defineStore } from 'pinia'
+import { v7 as uuid } from 'uuid'
+import type { Noted } from '~~/core/job'
+import type { PictureSizeName } from '~~/shared/pictures'
+import type { Job } from '~/bench/job'
+import { pauseAfter } from '~/bench/pauses'
+import { isUnreached } from '~/device/answers'
+import { dropPhoto, entryWaits, heldPhotos, keepPhoto, type HeldPhoto } from '~/device/photos'
+import { takePicture } from '~/device/pictures'
+
+const NO_PICTURE = 'This browser cannot read that as a picture. Take it with the camera, or save it as JPEG first.'
+const NOT_KEPT = 'This browser keeps nothing: the photograph goes with the page. Leave it open until it is sent.'
+
+/** Photographs that lie on this device, from the camera until the server has them: one is sent after the other, and nothing else waits for them. */
+export const usePhotosStore = defineStore('photos', () => {
+  const held = shallowRef<readonly HeldPhoto[]>([])
+  const urls = new Map<string, string>()
+  /** Which the server did not know though their entries wait here no longer, and how often: one may have landed just then. */
+  const strangers = new Map<string, number>()
+  let failures = 0
+  let again: ReturnType<typeof setTimeout> | undefined
+  let sending: Promise<void> | null = null
+
+  const find = (job: string, sum: string) => held.value.find(one => one.job === job && one.sha256 === sum)
+  const isSame = (one: HeldPhoto, other: HeldPhoto) => one.job === other.job && one.sha256 === other.sha256
+  function put(one: HeldPhoto): Promise<boolean> {
+    held.value = [...held.value.filter(other => !isSame(one, other)), one]
+    return keepPhoto(one)
+  }
+  async function drop(one: HeldPhoto) {
+    held.value = held.value.filter(other => !isSame(one, other))
+    await dropPhoto(one.job, one.sha256)
+    const url = urls.get(one.sha256)
+    urls.delete(one.sha256)
+    if (url) URL.revokeObjectURL(url)
+  }
+
+  /** Takes what was left by the page before, once, and sends it. */
+  let started: Promise<void> | undefined
+  const start = () =>
+    (started ??= heldPhotos().then(rows => {
+      held.value = [...rows, ...held.value]
+      void flush()
+    }))
+
+  /** Where a photograph is shown from: this device while it lies here, else the server. */
+  function urlOf(sum: string, size: PictureSizeName): string {
+    const here = held.value.find(one => one.sha256 === sum)
+    if (!here) return `/api/photos/${sum}?size=${size}`
+    const url = urls.get(sum) ?? URL.createObjectURL(new Blob([here.bytes], { type: 'image/jpeg' }))
+    urls.set(sum, url)
+    return url
+  }
+
+  /** Makes the entry of a photograph that lies here; the sentence that refuses it, or null. */
+  async function name(job: Job, one: HeldPhoto): Promise<string | null> {
+    const why = job.act({ kind: 'photo.added', payload: one.payload })
+    if (why) await drop(one)
+    else await put({ ...one, isNamed: true })
+    return why
+  }
+
+  /** Takes a file of the camera onto something: kept here first, then entered, then sent. The sentence that says why not, or null. */
+  async function take(job: Job, file: Blob, on: Noted | null): Promise<string | null> {
+    await start()
+    const made = await takePicture(file)
+    if (!made) return NO_PICTURE
+    const { bytes, ...picture } = made
+    const payload = { photo: uuid(), ...picture, ...(on ? { on } : {}) }
+    const before = find(job.id, made.sha256)
+    if (before) return job.act({ kind: 'photo.added', payload })
+    const one = { job: job.id, sha256: made.sha256, bytes, payload, isNamed: false, refused: null }
+    const isKept = await put(one)
+    const why = await name(job, one)
+    void flush()
+    return why ?? (isKept ? null : NOT_KEPT)
+  }
+
+  /** Enters what was taken when the page went before its entry was made. */
+  async function settle(job: Job): Promise<void> {
+    await start()
+    for (const one of held.value.filter(each => each.job === job.id && !each.isNamed))
+      if (job.state.photos.some(each => each.photo === one.payload.photo)) await put({ ...one, isNamed: true })
+      else await name(job, one)
+    void flush()
+  }
+
+  /** Its entry may still be on its way; where it was taken back, nobody asks for the file any more. */
+  async function lookAtStranger(one: HeldPhoto) {
+    const times = (await entryWaits(one)) ? 0 : (strangers.get(one.sha256) ?? 0) + 1
+    strangers.set(one.sha256, times)
+    if (times > 1) await drop(one)
+  }
+
+  const flush = () =>
+    (sending ??= sendAll().finally(() => {
+      sending = null
+    }))
+
+  async function sendAll(): Promise<void> {
+    clearTimeout(again)
+    let isLeft = false
+    for (const one of held.value.filter(each => each.isNamed && !each.refused)) {
+      try {
+        await $fetch(`/api/jobs/${one.job}/photos/${one.sha256}`, {
+          method: 'PUT',
+          body: new Blob([one.bytes], { type: 'image/jpeg' }),
+        })
+        failures = 0
+        await drop(one)
+      } catch (error) {
+        const { statusCode: status, data } = error as {
+          statusCode?: number
+          data?: { data?: { refusal?: { code: string } } }
+        }
+        isLeft = true
+        if (data?.data?.refusal?.code === 'picture.unnamed') {
+          await lookAtStranger(one)
+        } else if (isUnreached(error) || status === 401 || status === 429 || status! >= 500) break
+        else await put({ ...one, refused: sayWhy(error) })
+      }
+    }
+    if (isLeft) again = setTimeout(() => void flush(), pauseAfter(++failures, Math.random()))
+  }
+  useEventListener(window, 'online', () => void flush())
+
+  return { held, start, settle, take, urlOf, flush, find, drop }
+})
