@@ -1,18 +1,20 @@
 import { v7 as uuid } from 'uuid'
 import { sentenceOf } from '../core/refusal.ts'
 import { SUMS_BY_NAME } from '../core/sums/index.ts'
-import { planFor, type ShelfSheet } from '../core/sheet/index.ts'
+import { planFor, type Plan, type ShelfSheet } from '../core/sheet/index.ts'
 import type { SignedInPerson } from '../shared/answers.ts'
 import type { Database, Transaction } from '../server/db/client.ts'
 import { takeLabels } from '../server/db/labels.ts'
 import { append } from '../server/db/append.ts'
+import { keepPicture, sayArrived } from '../server/db/photos.ts'
 import { writeService } from '../server/db/services.ts'
 import { addPerson } from '../server/db/people.ts'
 import { changeSite } from '../server/db/site.ts'
 import { area, equipment, equipmentState, job } from '../server/db/schema.ts'
 import { librarySheets, shelveLibrary } from '../server/db/library.ts'
-import { SOUND } from './figures.ts'
+import { finderOf, seenBy, SOUND } from './figures.ts'
 import { wornFindings } from './findings.ts'
+import { findingShot, machineShot, type Shot } from './pictures.ts'
 import { Technician } from './technician.ts'
 import { SERVICES } from './services.ts'
 import { AREAS, FLEET, PEOPLE, sheetOf, SITE_NAME, type DemoMachine, type Overhaul } from './thornmere.ts'
@@ -56,16 +58,20 @@ async function overhaul(
   label: () => number,
 ): Promise<void> {
   const clock = workingClock(one.on)
+  const plan = planFor(sheet, machine.variants, SUMS_BY_NAME)
+  const shots = await shotsOf(plan, one)
   const worker = new Technician(
-    planFor(sheet, machine.variants, SUMS_BY_NAME),
+    plan,
     {
       ...wornFindings(one.wear, { fitter: fitter.id, lead: lead.id, held: lead.competences }, SOUND[sheet.id]),
+      shot: of => shots.get(JSON.stringify(of)),
       fact: (name, example) => (name === 'serial' ? serialOf(machine.tag, example) : example),
     },
     clock,
     label,
   )
   worker.open(machine.tag, one.complaint, one.signs)
+  worker.photograph(null)
   worker.workUntil(one.until, one.slips)
   if (!one.until) worker.sign('yes', one.cause)
   const id = clock.id()
@@ -92,6 +98,26 @@ async function overhaul(
     if (!answer.kept) throw new Error(`${machine.tag}, ${one.on}: ${sentenceOf(answer.refusal)}`)
     from = to
   }
+  const taken = new Set(worker.folded.state.photos.map(each => each.sha256))
+  for (const { sha256, file } of shots.values()) {
+    if (!taken.has(sha256)) continue
+    await keepPicture(db, sha256, file)
+    await sayArrived(db, id, sha256, fitter, clock.now())
+  }
+}
+
+/** The pictures that are taken in an overhaul, by what they are of. */
+async function shotsOf(plan: Plan, { wear, stood }: Overhaul): Promise<Map<string, Shot>> {
+  const seen = seenBy(finderOf(wear.figures ?? {}))
+  const shots = new Map<string, Shot>()
+  if (stood) shots.set(JSON.stringify(null), await machineShot(plan, stood))
+  for (const look of plan.looks.values())
+    for (const part of look.of) {
+      const [finding] = seen(part, look)
+      const of = { what: 'look', id: look.id, part }
+      if (finding) shots.set(JSON.stringify(of), await findingShot(plan, part, look.id, finding))
+    }
+  return shots
 }
 
 /** Loads Thornmere into an empty database, all or nothing; false when something is there already. */

@@ -43,7 +43,9 @@ import {
   type Mark,
   type OwedId,
   type MateAnswer,
+  type Noted,
   type Payloads,
+  type Photo,
   type Role,
   type Said,
   type Settle,
@@ -75,6 +77,8 @@ export interface Findings {
   choice: (ref: Ref) => Decision
   /** What is seen on a part at a look of the sheet; nothing where it is left out. */
   seen?: (ref: Ref, look: Look) => Finding[]
+  /** The picture that is taken of something, where one is. */
+  shot?: (of: Noted | null) => (Pick<Photo, 'sha256' | 'width' | 'height'> & { words: string }) | undefined
   /** What the machine says of itself; as the sheet writes it where it is left out. */
   fact?: (id: string, example: string) => string
   fitter: string
@@ -245,6 +249,15 @@ export class Technician {
       findings,
       ...(isPlaced ? { seenFrom: from } : {}),
     })
+    if (asked) this.photograph({ what: 'look', id: asked.id, part })
+  }
+
+  /** Takes a picture, where there is one to be taken. */
+  photograph(of: Noted | null): void {
+    const shot = this.findings.shot?.(of)
+    if (!shot) return
+    const { sha256, width, height, words } = shot
+    this.act('photo.added', { photo: this.clock.id(), sha256, width, height, words, ...(of ? { on: of } : {}) })
   }
 
   /** A mark as a careful fitter makes it: an angle at the top, a distance as the seal happens to sit. */

@@ -37,6 +37,8 @@ export interface Overhaul {
   wear: Wear
   until?: string
   cause?: string
+  /** What a picture of the machine shows, taken before anything came off. */
+  stood?: string
   /** Said otherwise than it should be, by step. */
   slips?: Record<string, Said>
 }
@@ -117,6 +119,7 @@ export const FLEET: DemoMachine[] = [
         on: '2026-11-16',
         complaint: 'Seal weeps since the last washing',
         signs: ['weeps'],
+        stood: 'Wet under the drive end, dry at the other',
         wear: { general: 0.5, checks: { 'bush-bore': 1.25, 'sleeve-journal': 0.7, 'journal-de': 0.85, 'float': 0.5 } },
         until: 'rotor-out',
       },

@@ -58,13 +58,16 @@ export async function sayArrived(
   jobId: string,
   sha256: string,
   by: SignedInPerson,
+  at = new Date().toISOString(),
 ): Promise<Appended | null> {
   const [said] = await db
     .select({ id: entry.id })
     .from(entry)
     .where(and(eq(entry.jobId, jobId), eq(entry.kind, 'photo.arrived'), sql`${entry.payload}->>'sha256' = ${sha256}`))
     .limit(1)
-  return said ? null : append(db, jobId, by, [ownEntry('photo.arrived', { sha256 }, new Date().toISOString())], OWN)
+  return said
+    ? null
+    : append(db, jobId, by, [ownEntry('photo.arrived', { sha256 }, at)], { ...OWN, at: one => one.madeAt })
 }
 
 /** Photographs of the overhauls before this one whose files are here, the newest first. */

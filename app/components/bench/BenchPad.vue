@@ -29,8 +29,8 @@ const on = computed(() => {
   return at ?? (bench.step && !bench.chosenFocus ? { what: 'step' as const, id: bench.step.id } : null)
 })
 
+providePadOn(on)
 const onKey = computed(() => (on.value ? `${on.value.what} ${on.value.id} ${on.value.part ?? ''}` : ''))
-const { isSettled } = useSettled()
 
 const pad = useTemplateRef<HTMLElement>('pad')
 // On a narrow screen the pad may lie out of sight of what was touched, and be empty until it has been fetched.
@@ -57,7 +57,6 @@ watch(
       ✕
     </el-button>
     <component :is="shown.is" :key="shown.key" v-bind="shown.turnedTo" />
-    <LazyPadPhotos v-if="isSettled" :key="`p ${onKey}`" :on="on" />
     <PadNotes v-if="on" :key="onKey" :on="on" />
   </section>
 </template>

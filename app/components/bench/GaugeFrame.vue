@@ -7,6 +7,7 @@ defineProps<{ title: string }>()
   <div class="gauge">
     <div class="reading">
       <h2>{{ title }}</h2>
+      <PadEvidence />
       <slot name="reading" />
     </div>
     <slot name="keys" />

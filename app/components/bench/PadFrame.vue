@@ -8,6 +8,7 @@ defineProps<{ title?: string; why?: string | null }>()
     <h2>
       <slot name="title">{{ title }}</slot>
     </h2>
+    <PadEvidence />
     <slot />
     <p v-if="why" class="why" role="alert">{{ why }}</p>
   </div>

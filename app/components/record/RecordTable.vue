@@ -31,6 +31,7 @@ const shares = computed(() => props.table.columns.reduce((sum, one) => sum + one
             <PhotoThumb
               v-if="cell.picture"
               class="picture"
+              :style="{ '--wide': cell.picture.width / cell.picture.height }"
               :photo="cell.picture"
               :shapes="cell.picture.shapes"
               :is-here="cell.picture.isHere"
@@ -58,6 +59,6 @@ const shares = computed(() => props.table.columns.reduce((sum, one) => sum + one
 
 <style scoped>
 .picture {
-  width: min(100%, 380px);
+  width: min(100%, 380px, calc(280px * var(--wide)));
 }
 </style>
