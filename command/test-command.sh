@@ -43,10 +43,17 @@ check "and leaves no database behind" test "$(sql postgres "select count(*) from
 sql postgres 'create database needler_e' >/dev/null
 check "nor touches one that was there, empty" refuses 'nothing was changed' ./needler restore "$WORK/cut.dump" --into needler_e
 check "which is still there" exists needler_e
-check "and can be restored into" says 'every ledger is without a gap' ./needler restore "$WORK/a.dump" --into needler_e
+check "and can be restored into" says 'every ledger is without a gap, every photograph' ./needler restore "$WORK/a.dump" --into needler_e
 check "restore refuses junk" refuses 'not a backup' ./needler restore "$WORK/junk" --into needler_c
 count() { sql "$1" "select md5(string_agg(row(id, job_id, seq, kind, payload, act, made_by, role, made_at, received_at)::text, '' order by id)) from entry"; }
 check "both ledgers are the same" test "$(count needler_a)" = "$(count needler_b)"
+photographs() { sql "$1" "select count(*), md5(string_agg(row(sha256, kept_sha256, whole, print, thumb)::text, '' order by sha256)) from picture_file"; }
+check "there are photographs in it" test "$(sql needler_b 'select count(*) > 5 from picture_file')" = t
+check "and they are the same" test "$(photographs needler_a)" = "$(photographs needler_b)"
+sql postgres 'create database needler_p template needler_b' >/dev/null
+sql needler_p "update picture_file set whole = set_byte(whole, 40, 1 - get_byte(whole, 40) % 2) where sha256 = (select min(sha256) from picture_file)" >/dev/null
+./needler backup "$WORK/p.dump" --database needler_p >/dev/null 2>&1
+check "a photograph that is another is not restored" refuses '1 photographs in it are missing or not what they were' ./needler restore "$WORK/p.dump" --into needler_q
 check "rebuild says what it did" says 'jobs projected anew' ./needler rebuild --database needler_b
 check "an unknown database is named" refuses 'no database needler_z' ./needler rebuild --database needler_z
 check "the ledger refuses an edit, by whoever" refuses 'only added to' sql needler_b "update entry set kind = 'x'"

@@ -34,6 +34,16 @@ async function load(file: string, into: string): Promise<void> {
   )
   if (gaps.length)
     throw new Plain(`${gaps.length} jobs in it have gaps in their ledger: the backup is damaged. Nothing was changed.`)
+  const lost = await withDatabase(ownerUrl(into), db =>
+    db.execute(sql`
+      select sha256 from picture_file where encode(sha256(whole), 'hex') <> kept_sha256
+      union select payload->>'sha256' from entry where kind = 'photo.arrived'
+      except select sha256 from picture_file where encode(sha256(whole), 'hex') = kept_sha256`),
+  )
+  if (lost.length)
+    throw new Plain(
+      `${lost.length} photographs in it are missing or not what they were: the backup is damaged. Nothing was changed.`,
+    )
 }
 
 async function checkEmpty(name: string): Promise<void> {
@@ -69,7 +79,7 @@ export default defineCommand({
       throw error
     }
     say(
-      `Restored ${contentsWords(into, await contentsOf(into))}; every ledger is without a gap. Serve it: ./needler serve${into === SITE ? '' : ` --database ${into}`}`,
+      `Restored ${contentsWords(into, await contentsOf(into))}; every ledger is without a gap, every photograph as it came. Serve it: ./needler serve${into === SITE ? '' : ` --database ${into}`}`,
     )
   },
 })

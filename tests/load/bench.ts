@@ -22,6 +22,7 @@ import { costOfAppends } from './ledger.ts'
 import { median, say } from './say.ts'
 import { firstLoadOf } from './first-load.ts'
 import { signedInPage } from './page.ts'
+import { benchWithPhotos } from './photos.ts'
 import { interactionOf64, shimsOutOf40, trialInTheWorker } from './sums.ts'
 import { SOUND } from '../../demo/figures.ts'
 
@@ -166,6 +167,7 @@ const server = await startServer()
 try {
   await appendRoundTrip(server.url)
   await firstLoad(server.url)
+  await withBrowser(browser => benchWithPhotos(browser, server.url, line))
   await crowd(server.url, line)
   await heavyWork(server.url, line)
   await loadFleet(process.env.NEEDLER_OWNER_URL!)
