@@ -1,6 +1,6 @@
 import type { Competence, Role, Said } from '../core/job/index.ts'
 import type { Variants } from '../core/sheet/index.ts'
-import { EXCHANGERS, GEAR_UNITS, REDUCERS } from './machines.ts'
+import { EXCHANGERS, GEAR_UNITS, REDUCERS, SEALS } from './machines.ts'
 import type { Wear } from './findings.ts'
 
 /** The Thornmere beet works: invented, like everyone and everything in it. */
@@ -63,6 +63,7 @@ export const FLEET: DemoMachine[] = [
   ...GEAR_UNITS,
   ...EXCHANGERS,
   ...REDUCERS,
+  ...SEALS,
   {
     tag: 'P-214A',
     name: 'Raw-juice pump',

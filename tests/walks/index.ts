@@ -3,6 +3,7 @@ import type { Read } from '../sheets.ts'
 import { M3 } from './m3.ts'
 import { M10 } from './m10.ts'
 import { M14 } from './m14.ts'
+import { M20 } from './m20.ts'
 import { M8 } from './m8.ts'
 
 /** A family gone through: its sheet, and what is read of a machine in good order. */
@@ -17,4 +18,5 @@ export const WALKS: Walk[] = [
   { sheet: 'm8-scraped-surface-exchanger', machine: 'Syrup crystalliser', figures: M8 },
   { sheet: 'm10-gear-unit', machine: 'Lime-kiln gear unit', figures: () => M10 },
   { sheet: 'm14-axially-split-pump', machine: 'Raw-juice pump', figures: () => M14 },
+  { sheet: 'm20-dual-seal', machine: 'Lime-milk seal', figures: () => M20 },
 ]
