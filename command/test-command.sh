@@ -61,12 +61,12 @@ check "and a deletion" refuses 'only added to' sql needler_b "delete from entry"
 check "the application's user is no superuser" test "$(sql postgres "select rolsuper or rolcreatedb or rolcreaterole from pg_roles where rolname = 'needler_app'")" = f
 
 # The site's own: from nothing to a machine that can be overhauled.
-serve() { PORT=38124 HOST=127.0.0.1 timeout -s TERM 900 ./needler serve >"$WORK/serve" 2>&1 & SERVING=$!; for _ in $(seq 1500); do grep -q 'Needler is at' "$WORK/serve" && return; sleep 0.2; done; return 1; }
+serve() { PORT=18124 HOST=127.0.0.1 timeout -s TERM 900 ./needler serve >"$WORK/serve" 2>&1 & SERVING=$!; for _ in $(seq 1500); do grep -q 'Needler is at' "$WORK/serve" && return; sleep 0.2; done; return 1; }
 check "an empty site is served" serve
 check "and says who may sign in, and what to do next" grep -q 'the PIN is' "$WORK/serve"
 check "by the command itself" grep -q './needler machine add' "$WORK/serve"
 check "a backup of an empty site is refused" refuses 'is empty' ./needler backup "$WORK/empty.dump"
-check "whoever started the database does not stop it under another" test "$(curl -s -o /dev/null -w '%{http_code}' http://127.0.0.1:38124/api/health)" = 200
+check "whoever started the database does not stop it under another" test "$(curl -s -o /dev/null -w '%{http_code}' http://127.0.0.1:18124/api/health)" = 200
 check "an area" says 'is in the yard' ./needler area add juice --name 'Juice end'
 check "a machine with an unknown area is refused" refuses 'There is no area' ./needler machine add P-1 --name Pump --area moon --sheet m14-axially-split-pump
 check "a machine with an unknown choice is refused" refuses 'is no choice of this sheet' ./needler machine add P-1 --name Pump --area juice --sheet m14-axially-split-pump --variants faces=wood
@@ -90,7 +90,7 @@ check "taken out" says 'is taken out' ./needler person out 'A. New'
 check "the last lead stays" refuses 'the only lead' ./needler person out 'First lead'
 check "listed" says 'A. New .*taken out' ./needler person list
 KEY_MADE=$(./needler key add sheets 2>/dev/null)
-ask() { curl -s -o /dev/null -w '%{http_code}' -X POST -H 'content-type: application/json' -H "authorization: Bearer $1" -d '{"pinionTeeth":22,"wheelTeeth":110}' http://127.0.0.1:38124/api/sums/gear-mesh; }
+ask() { curl -s -o /dev/null -w '%{http_code}' -X POST -H 'content-type: application/json' -H "authorization: Bearer $1" -d '{"pinionTeeth":22,"wheelTeeth":110}' http://127.0.0.1:18124/api/sums/gear-mesh; }
 check "a key opens the sums" test "$(ask "$KEY_MADE")" = 200
 check "and is listed" says 'sheets' ./needler key list
 check "and taken back" says 'taken back' ./needler key back sheets
@@ -98,7 +98,7 @@ check "and opens nothing any more" test "$(ask "$KEY_MADE")" = 401
 # The first real machine can be overhauled: its lead signs in and begins.
 first_step() {
   node --input-type=module - "$(grep -o 'the PIN is [0-9]*' "$WORK/serve" | grep -o '[0-9]*')" <<'JS'
-const url = 'http://127.0.0.1:38124'
+const url = 'http://127.0.0.1:18124'
 const send = (path, body, cookie) =>
   fetch(url + path, { method: 'POST', headers: { origin: url, 'content-type': 'application/json', cookie }, body: JSON.stringify(body) })
 const uuid = () => { const hex = Date.now().toString(16).padStart(12, '0') + '7000' + '8000' + Math.random().toString(16).slice(2, 14).padEnd(12, '0'); return hex.replace(/^(.{8})(.{4})(.{4})(.{4})(.{12})$/, '$1-$2-$3-$4-$5') }
@@ -128,24 +128,24 @@ declare -A SHELLS
 two() { NEEDLER_STATE="$TWO" PORT=$1 HOST=127.0.0.1 ./needler serve >"$WORK/two-$1" 2>&1 & SHELLS[$1]=$!; }
 up() { for _ in $(seq 400); do grep -q 'Needler is at' "$WORK/two-$1" && return; sleep 0.2; done; cat "$WORK/two-$1"; return 1; }
 down() { for _ in $(seq 50); do curl -s -o /dev/null "http://127.0.0.1:$1/api/health" || return 0; sleep 0.1; done; return 1; }
-two 38131; two 38132
-check "two first starts at once: one is up" up 38131
-check "and so is the other" up 38132
-check "and one of them made the first lead" test "$(cat "$WORK"/two-3813? | grep -c 'the PIN is')" = 1
-kill -HUP "${SHELLS[38132]}"
-check "a terminal that is closed stops it" down 38132
+two 18131; two 18132
+check "two first starts at once: one is up" up 18131
+check "and so is the other" up 18132
+check "and one of them made the first lead" test "$(cat "$WORK"/two-1813? | grep -c 'the PIN is')" = 1
+kill -HUP "${SHELLS[18132]}"
+check "a terminal that is closed stops it" down 18132
 PORT_BEFORE=$(cat "$TWO/cluster/port")
-kill -KILL "${SHELLS[38131]}"
-check "one that is killed takes its server along" down 38131
-two 38133
-check "and the next start takes over what it left" up 38133
+kill -KILL "${SHELLS[18131]}"
+check "one that is killed takes its server along" down 18131
+two 18133
+check "and the next start takes over what it left" up 18133
 check "on the port the database had" test "$(cat "$TWO/cluster/port")" = "$PORT_BEFORE"
 kill -KILL "$(head -n 1 "$TWO/cluster/data/postmaster.pid")"
 well() { for _ in $(seq 150); do curl -sf -o /dev/null "http://127.0.0.1:$1/api/health" && return 0; sleep 0.1; done; return 1; }
 sleep 1
-check "a database that is killed is started again, and the server goes on" well 38133
-kill -TERM "${SHELLS[38133]}"
-check "it stops" down 38133
+check "a database that is killed is started again, and the server goes on" well 18133
+kill -TERM "${SHELLS[18133]}"
+check "it stops" down 18133
 
 # An upgrade in place: a database with data in it, taken back to an older migration.
 sql postgres 'create database needler_up template needler_a' >/dev/null
@@ -166,15 +166,15 @@ openssl req -x509 -newkey rsa:2048 -nodes -days 2 -subj /CN=localhost -keyout "$
 check "https wants both files" refuses 'wants both' ./needler serve --cert "$WORK/cert.pem"
 check "a missing file is named" refuses 'cannot be read from' ./needler serve --cert "$WORK/none.pem" --key "$WORK/key.pem"
 check "what is no certificate is named" refuses 'do not go together' ./needler serve --cert "$WORK/junk" --key "$WORK/key.pem"
-PORT=38125 HOST=127.0.0.1 timeout -s TERM 900 ./needler serve --cert "$WORK/cert.pem" --key "$WORK/key.pem" >"$WORK/https" 2>&1 & SECURE=$!
+PORT=18125 HOST=127.0.0.1 timeout -s TERM 900 ./needler serve --cert "$WORK/cert.pem" --key "$WORK/key.pem" >"$WORK/https" 2>&1 & SECURE=$!
 for _ in $(seq 1500); do grep -q 'Needler is at' "$WORK/https" && break; sleep 0.2; done
 check "it is served over https" grep -q 'Needler is at https://' "$WORK/https"
-check "and answers there, with the worker that keeps the pages" test "$(curl -sk -o /dev/null -w '%{http_code}' https://127.0.0.1:38125/sw.js)" = 200
-check "and says that it is asked for so from then on" test "$(curl -sk -D - -o /dev/null https://127.0.0.1:38125/api/health | grep -ci strict-transport-security)" = 1
+check "and answers there, with the worker that keeps the pages" test "$(curl -sk -o /dev/null -w '%{http_code}' https://127.0.0.1:18125/sw.js)" = 200
+check "and says that it is asked for so from then on" test "$(curl -sk -D - -o /dev/null https://127.0.0.1:18125/api/health | grep -ci strict-transport-security)" = 1
 kill "$SECURE" 2>/dev/null; wait "$SECURE" 2>/dev/null
 
-node -e 'require("net").createServer().listen(+process.argv[1],"127.0.0.1")' 38123 & taken=$!; sleep 0.5
-check "a taken port is named" refuses 'Port 38123 is taken' env PORT=38123 ./needler serve
+node -e 'require("net").createServer().listen(+process.argv[1],"127.0.0.1")' 18123 & taken=$!; sleep 0.5
+check "a taken port is named" refuses 'Port 18123 is taken' env PORT=18123 ./needler serve
 kill $taken
 check "an unknown word is named" refuses 'There is no ./needler fly' ./needler fly
 check "every verb has its help" says 'USAGE' ./needler backup --help

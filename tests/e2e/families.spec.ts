@@ -232,3 +232,45 @@ test('reducer: a disc in line stops what would bury it, is put right, and nothin
   await doStep(page, { 'Gap at the joint, closed by hand': ['0.04'] })
   await expect(page.locator('[data-step=bolts-in]')).toBeVisible()
 })
+
+test.describe('dual seal', () => {
+  async function sealAt(page: Page, tag: string, step: string) {
+    await signIn(page)
+    await machineBy(librarySheet('m20-dual-seal'), tag, 'Seal of the tests', { faces: 'carbon', duty: 'plain' })
+    await jobAt(page, tag, step)
+  }
+  const card = (page: Page) => page.getByRole('region', { name: 'The step in view' })
+
+  test('is indexed before it is lifted, its ring read before it is let go, its faces looked at unwiped', async ({
+    page,
+  }) => {
+    await sealAt(page, 'S-971', 'index-turning')
+    await expect(pad(page)).toContainText('hole A of the collar')
+    await doStep(page)
+    await doStep(page)
+    await expect(page.locator('[data-step=face-off-out]')).toBeVisible()
+    await expect(card(page)).toContainText('held at 12')
+    await jobAt(page, 'S-971', 'read-faces')
+    await expect(pad(page)).toContainText('Turning face, outboard: look at it')
+    await page.locator('[data-code=coke]').click()
+    await page.locator('[data-grade="2"]').click()
+    await setDial(page, '4:30')
+    await page.locator('[data-test=add-finding]').click()
+    await page.locator('[data-test=keep-look]').click()
+    for (const part of ['Turning face, inboard', 'Sprung face, outboard', 'Sprung face, inboard', 'Sleeve']) {
+      await expect(pad(page)).toContainText(`${part}: look at it`)
+      await page.locator('[data-test=clean]').click()
+    }
+    await confirmStep(page)
+    await expect(page.locator('[data-step=clean]')).toBeVisible()
+  })
+
+  test('a face that has run in to another is named as it is taken for this one', async ({ page }) => {
+    await sealAt(page, 'S-972', 'seat-on-out')
+    await page.locator('[data-test=confirm]').click()
+    await takeWrong(page, 'Sprung face, outboard')
+    await expect(pad(page)).toContainText('on the other track both leak')
+    await doStep(page)
+    expect(await stepNow(page)).toBe('seat-on-in')
+  })
+})
