@@ -267,7 +267,7 @@ test.describe('dual seal', () => {
 
   test('a face that has run in to another is named as it is taken for this one', async ({ page }) => {
     await sealAt(page, 'S-972', 'seat-on-out')
-    await page.locator('[data-test=confirm]').click()
+    await expect(hand(page, 'Sprung face, outboard')).toBeVisible()
     await takeWrong(page, 'Sprung face, outboard')
     await expect(pad(page)).toContainText('on the other track both leak')
     await doStep(page)

@@ -145,7 +145,7 @@ export const M20_MISTAKES: Mistakes = {
     outAt(
       {
         what: 'Something lies under the outboard face',
-        at: 'seat-on-out',
+        at: 'pressed-out',
         stopped: 'sleeve-in',
         means: /lies outside its pocket/,
       },
