@@ -34,8 +34,8 @@ async function take({ raw }: UploadFile) {
     working.value -= 1
   }
 }
-const button = useTemplateRef<{ $el: HTMLElement }>('button')
-useKeys({ p: () => button.value?.$el.click() })
+const button = useTemplateRef<HTMLElement>('button')
+useKeys({ p: () => button.value?.click() })
 </script>
 
 <template>
@@ -84,7 +84,8 @@ useKeys({ p: () => button.value?.$el.click() })
       :show-file-list="false"
       :on-change="take"
     >
-      <el-button ref="button" text size="small" data-test="photograph">Photograph</el-button>
+      <!-- What surrounds it is the button, with its keys. -->
+      <span ref="button" class="words" data-test="photograph">Photograph</span>
     </el-upload>
     <LazyPhotoView v-if="shown" v-model="shown" :on="on" />
   </aside>
@@ -134,7 +135,12 @@ useKeys({ p: () => button.value?.$el.click() })
   right: 108px;
   top: 4px;
 }
-.add :deep(.el-button) {
+.add :deep(.el-upload) {
+  min-height: 40px;
+  padding: 0 11px;
+}
+.words {
   color: var(--blue-ink);
+  font: 600 17px/1.2 var(--heads);
 }
 </style>
