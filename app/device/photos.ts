@@ -6,6 +6,8 @@ export interface HeldPhoto {
   job: string
   sha256: string
   bytes: Uint8Array<ArrayBuffer>
+  /** By this device; ISO 8601 UTC. */
+  takenAt: string
   /** What its entry says; it is made again where the page went before it was. */
   payload: Payloads['photo.added']
   /** Whether its entry was made. */

@@ -16,9 +16,10 @@ const QUALITY = 0.84
  * Makes of a file of the camera what is kept of it, on this device, so that it can be named before the network is there.
  * The sum is worked out here: over plain http the browser offers none. Null where the browser cannot read it as a picture.
  */
-export async function takePicture(file: Blob): Promise<TakenPicture | null> {
-  const found = await createImageBitmap(file, { imageOrientation: 'from-image' }).catch(() => null)
-  if (!found) return null
+export const takePicture = (file: Blob): Promise<TakenPicture | null> => read(file).catch(() => null)
+
+async function read(file: Blob): Promise<TakenPicture | null> {
+  const found = await createImageBitmap(file, { imageOrientation: 'from-image' })
   const scale = Math.min(1, LONGEST_SIDE / Math.max(found.width, found.height))
   const [width, height] = [found.width, found.height].map(side => Math.max(1, Math.round(side * scale))) as [
     number,

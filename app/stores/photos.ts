@@ -1,15 +1,18 @@
 import { defineStore } from 'pinia'
 import { v7 as uuid } from 'uuid'
-import type { Noted } from '~~/core/job'
+import type { Noted, Refusal } from '~~/core/job'
 import type { PictureSizeName } from '~~/shared/pictures'
 import type { Job } from '~/bench/job'
+import { deviceClock } from '~/bench/clock'
 import { pauseAfter } from '~/bench/pauses'
-import { isUnreached } from '~/device/answers'
 import { dropPhoto, entryWaits, heldPhotos, keepPhoto, type HeldPhoto } from '~/device/photos'
 import { takePicture } from '~/device/pictures'
 
 const NO_PICTURE = 'This browser cannot read that as a picture. Take it with the camera, or save it as JPEG first.'
 const NOT_KEPT = 'This browser keeps nothing: the photograph goes with the page. Leave it open until it is sent.'
+
+/** The file itself is refused, whoever sends it and however often. */
+const FINAL = new Set([400, 413, 422])
 
 /** Photographs that lie on this device, from the camera until the server has them: one is sent after the other, and nothing else waits for them. */
 export const usePhotosStore = defineStore('photos', () => {
@@ -30,6 +33,7 @@ export const usePhotosStore = defineStore('photos', () => {
   async function drop(one: HeldPhoto) {
     held.value = held.value.filter(other => !isSame(one, other))
     await dropPhoto(one.job, one.sha256)
+    if (held.value.some(other => other.sha256 === one.sha256)) return
     const url = urls.get(one.sha256)
     urls.delete(one.sha256)
     if (url) URL.revokeObjectURL(url)
@@ -52,38 +56,59 @@ export const usePhotosStore = defineStore('photos', () => {
     return url
   }
 
-  /** Makes the entry of a photograph that lies here; the sentence that refuses it, or null. */
+  /** Cameras make large pictures, and two pads may ask for the same: one is taken in after the other. */
+  let turn: Promise<unknown> = Promise.resolve()
+  function inTurn<T>(act: () => Promise<T>): Promise<T> {
+    const mine = turn.then(act)
+    turn = mine.catch(() => {})
+    return mine
+  }
+
+  /** Makes the entry of a photograph that lies here. Refused, it stays here until somebody saves it or lets it go; the sentence, or null. */
   async function name(job: Job, one: HeldPhoto): Promise<string | null> {
-    const why = job.act({ kind: 'photo.added', payload: one.payload })
-    if (why) await drop(one)
-    else await put({ ...one, isNamed: true })
+    const why = job.state.photos.some(each => each.photo === one.payload.photo)
+      ? null
+      : job.act({ kind: 'photo.added', payload: one.payload })
+    await put({ ...one, isNamed: !why, refused: why })
     return why
   }
 
   /** Takes a file of the camera onto something: kept here first, then entered, then sent. The sentence that says why not, or null. */
-  async function take(job: Job, file: Blob, on: Noted | null): Promise<string | null> {
-    await start()
-    const made = await takePicture(file)
-    if (!made) return NO_PICTURE
-    const { bytes, ...picture } = made
-    const payload = { photo: uuid(), ...picture, ...(on ? { on } : {}) }
-    const before = find(job.id, made.sha256)
-    if (before) return job.act({ kind: 'photo.added', payload })
-    const one = { job: job.id, sha256: made.sha256, bytes, payload, isNamed: false, refused: null }
-    const isKept = await put(one)
-    const why = await name(job, one)
-    void flush()
-    return why ?? (isKept ? null : NOT_KEPT)
-  }
+  const take = (job: Job, file: Blob, on: Noted | null): Promise<string | null> =>
+    inTurn(async () => {
+      await start()
+      const made = await takePicture(file)
+      if (!made) return NO_PICTURE
+      const { bytes, ...picture } = made
+      const payload = { photo: uuid(), ...picture, ...(on ? { on } : {}) }
+      // The same picture lies here, or is in the job already: only what it is of is new.
+      if (find(job.id, made.sha256)?.isNamed || job.state.photos.some(one => one.sha256 === made.sha256)) {
+        const why = job.act({ kind: 'photo.added', payload })
+        void flush()
+        return why
+      }
+      const one = {
+        job: job.id,
+        sha256: made.sha256,
+        bytes,
+        takenAt: deviceClock.now(),
+        payload,
+        isNamed: false,
+        refused: null,
+      }
+      const isKept = await put(one)
+      const why = await name(job, one)
+      void flush()
+      return why ?? (isKept ? null : NOT_KEPT)
+    })
 
   /** Enters what was taken when the page went before its entry was made. */
-  async function settle(job: Job): Promise<void> {
-    await start()
-    for (const one of held.value.filter(each => each.job === job.id && !each.isNamed))
-      if (job.state.photos.some(each => each.photo === one.payload.photo)) await put({ ...one, isNamed: true })
-      else await name(job, one)
-    void flush()
-  }
+  const settle = (job: Job): Promise<void> =>
+    inTurn(async () => {
+      await start()
+      for (const one of held.value.filter(each => each.job === job.id && !each.isNamed)) await name(job, one)
+      void flush()
+    })
 
   /** Its entry may still be on its way; where it was taken back, nobody asks for the file any more. */
   async function lookAtStranger(one: HeldPhoto) {
@@ -97,30 +122,39 @@ export const usePhotosStore = defineStore('photos', () => {
       sending = null
     }))
 
+  /** The oldest that is entered and was not tried in this round; what is taken meanwhile is among them. */
+  const nextOf = (tried: ReadonlySet<string>) =>
+    held.value.find(one => one.isNamed && !one.refused && !tried.has(one.payload.photo))
+
+  /** Sends what lies here, and what could not be sent again after a while. */
   async function sendAll(): Promise<void> {
     clearTimeout(again)
-    let isLeft = false
-    for (const one of held.value.filter(each => each.isNamed && !each.refused)) {
-      try {
-        await $fetch(`/api/jobs/${one.job}/photos/${one.sha256}`, {
-          method: 'PUT',
-          body: new Blob([one.bytes], { type: 'image/jpeg' }),
-        })
-        failures = 0
-        await drop(one)
-      } catch (error) {
-        const { statusCode: status, data } = error as {
-          statusCode?: number
-          data?: { data?: { refusal?: { code: string } } }
-        }
-        isLeft = true
-        if (data?.data?.refusal?.code === 'picture.unnamed') {
-          await lookAtStranger(one)
-        } else if (isUnreached(error) || status === 401 || status === 429 || status! >= 500) break
-        else await put({ ...one, refused: sayWhy(error) })
-      }
+    const tried = new Set<string>()
+    for (let one = nextOf(tried); one; one = nextOf(tried)) {
+      tried.add(one.payload.photo)
+      if (!(await send(one))) break
     }
-    if (isLeft) again = setTimeout(() => void flush(), pauseAfter(++failures, Math.random()))
+    if (held.value.some(one => one.isNamed && !one.refused))
+      again = setTimeout(() => void flush(), pauseAfter(++failures, Math.random()))
+  }
+
+  /** Whether the next one may be tried: nobody was there, or whoever is signed in may not, and that is so for all of them. */
+  async function send(one: HeldPhoto): Promise<boolean> {
+    try {
+      await $fetch(`/api/jobs/${one.job}/photos/${one.sha256}`, {
+        method: 'PUT',
+        body: new Blob([one.bytes], { type: 'image/jpeg' }),
+      })
+      failures = 0
+      await drop(one)
+      return true
+    } catch (error) {
+      const { statusCode = 0, data } = error as { statusCode?: number; data?: { data?: { refusal?: Refusal } } }
+      if (data?.data?.refusal?.code === 'picture.unnamed') await lookAtStranger(one)
+      else if (FINAL.has(statusCode)) await put({ ...one, refused: sayWhy(error) })
+      else return false
+      return true
+    }
   }
   useEventListener(window, 'online', () => void flush())
 

@@ -29,7 +29,8 @@ const LEAST = 0.03
 
 /** What is drawn, ready to be put on a picture of that size: paths, and words with where they begin. */
 export interface DrawnOn {
-  thick: number
+  /** Drawn one over the other, light on dark, so that it is seen on any picture. */
+  layers: { colour: string; thick: number }[]
   letters: number
   paths: string[]
   words: { x: number; y: number; text: string }[]
@@ -61,7 +62,12 @@ export function drawnOn(shapes: readonly DrawnShape[], { width, height }: Pictur
   const words = shapes.flatMap(({ is, x, y, text = '' }) =>
     is === 'word' ? [{ x: round(x * width), y: round(y * height), text }] : [],
   )
-  return { thick: round(THICK * long), letters: round(LETTERS * long), paths, words }
+  const thick = round(THICK * long)
+  const layers = [
+    { colour: '#17211f', thick: round(thick * 1.9) },
+    { colour: '#ffd23f', thick },
+  ]
+  return { layers, letters: round(LETTERS * long), paths, words }
 }
 
 /** Whether a shape is large enough to be meant: a touch that did not move draws nothing. */
@@ -74,17 +80,14 @@ export function isMeant(
     : Math.hypot((toX - x) * width, (toY - y) * height) >= LEAST * Math.max(width, height)
 }
 
-/** The colours of what is drawn: light over dark, so that it is seen on any picture. */
-export const DRAWN = { over: '#ffd23f', under: '#17211f' } as const
-
 /** The arrows and circles of what was drawn as SVG, for paper; words are set by whoever prints. */
 export function drawnAsSvg(shapes: readonly DrawnShape[], size: PictureSize): string {
-  const { thick, paths } = drawnOn(shapes, size)
-  const line = (path: string, colour: string, width: number) =>
-    `<path d="${path}" fill="none" stroke="${colour}" stroke-width="${round(width)}"/>`
+  const { layers, paths } = drawnOn(shapes, size)
   return [
     `<svg viewBox="0 0 ${size.width} ${size.height}">`,
-    ...paths.flatMap(path => [line(path, DRAWN.under, thick * 1.9), line(path, DRAWN.over, thick)]),
+    ...paths.flatMap(path =>
+      layers.map(({ colour, thick }) => `<path d="${path}" fill="none" stroke="${colour}" stroke-width="${thick}"/>`),
+    ),
     '</svg>',
   ].join('')
 }

@@ -1,10 +1,1 @@
-export {
-  DRAWN,
-  drawnAsSvg,
-  drawnOn,
-  isMeant,
-  SHAPES,
-  type DrawnOn,
-  type DrawnShape,
-  type PictureSize,
-} from './drawn.ts'
+export { drawnAsSvg, drawnOn, isMeant, SHAPES, type DrawnOn, type DrawnShape, type PictureSize } from './drawn.ts'

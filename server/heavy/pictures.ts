@@ -20,8 +20,6 @@ export type PictureFault = 'kind' | 'large' | 'broken'
 export interface CleanPicture {
   /** SHA-256 of `whole`. */
   keptSha256: string
-  width: number
-  height: number
   whole: Uint8Array
   print: Uint8Array
   thumb: Uint8Array
@@ -63,8 +61,7 @@ export async function cleanPicture(bytes: Uint8Array): Promise<CleanPicture | Pi
     if (head.width * head.height > MOST_PIXELS) return 'large'
     const whole = isClean(bytes, head) ? bytes : bareJpeg(await smaller(bytes, LONGEST_SIDE, 84))!
     const [print, thumb] = [await smaller(whole, 1024, 76), await smaller(whole, 360, 72)]
-    const { width, height } = await sharp(whole).metadata()
-    return { keptSha256: sumOf(whole), width, height, whole, print, thumb }
+    return { keptSha256: sumOf(whole), whole, print, thumb }
   } catch {
     return 'broken'
   }

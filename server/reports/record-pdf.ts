@@ -1,5 +1,5 @@
 import { dialAsSvg } from '../../core/marks/index.ts'
-import { DRAWN, drawnAsSvg, drawnOn } from '../../core/photos/index.ts'
+import { drawnAsSvg, drawnOn } from '../../core/photos/index.ts'
 import { VERDICT_WORDS } from '../../core/verdict.ts'
 import dayjs from 'dayjs'
 import pdfmake from 'pdfmake'
@@ -71,7 +71,8 @@ function pictureOn({ sha256, width, height, shapes, isHere }: Pictured, pictures
   if (!isHere || !pictures.has(sha256)) return [{ text: 'Not arrived', bold: true }]
   const scale = Math.min(PICTURE_WIDE / width, PICTURE_HIGH / height)
   const size = { width: width * scale, height: height * scale }
-  const { letters, thick, words } = drawnOn(shapes, { width, height })
+  const { letters, layers, words } = drawnOn(shapes, { width, height })
+  const [under, over] = layers
   const fontSize = letters * scale
   // A word stands on its line, and is dark under light like the rest.
   const set = (one: (typeof words)[number], color: string, by: number): Content => ({
@@ -79,11 +80,11 @@ function pictureOn({ sha256, width, height, shapes, isHere }: Pictured, pictures
     relativePosition: { x: one.x * scale + by, y: one.y * scale + by - size.height - fontSize },
   })
   return [
-    { image: sha256, ...size },
+    { image: sha256, fit: [size.width, size.height] },
     ...(shapes.length
       ? [{ svg: drawnAsSvg(shapes, { width, height }), ...size, relativePosition: { x: 0, y: -size.height } }]
       : []),
-    ...words.flatMap(one => [set(one, DRAWN.under, (thick * scale) / 2), set(one, DRAWN.over, 0)]),
+    ...words.flatMap(one => [set(one, under!.colour, (over!.thick * scale) / 2), set(one, over!.colour, 0)]),
   ]
 }
 

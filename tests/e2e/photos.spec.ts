@@ -97,7 +97,7 @@ test('it is drawn on with arrow, circle and word; the record and its PDF show it
   await view.getByLabel('What is seen').fill('Heat checks all round')
   await view.locator('[data-test=keep-drawing]').click()
   await expect(view.locator('[data-test=keep-drawing]')).toHaveCount(0)
-  await expect(stage.locator('.over path')).toHaveCount(2)
+  await expect(stage.locator('g:last-child path')).toHaveCount(2)
   const drawn = (await ledger(page)).flatMap(one => (one.kind === 'photo.drawn' ? one.payload.shapes : []))
   expect(drawn.map(one => one.is)).toEqual(['arrow', 'circle', 'word'])
   expect(drawn[0]!.toX).toBeCloseTo(0.5, 1)
@@ -108,7 +108,7 @@ test('it is drawn on with arrow, circle and word; the record and its PDF show it
   await page.goto(`/bench/${id}/record`)
   const row = page.getByRole('row', { name: /Heat checks all round/ })
   await expect(row.locator('img')).toBeVisible()
-  await expect(row.locator('.over path')).toHaveCount(2)
+  await expect(row.locator('g:last-child path')).toHaveCount(2)
   await expect
     .poll(async () =>
       (await (await page.request.get(`/api/jobs/${id}/entries`)).json()).map((one: AnyEntry) => one.kind),

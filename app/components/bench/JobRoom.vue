@@ -60,17 +60,15 @@ const notes = () =>
   }))
 /** What is said under photographs. */
 const pictures = () =>
-  props.job.state.photos.flatMap(one => {
+  props.job.state.photos.map(one => {
     const words = lineOf(props.job.state, one)
     const name = one.on ? notedName(props.job.plan, one.on) : 'the job'
-    return [
-      {
-        key: `f${one.photo}`,
-        name: words ? `${words} (${name})` : `Photograph of ${name}`,
-        kind: 'photograph',
-        go: () => turnTo(one.on),
-      },
-    ]
+    return {
+      key: `f${one.photo}`,
+      name: words ? `${words} (${name})` : `Photograph of ${name}`,
+      kind: 'photograph',
+      go: () => turnTo(one.on),
+    }
   })
 watch(
   () => [props.job.plan, props.job.state.notes, props.job.state.photos, props.job.state.drawn],

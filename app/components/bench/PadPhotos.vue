@@ -8,7 +8,7 @@ const job = useJob()
 const may = useMay()
 const photos = usePhotosStore()
 const why = ref<string | null>(null)
-/** Pictures are made smaller one after the other. */
+/** So many are being taken in, one after the other. */
 const working = ref(0)
 const name = computed(() => (props.on ? inSentence(notedName(job.plan, props.on) ?? '') : 'the job'))
 const mine = computed(() =>
@@ -21,6 +21,8 @@ const mine = computed(() =>
   })),
 )
 const last = computed(() => job.about.photosLast.filter(one => isNotedOn(one.on, props.on)))
+/** Taken here, and refused as it was to be entered: it is nobody else's to find. */
+const stranded = computed(() => photos.held.filter(one => one.job === job.id && !one.isNamed && one.refused))
 const shown = ref<string | null>(null)
 const mayTake = computed(() => !job.isClosed && may('photo.added'))
 
@@ -29,7 +31,7 @@ async function take({ raw }: UploadFile) {
   if (!raw) return
   working.value += 1
   try {
-    why.value = await photos.take(job, raw, props.on)
+    why.value = (await photos.take(job, raw, props.on)) ?? why.value
   } finally {
     working.value -= 1
   }
@@ -45,7 +47,6 @@ useKeys({ p: () => button.value?.click() })
         v-for="{ one, shapes, words, isHere, refused } in mine"
         :key="one.photo"
         class="one"
-        :data-photo="one.sha256.slice(0, 12)"
         :aria-label="`Open the photograph${words ? `: ${words}` : ''}`"
         @click="shown = one.photo"
       >
@@ -75,6 +76,11 @@ useKeys({ p: () => button.value?.click() })
       </template>
     </div>
     <p v-if="why" class="why" role="alert">{{ why }} <el-button text @click="why = null">Close</el-button></p>
+    <p v-for="one in stranded" :key="one.sha256" class="why" role="alert">
+      A photograph of {{ siteTime(one.takenAt) }} lies on this tablet and could not be entered. {{ one.refused }}
+      <el-link :href="photos.urlOf(one.sha256, 'whole')" :download="`${one.sha256.slice(0, 12)}.jpg`">Save it</el-link>
+      <el-button text @click="photos.drop(one)">Let it go</el-button>
+    </p>
     <el-upload
       v-if="mayTake"
       class="add"

@@ -28,15 +28,7 @@ const drawing = computed(() => drawnOn(props.shapes, props.photo))
     />
     <span v-else class="away" :title="alt">Not arrived</span>
     <svg v-if="shapes.length" :viewBox="`0 0 ${photo.width} ${photo.height}`" aria-hidden="true">
-      <g
-        v-for="[layer, thick] in [
-          ['under', drawing.thick * 1.9],
-          ['over', drawing.thick],
-        ] as const"
-        :key="layer"
-        :class="layer"
-        :stroke-width="thick"
-      >
+      <g v-for="{ colour, thick } in drawing.layers" :key="colour" :stroke="colour" :stroke-width="thick">
         <path v-for="path in drawing.paths" :key="path" :d="path" />
         <text
           v-for="one in drawing.words"
@@ -44,6 +36,7 @@ const drawing = computed(() => drawnOn(props.shapes, props.photo))
           :x="one.x"
           :y="one.y"
           :font-size="drawing.letters"
+          :fill="colour"
         >
           {{ one.text }}
         </text>
@@ -77,22 +70,16 @@ svg {
   color: var(--ink);
   border: 2px dashed var(--steel-ink);
 }
-/* On any picture: light, on a dark edge. */
 path {
   fill: none;
-  stroke: #ffd23f;
   stroke-linecap: round;
 }
 text {
-  stroke: none;
   font-family: var(--words);
   font-weight: 600;
-  fill: #ffd23f;
 }
-.under path {
-  stroke: #17211f;
-}
-.under text {
-  stroke: #17211f;
+/* The letters themselves have no edge; what lies under them is one. */
+g:last-child text {
+  stroke: none;
 }
 </style>

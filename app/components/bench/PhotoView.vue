@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { drawnFor, hasArrived, lineOf, notedName, photosOn, type Noted } from '~~/core/job'
+import { drawnFor, hasArrived, isNotedOn, lineOf, notedName, photosOn, type Noted } from '~~/core/job'
 import { isMeant, type DrawnShape, type SHAPES } from '~~/core/photos'
 
 /** A photograph as large as the screen: drawn on with arrow, circle and word, and another beside it. */
@@ -11,7 +11,7 @@ const session = useSessionStore()
 const photos = usePhotosStore()
 const name = computed(() => (props.on ? (notedName(job.plan, props.on) ?? '') : 'The job'))
 
-/** Every photograph that may be looked at here: of this job, then of last time. */
+/** Every photograph of the same thing: of this job, then of last time. */
 const all = computed(() => [
   ...photosOn(job.state, props.on).map(one => ({
     ...{ id: one.photo, photo: one, shapes: drawnFor(job.state, one), words: lineOf(job.state, one) },
@@ -19,19 +19,16 @@ const all = computed(() => [
     taken: one,
     when: `${job.names.get(one.by) ?? ''}, ${siteTime(one.at)}`,
   })),
-  ...job.about.photosLast.map(one => ({
-    ...{ id: one.photo, photo: one, shapes: one.shapes, words: one.words ?? '', isHere: true, taken: null },
-    when: `Job ${one.job}, ${siteTime(one.takenAt)}`,
-    on: one.on,
-  })),
+  ...job.about.photosLast
+    .filter(one => isNotedOn(one.on, props.on))
+    .map(one => ({
+      ...{ id: one.photo, photo: one, shapes: one.shapes, words: one.words ?? '', isHere: true, taken: null },
+      when: `Job ${one.job}, ${siteTime(one.takenAt)}`,
+    })),
 ])
-const ofHere = computed(() => all.value.filter(one => one.taken || sameThing(one)))
-function sameThing(one: (typeof all.value)[number]) {
-  return 'on' in one && JSON.stringify(one.on ?? null) === JSON.stringify(props.on)
-}
 const shown = computed(() => all.value.find(one => one.id === open.value))
 const beside = ref<string | null>(null)
-const other = computed(() => ofHere.value.find(one => one.id === beside.value && one.id !== shown.value?.id))
+const other = computed(() => all.value.find(one => one.id === beside.value && one.id !== shown.value?.id))
 
 const mayDraw = computed(() => !!shown.value?.taken && !job.isClosed && may('photo.drawn'))
 const TOOLS = [
@@ -54,6 +51,12 @@ function leave() {
   line.value = null
   drawing.value = null
   why.value = null
+}
+
+/** What was drawn is not lost with the window. */
+function shut(done: () => void) {
+  if (isChanged.value) why.value = 'What you drew or wrote is not kept yet: keep it, or leave it.'
+  else done()
 }
 
 /** Where on the picture a finger is, in fractions of it. */
@@ -124,8 +127,8 @@ const refused = computed(() => shown.value?.taken && photos.find(job.id, shown.v
     :model-value="open !== null"
     fullscreen
     append-to-body
-    class="photo-view"
     :title="name"
+    :before-close="shut"
     @update:model-value="open = null"
   >
     <div v-if="shown" class="view">
@@ -182,9 +185,10 @@ const refused = computed(() => shown.value?.taken && photos.find(job.id, shown.v
           <el-button v-if="isChanged" type="primary" class="go" data-test="keep-drawing" @click="keep"
             >Keep it</el-button
           >
+          <el-button v-if="isChanged" data-test="leave-drawing" @click="leave">Leave it</el-button>
         </template>
         <el-select
-          v-if="ofHere.length > 1"
+          v-if="all.length > 1"
           v-model="beside"
           clearable
           class="beside"
@@ -192,7 +196,7 @@ const refused = computed(() => shown.value?.taken && photos.find(job.id, shown.v
           aria-label="Another beside it"
         >
           <el-option
-            v-for="one in ofHere.filter(each => each.id !== shown!.id)"
+            v-for="one in all.filter(each => each.id !== shown!.id)"
             :key="one.id"
             :value="one.id"
             :label="`${one.taken ? '' : 'Last time: '}${one.words || one.when}`"

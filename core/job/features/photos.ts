@@ -7,7 +7,7 @@ import { WRITERS } from '../ledger/roles.ts'
 import { by, section, type Cell } from '../ledger/section.ts'
 import { choice, list, optional, record, why, words, type Shaped } from '../ledger/shape.ts'
 import { stamped, type Stamp } from '../ledger/state.ts'
-import { notedName, notedShape, type Noted } from '../parts/noted.ts'
+import { isSameThing, notedName, notedShape, type Noted } from '../parts/noted.ts'
 import { drawnFor, hasArrived, lineOf, type Photo, type TakenPhoto } from '../parts/photos.ts'
 import { unknown } from './sense.ts'
 
@@ -40,9 +40,6 @@ const taking = {
   on: optional(notedShape),
   words: optional(words(200)),
 } as const
-
-const isSameThing = (one: Noted | undefined, other: Noted | undefined) =>
-  JSON.stringify([one?.what, one?.id, one?.part]) === JSON.stringify([other?.what, other?.id, other?.part])
 
 const onWords = (plan: Plan, on: Noted | undefined) => (on ? inSentence(notedName(plan, on) ?? on.id) : 'the job')
 

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { entryOf } from '../../../tests/pump.ts'
 import { librarySheet, worker } from '../../../tests/sheets.ts'
 import { entryWords, recordOf, refusalOf } from '../index.ts'
-import { NOTED, notedAt, notedName, settleOf } from './noted.ts'
+import { isNotedOn, NOTED, notedAt, notedName, settleOf } from './noted.ts'
 
 const one = worker(librarySheet('m14-axially-split-pump'))
 const IDS = {
@@ -32,6 +32,17 @@ describe('a note on something', () => {
     const refused = refusalOf(one.opened, one.folded, entryOf('note.written', { text: 'x', on }, { role: 'fitter' }))
     expect(refused?.code).toBe('sheet.unknown')
     expect(notedAt({ to: 'gate' })).toBeNull()
+  })
+  it('is of a part where it is of a look at it, and of nothing else, however it is written', () => {
+    const look = { part: IDS.part, id: IDS.look, what: 'look' } as const
+    expect(isNotedOn(look, { what: 'look', id: IDS.look, part: IDS.part })).toBe(true)
+    expect(isNotedOn(look, { what: 'part', id: IDS.part })).toBe(true)
+    expect(isNotedOn(look, { what: 'look', id: IDS.look, part: 'stationary-seat' })).toBe(false)
+    expect(isNotedOn(look, null)).toBe(false)
+    expect(isNotedOn(undefined, null)).toBe(true)
+    // Only a look is of a part beside what it is, and only of its own.
+    expect(notedName(one.plan, { what: 'step', id: IDS.step, part: IDS.part })).toBeUndefined()
+    expect(notedName(one.plan, { ...look, part: 'shaft' })).toBeUndefined()
   })
   it('stands on the record beside what it is on', () => {
     const note = one.act('note.written', { text: 'Dry at the back', on: { what: 'part', id: IDS.part } })

@@ -14,16 +14,16 @@ export interface Noted {
 /** The same as it stands in an entry. */
 export const notedShape = record({ what: choice(NOTED), id, part: optional(id) } as const)
 
-const looks = ({ looks: all = [] }: Plan['whole']) => all
-
 /** How what a note is on is called; undefined where the sheet has no such thing. What is left out of this machine has its name, too. */
 export function notedName({ whole, parts }: Plan, { what, id: of, part }: Noted): string | undefined {
   if (what === 'part') return parts.get(of)?.name
-  const lists = { step: whole.steps, reading: whole.checks, mate: whole.mates, joint: whole.joints, look: looks(whole) }
-  const title = lists[what].find(one => one.id === of)?.title
-  if (title === undefined || part === undefined) return title
-  const held = parts.get(part)
-  return held && `${held.name}: ${inSentence(title)}`
+  if (what === 'look') {
+    const look = whole.looks?.find(one => one.id === of)
+    if (!look || part === undefined) return look?.title
+    return look.of.includes(part) ? `${parts.get(part)!.name}: ${inSentence(look.title)}` : undefined
+  }
+  const lists = { step: whole.steps, reading: whole.checks, mate: whole.mates, joint: whole.joints }
+  return part === undefined ? lists[what].find(one => one.id === of)?.title : undefined
 }
 
 /** What a note would be on that is written at a pad; null where the pad is of nothing in particular. */
@@ -48,9 +48,13 @@ export function settleOf({ checks }: Plan, { what, id: of, part }: Noted): Settl
   return moment ? { to: 'reading', check: of, moment } : null
 }
 
+/** Whether both are the same thing; of looks, at the same part. */
+export const isSameThing = (one: Noted | undefined, other: Noted | undefined): boolean =>
+  one?.what === other?.what && one?.id === other?.id && one?.part === other?.part
+
 /** Whether something is on what is asked for, or on the job as a whole; what is of a look at a part is of that part, too. */
 export function isNotedOn(one: Noted | undefined, on: Noted | null): boolean {
   if (!one || !on) return !one && on === null
   if (one.what === 'look' && on.what === 'part') return one.part === on.id
-  return one.what === on.what && one.id === on.id && one.part === on.part
+  return isSameThing(one, on)
 }

@@ -4,6 +4,7 @@ import { isNotedOn, type Noted } from './noted.ts'
 
 /** A photograph of a job; its file is known by its SHA-256, and may still be on its way. */
 export interface Photo extends PictureSize {
+  /** Its own number. */
   photo: string
   sha256: string
   /** What it is of; the job as a whole where it is left out. */
