@@ -269,6 +269,21 @@ export const short = (
   does: bench => bench.does(at, { counts }),
 })
 
+/** What waits is gone on from as soon as it is begun. */
+export const hurried = (
+  what: string,
+  at: string,
+  says: RegExp,
+  { cautions = 1, variants }: { cautions?: 0 | 1; variants?: Mistake['variants'] } = {},
+): Mistake => ({
+  ...{ what, at, says, means: /to go/, stopped: at, noticed: AT_ONCE },
+  ...(variants ? { variants } : {}),
+  does: bench => {
+    if (cautions) bench.tries('caution.read', { step: at, caution: 0 })
+    bench.tries('wait.begun', { step: at }).tries('wait.ended', { step: at })
+  },
+})
+
 /** Something reads otherwise than it may, and the step is gone on from. */
 export const outAt = ({ what, at, stopped, means }: Told, read: Read): Mistake => ({
   ...{ what, at, stopped, means, says: /: Failed\./, noticed: AT_ONCE },

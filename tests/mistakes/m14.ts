@@ -11,6 +11,7 @@ import {
   startsLocked,
   strange,
   type Mistakes,
+  hurried,
 } from './bench.ts'
 
 export const M14_MISTAKES: Mistakes = {
@@ -109,19 +110,7 @@ export const M14_MISTAKES: Mistakes = {
       stopped: 'cap-pull-de',
       noticed: 'before: cover',
     },
-    {
-      what: 'The test pressure is let go before its ten minutes are over',
-      at: 'leak-test',
-      does: bench =>
-        bench
-          .tries('caution.read', { step: 'leak-test', caution: 0 })
-          .tries('wait.begun', { step: 'leak-test' })
-          .tries('wait.ended', { step: 'leak-test' }),
-      says: /case under the test pressure/,
-      means: /to go/,
-      stopped: 'leak-test',
-      noticed: AT_ONCE,
-    },
+    hurried('The test pressure is let go before its ten minutes are over', 'leak-test', /case under the test pressure/),
     {
       what: 'A bearing cap goes on turned round',
       at: 'cap-on-de',

@@ -10,6 +10,7 @@ import {
   stands,
   type Mistake,
   type Mistakes,
+  hurried,
 } from './bench.ts'
 
 /** A step is gone to before the one that had to be done first; what comes of that is said. */
@@ -173,19 +174,7 @@ export const M20_MISTAKES: Mistakes = {
       },
       { 'held-in': 0.2 },
     ),
-    {
-      what: 'The air is let down after a minute',
-      at: 'air-out',
-      does: bench =>
-        bench
-          .tries('caution.read', { step: 'air-out', caution: 0 })
-          .tries('wait.begun', { step: 'air-out' })
-          .tries('wait.ended', { step: 'air-out' }),
-      says: /outboard side under test air/,
-      means: /to go/,
-      stopped: 'air-out',
-      noticed: AT_ONCE,
-    },
+    hurried('The air is let down after a minute', 'air-out', /outboard side under test air/),
     goesBack({ what: 'A face that cracked goes back', at: 'read-faces', stopped: 'face-on-out', means: /./ }, [
       'faces',
       'face@out',

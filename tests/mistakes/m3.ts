@@ -10,6 +10,7 @@ import {
   stands,
   startsLocked,
   type Mistakes,
+  hurried,
 } from './bench.ts'
 
 const LARGE = { size: 'large' }
@@ -40,16 +41,10 @@ export const M3_MISTAKES: Mistakes = {
       stopped: 'top-on',
       noticed: AT_ONCE,
     },
-    {
-      what: 'The oil is read before it has found its level',
-      at: 'oil-in',
+    hurried('The oil is read before it has found its level', 'oil-in', /oil finding its level/, {
+      cautions: 0,
       variants: LARGE,
-      does: bench => bench.tries('wait.begun', { step: 'oil-in' }).tries('wait.ended', { step: 'oil-in' }),
-      says: /oil finding its level/,
-      means: /to go/,
-      stopped: 'oil-in',
-      noticed: AT_ONCE,
-    },
+    }),
     {
       what: 'The two discs are exchanged',
       at: 'first-on',

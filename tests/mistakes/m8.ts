@@ -11,6 +11,7 @@ import {
   strange,
   swapped,
   type Mistakes,
+  hurried,
 } from './bench.ts'
 
 const DOUBLE = { seal: 'double', body: 'two' }
@@ -29,19 +30,7 @@ export const M8_MISTAKES: Mistakes = {
       stopped: null,
       noticed: AT_ONCE,
     },
-    {
-      what: 'The vessel is opened while it is still warm',
-      at: 'emptied',
-      does: bench =>
-        bench
-          .tries('caution.read', { step: 'emptied', caution: 0 })
-          .tries('wait.begun', { step: 'emptied' })
-          .tries('wait.ended', { step: 'emptied' }),
-      says: /vessel and shaft coming to room temperature/,
-      means: /to go/,
-      stopped: 'emptied',
-      noticed: AT_ONCE,
-    },
+    hurried('The vessel is opened while it is still warm', 'emptied', /vessel and shaft coming to room temperature/),
     {
       what: 'A drive pin of the primary stands too low',
       at: 'pins-set',
