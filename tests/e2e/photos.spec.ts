@@ -28,8 +28,8 @@ async function sealAt(page: Page, tag: string) {
   await jobAt(page, tag, 'look-seal')
   await expect(page.locator('[data-test=photograph]')).toBeVisible()
 }
-const take = (page: Page, file: { name: string; mimeType: string; buffer: Buffer }) =>
-  page.locator('.photos input[type=file]').setInputFiles(file)
+const take = (page: Page, ...files: { name: string; mimeType: string; buffer: Buffer }[]) =>
+  page.locator('.photos input[type=file]').setInputFiles(files)
 
 test('a photograph taken without the network is there at once, outlives the page, and goes by itself later', async ({
   page,
@@ -55,13 +55,14 @@ test('a photograph taken without the network is there at once, outlives the page
   // Wholly without the network another is taken; then it is back.
   await expect(page.locator('[data-test=photograph]')).toBeVisible()
   await context.setOffline(true)
-  await take(page, await picture('#225588'))
-  await expect(strip(page).getByRole('button')).toHaveCount(2)
+  // Two at once, the way a gallery gives them.
+  await take(page, await picture('#225588', 'one.jpg'), await picture('#338844', 'other.jpg'))
+  await expect(strip(page).getByRole('button')).toHaveCount(3)
   await page.unroute('**/photos/*')
   await context.setOffline(false)
   await expect
     .poll(async () => (await ledger(page)).filter(one => one.kind === 'photo.arrived').length, { timeout: 60_000 })
-    .toBe(2)
+    .toBe(3)
   await expect(strip(page)).not.toContainText('Not arrived')
   await expect(strip(page).locator('img').first()).toHaveAttribute('src', /^\/api\/photos\//)
   // Upright, and without its owner.
@@ -95,6 +96,9 @@ test('it is drawn on with arrow, circle and word; the record and its PDF show it
   await view.getByLabel('The word').fill('blue rim')
   await stage.click({ position: { x: width * 0.3, y: height * 0.8 } })
   await view.getByLabel('What is seen').fill('Heat checks all round')
+  // The window does not take what was drawn along.
+  await page.keyboard.press('Escape')
+  await expect(view.getByRole('alert')).toContainText('not kept yet')
   await view.locator('[data-test=keep-drawing]').click()
   await expect(view.locator('[data-test=keep-drawing]')).toHaveCount(0)
   await expect(stage.locator('g:last-child path')).toHaveCount(2)
