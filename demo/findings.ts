@@ -2,6 +2,7 @@ import { finderOf, namesOf, placeOf, seenBy, type Figures } from './figures.ts'
 import { saidIn, type Cell } from '../core/job/index.ts'
 import type { Check, Moment, Ref } from '../core/sheet/index.ts'
 import type { AnySum } from '../core/sums/index.ts'
+import { UNITS } from '../core/quantity/index.ts'
 import type { Findings } from './technician.ts'
 
 /** How far through its allowance each check has got, 0 fresh to 1 at the limit; by check, else the general one. */
@@ -53,11 +54,12 @@ export function wornFindings(
         check.low && min !== undefined && (max === undefined || best - min > max - best) ? min : (max ?? min ?? best)
       const used = share(check, moment)
       const value = typeof said === 'number' ? said : best + (worst - best) * used
-      const step = 10 ** -check.decimals
+      // In the base unit, as the limits are; what is told apart on the gauge is in its own.
+      const step = UNITS[check.unit].factor * 10 ** -check.decimals
       const stationIndex = check.stations?.findIndex(one => one.name === place) ?? 0
       // Stations and planes lie on the good side, so that the worst of them is the wear asked for.
       const spread = ((stationIndex + (column === 'B' ? 1 : 0)) % 3) * step * Math.sign(best - worst)
-      const figure = round(value + spread + (attempt === 1 ? step * Math.sign(best - worst) : 0), check.decimals)
+      const figure = toStep(value + spread + (attempt === 1 ? step * Math.sign(best - worst) : 0), step)
       if (row.of === 'pair') return [0, figure]
       if (row.of === 'lift') return [round(figure / 2, 3), round(figure / 2 - figure, 3)]
       if (row.of === 'sweep')
@@ -76,4 +78,6 @@ export function exampleFigure({ example }: AnySum, cell: Cell, { sum }: Check): 
   return saidIn(example, cell, row) ?? ''
 }
 
+/** The nearest whole number of steps. */
+const toStep = (value: number, step: number) => Number((Math.round(value / step) * step).toPrecision(12))
 const round = (value: number, decimals: number) => Number(value.toFixed(decimals))

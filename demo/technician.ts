@@ -25,6 +25,7 @@ import {
   planIn,
   progressOf,
   proposalOf,
+  rankedCauses,
   proposalsOf,
   questionsAt,
   reportedSigns,
@@ -210,6 +211,7 @@ export class Technician {
     else if (at.to === 'mark') this.mark(at.mate)
     else if (at.to === 'look') this.look(at.part, at.look)
     else if (at.to === 'axis') this.choose(at.axis)
+    else if (at.to === 'cause') this.sayCause()
     else if (at.to === 'child') this.act('child.none', { part: at.part, why: 'Sound as it came out' })
     else if (at.to === 'decide') this.decideAll()
     else if (at.to === 'reading') this.measure(this.plan.checks.get(at.check)!, at.moment)
@@ -234,6 +236,14 @@ export class Technician {
     const proposed = proposalOf(this.plan, viewJob(this.plan, this.folded.state).results, axis)
     const { choice, why } = proposed ?? { choice: axis.choices[0]!.id, why: 'as usual' }
     this.act('variant.changed', { axis: id, choice, why }, axis.decided!.by ?? 'fitter')
+  }
+
+  /** What it failed of: what most of what was found speaks for. */
+  private sayCause(): void {
+    const { plan } = this
+    const { state } = this.folded
+    const [first] = rankedCauses({ plan, state, results: checkResults(plan, state) })
+    this.act('cause.said', first ? { cause: first.id } : { cause: 'not found', why: 'Every part is sound' })
   }
 
   /** Looks at a part, and says what is found on it. */

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { expect, it } from 'vitest'
-import { recordFileName, savedAs } from './file-names.ts'
+import { reportFileName, savedAs } from './file-names.ts'
 
 it.each([
   ['P-214B', 'record-P-214B-7.pdf'],
@@ -9,15 +9,15 @@ it.each([
   ['P-1"x', 'record-P-1-x-7.pdf'],
   ['..', 'record-7.pdf'],
   ['A/B\\C:D', 'record-A-B-C-D-7.pdf'],
-])('the record of %s is saved as %s', (tag, name) => expect(recordFileName(tag, 7)).toBe(name))
+])('the record of %s is saved as %s', (tag, name) => expect(reportFileName('record', tag, 7)).toBe(name))
 
 it('a part of a long record says which', () =>
-  expect(recordFileName('P-1', 7, { n: 2, of: 5 })).toBe('record-P-1-7-part-2-of-5.pdf'))
+  expect(reportFileName('record', 'P-1', 7, { n: 2, of: 5 })).toBe('record-P-1-7-part-2-of-5.pdf'))
 
 it('any tag makes a header that is one, and a name that leads to no other folder', () =>
   fc.assert(
     fc.property(fc.string({ unit: 'binary', maxLength: 40 }), tag => {
-      const name = recordFileName(tag.toWellFormed(), 7)
+      const name = reportFileName('record', tag.toWellFormed(), 7)
       expect(name).toMatch(/^record-.*\.pdf$/u)
       expect(name).not.toMatch(/[/\\"<>|:*?\p{C}]|\.\./u)
       const header = savedAs(name)

@@ -9,12 +9,16 @@ const inName = (words: string) =>
     .replace(/\.{2,}/g, '.')
     .replace(/^[.-]+|[.-]+$/g, '')
 
+/** What can be had of a job on paper: all of it, or what it failed of. */
+export const REPORTS = ['record', 'failure'] as const
+export type Report = (typeof REPORTS)[number]
+
 /**
- * The name of the file that a record is saved as.
+ * The name of the file that a report of a job is saved as.
  * @param part which part of it and of how many, where it is a long one
  */
-export const recordFileName = (tag: string, job: number, part?: { n: number; of: number }): string =>
-  ['record', inName(tag), String(job), ...(part && part.of > 1 ? [`part-${part.n}-of-${part.of}`] : [])]
+export const reportFileName = (report: Report, tag: string, job: number, part?: { n: number; of: number }): string =>
+  [report, inName(tag), String(job), ...(part && part.of > 1 ? [`part-${part.n}-of-${part.of}`] : [])]
     .filter(Boolean)
     .join('-') + '.pdf'
 

@@ -24,6 +24,7 @@ export type Acts = Merged<ActsOf<Any>>
 export type OwedKinds = Merged<OwesOf<Any>>
 export type Pads = Merged<PadsOf<Any>>
 export type Sections = Merged<SectionsOf<Any>>
+export type SectionName = keyof Sections
 
 const features = Object.values(ALL) as Feature[]
 

@@ -1,5 +1,15 @@
 export { withinTurn, fromOtherEnd, clockText, parseClock, parseDial, angleBetween } from './clock.ts'
 export { arcPath, dialAsSvg, hourPath, SMALL_DIAL } from './dial.ts'
+export {
+  datumPath,
+  dialHours,
+  drawnRings,
+  NUMBER_R,
+  POSITIONS_DIAL,
+  positionsAsSvg,
+  type DrawnRing,
+  type Position,
+} from './positions.ts'
 export { gearMesh, toothMeeting, type GearMesh, type ToothMeeting } from './gears.ts'
 export { chainMarks, marksMeet, missOf, type ChainedMarks, type MarkRule } from './chain.ts'
 export { turnFor, type Hand, type Sense } from './turning.ts'

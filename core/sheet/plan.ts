@@ -166,6 +166,7 @@ export function resolveSheet(shelf: ShelfSheet, chosen: Variants): Sheet {
     checks: cutOf(idsOf(checks), idsOf(sheet.checks)),
     looks: cutOf(idsOf(settled.looks ?? []), idsOf(sheet.looks ?? [])),
     mates: cutOf(idsOf(mates), idsOf(sheet.mates)),
+    complaints: cutOf(idsOf(settled.complaints ?? []), idsOf(sheet.complaints ?? [])),
     joints: cutOf(idsOf(joints), idsOf(sheet.joints)),
   }
   const loopNamed = new Map((sheet.loops ?? []).map(loop => [loop.id, loop]))
@@ -207,6 +208,18 @@ export function resolveSheet(shelf: ShelfSheet, chosen: Variants): Sheet {
       return of.length && stays(look.step, cut.steps) ? [{ ...look, of, ...gone }] : []
     }),
     complaints: settled.complaints?.map(one => ({ ...one, look: lookedAt(one.look, cut) })),
+    causes: settled.causes?.flatMap(cause => {
+      const signs = cause.signs.filter(
+        ({ check, look, reported, of }) =>
+          (check === undefined || stays(check, cut.checks)) &&
+          (look === undefined || stays(look, cut.looks)) &&
+          (reported === undefined || stays(reported, cut.complaints)) &&
+          (!of || of.some(ref => stays(ref, cut.refs))),
+      )
+      return signs.some(one => one.weighs > 0)
+        ? [{ ...cause, signs: signs.map(one => ({ ...one, of: one.of?.filter(ref => stays(ref, cut.refs)) })) }]
+        : []
+    }),
     loops: settled.loops?.map(loop => ({
       ...loop,
       steps: loop.steps.filter(id => stays(id, cut.steps)),

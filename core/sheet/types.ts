@@ -63,6 +63,41 @@ export interface Sheet {
   service: Service
   /** What is often reported of such a machine. */
   complaints?: Complaint[]
+  /** What such a machine fails of. */
+  causes?: FailureCause[]
+}
+
+/** Why such a machine fails: what speaks for it and against it is weighed, and a person says which it was. */
+export interface FailureCause {
+  id: Id
+  say: Words
+  /** What is done about it before the machine runs again. */
+  advice: Words
+  /** @minItems 1 */
+  signs: CauseSign[]
+  when?: When
+}
+
+/** Something that speaks for a cause: a complaint, what was read or answered, or what was found by eye; one of these. */
+export interface CauseSign {
+  /** A complaint that was reported as the job was opened. */
+  reported?: Id
+  check?: Id
+  /** The answers of the check that are meant. */
+  answers?: Words[]
+  /** The side of its limits on which the check has come near them, or out. */
+  side?: 'low' | 'high'
+  look?: Id
+  /** The findings of the look that are meant. */
+  codes?: Id[]
+  /** How bad they are at the least, from 1. */
+  grade?: 2 | 3
+  /** The parts of the look that are meant, where those are not all. */
+  of?: Ref[]
+  /** The check holds, or the look found nothing. */
+  clean?: boolean
+  /** How much it speaks for the cause; below nothing, against it. */
+  weighs: number
 }
 
 /** A sign that such a machine is sent in with: what is looked at first for it, and it is answered at the end. */
@@ -122,6 +157,7 @@ export interface ShelfSheet extends Pick<
   checks: (Unsettled & Pick<Check, 'kind'>)[]
   looks?: Unsettled[]
   complaints?: Unsettled[]
+  causes?: Unsettled[]
   joints: Unsettled[]
   steps: Unsettled[]
   loops?: Unsettled[]
@@ -151,6 +187,7 @@ export interface SheetFrame extends Pick<
   checks: Outline[]
   looks?: Outline[]
   complaints?: Outline[]
+  causes?: Outline[]
   joints: Outline[]
   steps: Outline[]
   loops?: Outline[]
@@ -199,6 +236,7 @@ export interface SheetSource extends Pick<
   })[]
   looks?: Each<Look>[]
   complaints?: Each<Complaint>[]
+  causes?: Each<FailureCause>[]
   joints: Each<Joint>[]
   steps: Each<Step>[]
   loops?: Each<Loop>[]
@@ -700,6 +738,8 @@ export interface Step {
    * off something, and it is asked what that was before the parts are decided.
    */
   found?: { ask: string; words: string[]; suspect?: string[] }
+  /** What it failed of is said here, of the sheet's causes. */
+  saysCause?: boolean
   /** Short facts that are read off the machine here, kept with it, and confirmed the next time. */
   keeps?: Fact[]
   /** Who may do it, where not everybody may. */

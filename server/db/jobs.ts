@@ -59,7 +59,7 @@ export async function jobWithLedger(db: Database, id: string): Promise<JobAnswer
 export async function recordWork(
   db: Database,
   { id }: JobRow,
-  how: Pick<RecordWork, 'lengths' | 'part'>,
+  how: Pick<RecordWork, 'report' | 'lengths' | 'part'>,
 ): Promise<RecordWork> {
   const { job: row, entries, people, equipment: machine } = (await jobWithLedger(db, id))!
   const { sheet: name, version, variants } = openingOf(entries)

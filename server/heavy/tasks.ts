@@ -1,7 +1,19 @@
-import { recordOf, recordParts, recordTables, type AnyEntry, type RecordTable } from '../../core/job/index.ts'
+import {
+  causeStep,
+  failureTables,
+  fold,
+  groupDials,
+  planIn,
+  recordOf,
+  recordParts,
+  recordTables,
+  type AnyEntry,
+  type RecordTable,
+} from '../../core/job/index.ts'
 import { sectionAsSvg, sectionOf } from '../../core/section/index.ts'
 import { planFor, type ShelfSheet, type Variants } from '../../core/sheet/index.ts'
 import { SUMS_BY_NAME } from '../../core/sums/index.ts'
+import type { Report } from '../../shared/file-names.ts'
 import { answerSum, type Answered } from '../../shared/sums.ts'
 import type { Fonts } from '../reports/fonts.ts'
 import { cleanPicture, type CleanPicture, type PictureFault } from './pictures.ts'
@@ -12,6 +24,7 @@ export type Tell = (share: number) => void
 
 /** Everything a record is made from. */
 export interface RecordWork {
+  report: Report
   sheet: ShelfSheet
   variants: Variants
   entries: AnyEntry[]
@@ -25,7 +38,7 @@ export interface RecordWork {
   part: number
 }
 
-/** A part of a record, or none where it has not so many. */
+/** A part of a report, or none where it has not so many; none at all where the job has no such report. */
 export interface MadeRecord {
   pdf: Uint8Array | null
   parts: number
@@ -40,15 +53,26 @@ function ofPart(tables: readonly RecordTable[], pictures: RecordWork['pictures']
 /** Work that takes long enough to hold everybody else up: what a worker thread can be asked for. */
 export const TASKS = {
   async record(given: RecordWork, fonts: Fonts, tell: Tell): Promise<MadeRecord> {
-    const { sheet, variants, entries, names, lengths, number, machine, part, pictures } = given
-    const plan = planFor(sheet, variants, SUMS_BY_NAME)
-    const record = recordOf(plan, entries, new Map(names), lengths)
-    const parts = recordParts(recordTables(record))
+    const { report, sheet, variants, entries, names, lengths, number, machine, part, pictures } = given
+    const opened = planFor(sheet, variants, SUMS_BY_NAME)
+    const state = fold(opened, entries)
+    const plan = planIn(opened, state)
+    const isFailure = report === 'failure'
+    if (isFailure && !causeStep(plan)) return { pdf: null, parts: 0 }
+    const record = recordOf(opened, entries, new Map(names), lengths, state)
+    const parts = recordParts(isFailure ? failureTables(record) : recordTables(record))
     const tables = parts[part - 1]
     if (!tables) return { pdf: null, parts: parts.length }
-    const drawing = part === 1 ? sectionAsSvg(sectionOf(plan, { width: 1080, height: 196 })) : undefined
+    const first = part === 1 && {
+      drawing: sectionAsSvg(sectionOf(opened, { width: 1080, height: 196 })),
+      dials: isFailure ? groupDials(plan, state) : [],
+    }
     const made = await recordPdf(
-      { record, tables, part, parts: parts.length, number, machine, pictures: ofPart(tables, pictures), drawing },
+      {
+        ...{ report, record, tables, part, parts: parts.length, number, machine },
+        pictures: ofPart(tables, pictures),
+        ...first,
+      },
       fonts,
       tell,
     )

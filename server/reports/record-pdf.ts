@@ -1,11 +1,12 @@
-import { dialAsSvg } from '../../core/marks/index.ts'
+import { dialAsSvg, dialHours, drawnRings, POSITIONS_DIAL, positionsAsSvg } from '../../core/marks/index.ts'
 import { drawnAsSvg, drawnOn } from '../../core/photos/index.ts'
 import { VERDICT_WORDS } from '../../core/verdict.ts'
 import dayjs from 'dayjs'
 import pdfmake from 'pdfmake'
 import { FONT_FILES, FONTS, runsOf, type Fonts } from './fonts.ts'
 import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces'
-import type { JobRecord, Pictured, RecordTable, Signed } from '../../core/job/index.ts'
+import type { GroupDial, JobRecord, Pictured, RecordTable, Signed } from '../../core/job/index.ts'
+import type { Report } from '../../shared/file-names.ts'
 
 export interface Machine {
   tag: string
@@ -14,6 +15,7 @@ export interface Machine {
 }
 
 export interface RecordSheet {
+  report: Report
   record: JobRecord
   /** The tables of this part of it. */
   tables: RecordTable[]
@@ -26,7 +28,12 @@ export interface RecordSheet {
   pictures: ReadonlyMap<string, Uint8Array>
   /** The machine in section, as SVG without words. */
   drawing?: string
+  /** Where on each group everything lay. */
+  dials?: GroupDial[]
 }
+
+/** What stands over each report, and in the name of its file. */
+const TITLES: Record<Report, string> = { record: 'Overhaul record', failure: 'Failure report' }
 
 /** The package's own files in memory; its types leave them out. */
 const { virtualfs } = pdfmake as unknown as { virtualfs: { writeFileSync: (name: string, bytes: Buffer) => void } }
@@ -167,6 +174,53 @@ function tablesOf(tables: readonly RecordTable[], pictures: RecordSheet['picture
   return [...blocks.slice(0, -2), { unbreakable: true, stack: blocks.slice(-2) }]
 }
 
+/** How wide a large clock is on paper, points; what lies on it is told beside it. */
+const DIAL_WIDE = 230
+
+/** A large clock with its hours and numbers. */
+function clockOf(rings: Parameters<typeof positionsAsSvg>[0]): Content[] {
+  const scale = DIAL_WIDE / POSITIONS_DIAL
+  // A figure is a little more than half as wide as it is high, and stands in the middle of its place.
+  const figure = (n: number, x: number, y: number, fontSize: number): Content => ({
+    ...{ text: String(n), fontSize, bold: true },
+    relativePosition: {
+      x: x * scale - String(n).length * fontSize * 0.29,
+      y: y * scale - DIAL_WIDE - fontSize * 0.62,
+    },
+  })
+  return [
+    { svg: positionsAsSvg(rings), width: DIAL_WIDE, height: DIAL_WIDE },
+    ...dialHours.map(({ hour, x, y }) => figure(hour, x, y, 9)),
+    ...drawnRings(rings).flatMap(ring => ring.numbers.map(({ n, x, y }) => figure(n, x, y, 7))),
+  ]
+}
+
+/** The clock of a group with all that lies on it, and beside it what each number is. */
+const dialOf = ({ name, told, rings, placed }: GroupDial): Content => ({
+  unbreakable: placed.length < 24,
+  stack: [
+    { text: runsOf(name), style: 'heading' },
+    { text: runsOf(told), margin: [0, 0, 0, 4] },
+    {
+      columnGap: 14,
+      columns: [
+        { width: DIAL_WIDE, stack: clockOf(rings.map(one => one.positions)) },
+        {
+          layout: 'more',
+          table: {
+            widths: [16, 54, '*'],
+            body: placed.map(({ n, part, what, at }) => [
+              { text: String(n), bold: true },
+              { text: runsOf(at, 'Figures'), fontSize: 8 },
+              { stack: [{ text: runsOf(part) }, { text: runsOf(what), fontSize: 7.5, color: '#44504d' }] },
+            ]),
+          },
+        },
+      ],
+    },
+  ],
+})
+
 /** “, part 2 of 5”, where there are several. */
 const partWords = ({ part, parts }: RecordSheet) => (parts > 1 ? `, part ${part} of ${parts}` : '')
 
@@ -176,7 +230,7 @@ function contents(sheet: RecordSheet): Content[] {
   return [
     { text: runsOf(`${machine.tag}  ${machine.name}`), fontSize: 18, bold: true },
     {
-      text: runsOf(`Overhaul record, job ${number}${partWords(sheet)}. ${record.title}. ${machine.line}.`),
+      text: runsOf(`${TITLES[sheet.report]}, job ${number}${partWords(sheet)}. ${record.title}. ${machine.line}.`),
       margin: [0, 2, 0, 2],
     },
     {
@@ -202,6 +256,7 @@ function contents(sheet: RecordSheet): Content[] {
           color: '#a3262a',
         },
     ...(drawing ? [{ svg: drawing, width: 523, margin: [0, 10, 0, 0] } satisfies Content] : []),
+    ...(sheet.dials ?? []).map(dialOf),
     ...tablesOf(tables, sheet.pictures),
   ]
 }
@@ -225,7 +280,7 @@ export async function recordPdf(
     pageSize: 'A4',
     pageMargins: [36, 40, 36, 44],
     info: {
-      title: `Record ${sheet.machine.tag}, job ${sheet.number}${partWords(sheet)}`,
+      title: `${TITLES[sheet.report]} ${sheet.machine.tag}, job ${sheet.number}${partWords(sheet)}`,
       producer: 'Needler',
       creator: 'Needler',
     },

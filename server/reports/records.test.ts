@@ -22,6 +22,7 @@ async function pdfOf(
 ) {
   const pdf = await recordPdf(
     {
+      report: 'record',
       record,
       tables,
       part: 1,
@@ -151,7 +152,7 @@ it('has the machine in section on its first page, and no word less for it', asyn
   const record = recordOf(one.plan, one.folded.entries, new Map())
   const { plan } = one
   const given = {
-    ...{ record, tables: recordTables(record), part: 1, parts: 1, number: 7 },
+    ...{ report: 'record' as const, record, tables: recordTables(record), part: 1, parts: 1, number: 7 },
     machine: { tag: 'T-1', name: 'Test', line: 'Line 1' },
     pictures: new Map(),
   }

@@ -491,6 +491,22 @@ describe('the record', () => {
     ])
       expect(text).toContain(words)
   })
+  it('has a failure report beside it where it was asked what it failed of, and says so where it was not', async () => {
+    const past = async (tag: string) =>
+      ((await (await fitter.get(`/api/machines/${tag}`)).json()) as { past: { id: string }[] }).past
+    const seal = (await past('S-231'))[0]!.id
+    const answer = await fitter.get(`/api/jobs/${seal}/failure.pdf`)
+    expect(answer.headers.get('content-disposition')).toContain('failure-S-231')
+    const { extractText } = await import('unpdf')
+    const { text } = await extractText(new Uint8Array(await answer.arrayBuffer()), { mergePages: true })
+    for (const words of ['Failure report', 'Hole A of the collar stands at 12', 'It was: solids', '4:30 round']) {
+      expect(text.replace(/\s+/g, ' ')).toContain(words)
+    }
+    const none = await fitter.get(`/api/jobs/${(await past('P-214B'))[0]!.id}/failure.pdf`)
+    expect(none.status).toBe(404)
+    expect(((await none.json()) as { message: string }).message).toContain('no failure report')
+    expect((await fitter.get(`/api/jobs/${seal}/failure.pdf?part=9`)).status).toBe(404)
+  })
   it('tells how far it is to who listens, and ends with the same file', async () => {
     const machine = (await (await fitter.get('/api/machines/P-214B')).json()) as { past: { id: string }[] }
     const path = `/api/jobs/${machine.past[0]!.id}/record.pdf`

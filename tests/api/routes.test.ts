@@ -42,6 +42,7 @@ const TABLE: Record<string, 'open' | readonly Role[]> = {
   'GET /api/jobs/[id]/stream': ROLES,
   'GET /api/jobs/[id]/worked': ROLES,
   'GET /api/jobs/[id]/record.pdf': ROLES,
+  'GET /api/jobs/[id]/failure.pdf': ROLES,
   'POST /api/labels': ['fitter', 'lead'],
   'GET /api/sums': ROLES,
   'POST /api/sums/[name]': ROLES,

@@ -13,6 +13,7 @@ import {
   stepNow,
   takeInHand,
 } from './hands.ts'
+import type { AnyEntry } from '../../core/job/index.ts'
 import { librarySheet } from '../sheets.ts'
 import { machineBy } from './shelf.ts'
 
@@ -272,5 +273,52 @@ test.describe('dual seal', () => {
     await expect(pad(page)).toContainText('on the other track both leak')
     await doStep(page)
     expect(await stepNow(page)).toBe('seat-on-in')
+  })
+
+  test('what it failed of is said from what was found; the report has it with every hour from the datum', async ({
+    page,
+  }) => {
+    await sealAt(page, 'S-973', 'decide-purpose')
+    await pad(page).getByText('To learn why it failed').click()
+    await pad(page).getByRole('textbox', { name: 'Why' }).fill('It leaked twice this year')
+    await page.locator('[data-test=decide-axis]').click()
+    await jobAt(page, 'S-973', 'read-faces')
+    await page.locator('[data-code=coke]').click()
+    await page.locator('[data-grade="2"]').click()
+    await setDial(page, '4:30')
+    await page.locator('[data-test=add-finding]').click()
+    await page.locator('[data-test=keep-look]').click()
+    await jobAt(page, 'S-973', 'say-cause')
+    // What nothing was found of is not taken for it without a word, and neither is nothing at all.
+    const causes = pad(page).getByRole('radio')
+    await expect(causes).toHaveCount(3)
+    await expect(pad(page)).toContainText('Coked or crusted, a hard rim behind it')
+    await expect(card(page).locator('[data-test=done]')).toBeDisabled()
+    await pad(page).getByText('Not found').click()
+    await page.locator('[data-test=say-cause]').click()
+    await expect(pad(page).getByRole('alert')).toContainText('ruled out')
+    await pad(page).getByRole('combobox').click()
+    await page.getByRole('option', { name: 'The rings have set with age' }).click()
+    await page.locator('[data-test=say-cause]').click()
+    await expect(pad(page).getByRole('alert')).toContainText('More that was found speaks for')
+    await pad(page).getByText('Solids or crystals came between the faces').click()
+    await page.locator('[data-test=say-cause]').click()
+    await expect(page.locator('[data-test=cause-said]')).toContainText('solids or crystals')
+    const id = page.url().split('/').at(-1)!
+    await page.getByRole('link', { name: 'Read the failure report' }).click()
+    const dial = page.getByRole('region', { name: 'Turning group' })
+    await expect(dial).toContainText('Hole A of the collar stands at 12')
+    await expect(dial.getByRole('listitem').filter({ hasText: 'Coked or crusted' })).toContainText('4:30')
+    await expect(page.getByRole('row', { name: /It was: solids/ })).toContainText('a hard rim behind it')
+    await expect
+      .poll(async () =>
+        (await (await page.request.get(`/api/jobs/${id}/entries`)).json()).map((one: AnyEntry) => one.kind),
+      )
+      .toContain('cause.said')
+    const pdf = await (await page.request.get(`/api/jobs/${id}/failure.pdf`)).body()
+    const { getDocumentProxy, extractText } = await import('unpdf')
+    const { text } = await extractText(await getDocumentProxy(new Uint8Array(pdf)), { mergePages: true })
+    for (const words of ['Failure report', 'Hole A of the collar stands at 12', '4:30', 'It was: solids or crystals'])
+      expect(text.replace(/\s+/g, ' ')).toContain(words)
   })
 })

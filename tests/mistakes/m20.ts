@@ -172,7 +172,7 @@ export const M20_MISTAKES: Mistakes = {
         stopped: 'labelled',
         means: /lets it through/,
       },
-      { 'held-in': 0.2 },
+      { 'held-in': 0.02 },
     ),
     hurried('The air is let down after a minute', 'air-out', /outboard side under test air/),
     goesBack({ what: 'A face that cracked goes back', at: 'read-faces', stopped: 'face-on-out', means: /./ }, [

@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import type { RecordAnswer, WorkProgress } from '~~/shared/answers'
-import { recordFileName } from '~~/shared/file-names'
+import { reportFileName, type Report } from '~~/shared/file-names'
 import { askLong } from '~/device/long'
 
-/** The record as a file, or as several where it is long: how far it is while it is made, and a way to leave it. */
-const props = defineProps<{ path: string; tag: string; job: number }>()
+/** A report of a job as a file, or as several where it is long: how far it is while it is made, and a way to leave it. */
+const props = defineProps<{ report: Report; job: { id: string; number: number }; tag: string }>()
+const { system } = useDisplay()
 const now = ref<WorkProgress | null>(null)
 const part = ref({ n: 1, of: 1 })
 const why = ref<string | null>(null)
@@ -23,7 +24,7 @@ function save(base64: string) {
   const url = URL.createObjectURL(new Blob([bytes], { type: 'application/pdf' }))
   const link = Object.assign(document.createElement('a'), {
     href: url,
-    download: recordFileName(props.tag, props.job, part.value),
+    download: reportFileName(props.report, props.tag, props.job.number, part.value),
   })
   link.click()
   setTimeout(() => URL.revokeObjectURL(url), 10_000)
@@ -37,7 +38,8 @@ async function make() {
   try {
     for (let n = 1; n <= part.value.of; n++) {
       part.value = { n, of: part.value.of }
-      const made = await askLong<RecordAnswer>(`${props.path}&part=${n}`, to => (now.value = to), stop.signal)
+      const path = `/api/jobs/${props.job.id}/${props.report}.pdf?lengths=${system.value}&part=${n}`
+      const made = await askLong<RecordAnswer>(path, to => (now.value = to), stop.signal)
       part.value = { n, of: made.parts }
       save(made.pdf)
     }

@@ -1,5 +1,6 @@
 import * as cautions from './cautions.ts'
 import * as children from './children.ts'
+import * as causes from './causes.ts'
 import * as choices from './choices.ts'
 import * as corrections from './corrections.ts'
 import * as evidence from './evidence.ts'
@@ -44,6 +45,7 @@ export const FEATURES = {
   steps,
   waits,
   choices,
+  causes,
   rounds,
   troubles,
   origins,

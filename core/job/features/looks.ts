@@ -4,7 +4,7 @@ import { VERDICTS } from '../../verdict.ts'
 import type { ActKind } from '../ledger/act.ts'
 import { owedKind } from '../ledger/feature.ts'
 import { refusalsAbout, type Refusal } from '../../refusal.ts'
-import { partState } from '../ledger/part.ts'
+import { changedAt, partState } from '../ledger/part.ts'
 import { HANDS } from '../ledger/roles.ts'
 import { by, section, text } from '../ledger/section.ts'
 import { hadSeen, settled, type Contested } from '../ledger/seen.ts'
@@ -111,14 +111,19 @@ const looked: ActKind<PartLooked> = {
     if (!asked) return []
     const gone = asked.gone === undefined ? undefined : at.plan.steps.get(asked.gone)
     const after = gone && at.state.steps.get(gone.id)
+    // What has come back from rework since is looked at as it is now.
+    const isGone = after && !after.skipped && changedAt(at.state, [part]) < after.n
     return [
-      ...(after && !after.skipped ? [refusals.gone({ part: partName(at.plan, part), step: gone.title })] : []),
+      ...(isGone ? [refusals.gone({ part: partName(at.plan, part), step: gone.title })] : []),
       ...outOfReach(at, asked.step),
     ]
   },
   apply: (state, entry, plan) => {
     const { part, look } = entry.payload
     const key = lookKey(part, look ?? entry.id)
+    const before = state.looks.get(key)
+    // Of the part as it came off: it stays what was found, whatever is seen of it once it is back from rework.
+    if (before && before.n < changedAt(state, [part])) state.pastLooks.push(before)
     state.looks.set(key, settled(state.looks.get(key), stamped(entry, state, entry.payload), entry, isWorse(plan)))
   },
   words: (plan, payload) => `${partName(plan, payload.part)}: ${lookedText(plan, payload)}`,
@@ -198,6 +203,8 @@ const found: Source = ({ plan, state }) =>
 export const slice = () => ({
   /** What was seen, by part and look; see `lookKey`. */
   looks: new Map<string, Contested<Looked>>(),
+  /** What was seen of parts before they were renewed or reworked, and has been looked at again since; the oldest first. */
+  pastLooks: [] as Contested<Looked>[],
 })
 export const acts = { 'part.looked': looked }
 export const owes = {
@@ -228,7 +235,7 @@ export const sections = {
     title: 'Looked at',
     in: 'work',
     rows: ({ plan, state, by: signed, unseen }) =>
-      [...state.looks.values()].map(one => ({
+      [...state.pastLooks, ...state.looks.values()].map(one => ({
         part: partTitle(plan, one),
         verdict: verdictOfLooked(plan, one),
         found: one.findings.length ? one.findings.map(each => findingText(plan, one, each)) : ['Clean, nothing found'],

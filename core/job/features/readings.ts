@@ -342,6 +342,7 @@ export const sections = {
     rows: ({ results, system, who, by: signed }) =>
       [...results.values()].filter(isRead).map(result => ({
         title: result.check.title,
+        at: result.moment,
         moment: `${MOMENT_WORDS[result.moment]}${result.check.evidence ? ', evidence' : ''}`,
         value: showValue(result.check, result, system),
         limits: showLimits(result.check, system),

@@ -119,6 +119,15 @@ export const looksAt = (state: JobState, ref: Ref): Contested<Looked>[] => {
   return [...state.looks.values()].filter(one => one.part === ref && one.n > changed)
 }
 
+/** What was found first, look by look, as parts came off: what was seen of them after rework or renewal says nothing of that. */
+export function foundOff({ pastLooks, looks }: Pick<JobState, 'pastLooks' | 'looks'>): Contested<Looked>[] {
+  const seen = new Set<string>()
+  return [...pastLooks, ...looks.values()].filter(({ part, look, entry }) => {
+    const key = lookKey(part, look ?? entry)
+    return !seen.has(key) && Boolean(seen.add(key))
+  })
+}
+
 /** What stands of a look of the sheet at a part as it is now; undefined where nobody has looked at it yet. */
 export function standingLook(state: JobState, look: string, ref: Ref): Contested<Looked> | undefined {
   const looked = state.looks.get(lookKey(ref, look))

@@ -1,4 +1,4 @@
-import { SECTIONS } from '../kinds.ts'
+import { SECTIONS, type SectionName } from '../kinds.ts'
 import { RECORD_PARTS, type Cell, type Section } from '../ledger/section.ts'
 import type { JobRecord } from './record.ts'
 
@@ -9,17 +9,21 @@ export interface RecordTable {
   rows: Cell[][]
 }
 
-const TABLES = RECORD_PARTS.flatMap(part =>
-  Object.entries(SECTIONS as Record<string, Section<unknown>>).filter(([, section]) => section.in === part),
-)
+const ALL = Object.keys(SECTIONS) as SectionName[]
+const TABLES = RECORD_PARTS.flatMap(part => ALL.filter(name => SECTIONS[name].in === part))
 
-/** The tables of a record, those that have rows, as screen and PDF show them. */
-export const recordTables = (record: JobRecord): RecordTable[] =>
-  TABLES.map(([name, { title, columns }]) => ({
-    title,
-    columns: columns.map(({ head, width }) => ({ head, width })),
-    rows: (record[name as keyof typeof SECTIONS] as unknown[]).map(row => columns.map(column => column.cell(row))),
-  })).filter(one => one.rows.length)
+/** The tables of a record, or those of some sections of it, those that have rows, as screen and PDF show them. */
+export const recordTables = (record: JobRecord, of: readonly SectionName[] = TABLES): RecordTable[] =>
+  of
+    .map(name => {
+      const { title, columns } = SECTIONS[name] as Section<unknown>
+      return {
+        title,
+        columns: columns.map(({ head, width }) => ({ head, width })),
+        rows: (record[name] as unknown[]).map(row => columns.map(column => column.cell(row))),
+      }
+    })
+    .filter(one => one.rows.length)
 
 /** How much one part of a long record holds: letters, with so many for every row. A part takes some seconds to print. */
 const PART = 500_000

@@ -15,6 +15,16 @@ const faultsOf = (name: string, does: Wrong[1] = () => {}) => {
   return examineSheet(sheet, SUMS_BY_NAME)
 }
 
+/** A cause with one sign, by a check and by a look. */
+const because = (sign: Item) => ({
+  id: 'dry',
+  say: 'It ran dry',
+  advice: 'Find out why',
+  signs: [{ weighs: 1, ...sign }],
+})
+const cause = (more: Item) => because({ check: 'soft-out', answers: ['flat'], ...more })
+const seen = (more: Item) => because({ look: 'faces', codes: ['checks'], ...more })
+
 const CASES: Record<string, Wrong[]> = {
   'dual-seal': [
     ['a look at no part', of => (of('looks', 'faces').of = ['moon']), 'look faces is of an unknown part moon'],
@@ -53,6 +63,99 @@ const CASES: Record<string, Wrong[]> = {
           { id: 'chip', say: 'Chip', tells: 'x', grades: [1, 2, 3].map(n => ({ say: String(n), proposes: 'ask' })) },
         ]),
       'look faces has the code “chip” twice',
+    ],
+    [
+      'a cause that nothing speaks for',
+      (_, sheet) => (sheet.causes = [cause({ weighs: -1 })]),
+      'cause dry has nothing that speaks for it',
+    ],
+    [
+      'a cause by two things at once',
+      (_, sheet) => (sheet.causes = [cause({ look: 'faces', codes: ['checks'] })]),
+      'cause dry goes by a complaint, a check or a look: one of them in every sign',
+    ],
+    [
+      'a cause by an answer there is not',
+      (_, sheet) => (sheet.causes = [cause({ answers: ['moon'] })]),
+      'cause dry goes by “moon”, which is no answer to soft-out',
+    ],
+    [
+      'a cause by a side of what is asked',
+      (_, sheet) => (sheet.causes = [cause({ answers: undefined, side: 'low' })]),
+      'cause dry goes by a side of soft-out, which is asked',
+    ],
+    [
+      'a cause by a check there is not',
+      (_, sheet) => (sheet.causes = [cause({ check: 'moon' })]),
+      'cause dry goes by an unknown check moon',
+    ],
+    [
+      'a cause by a finding there is not',
+      (_, sheet) => (sheet.causes = [seen({ codes: ['moon'] })]),
+      'cause dry goes by “moon”, which is no finding of faces',
+    ],
+    [
+      'a cause by a part that is not looked at',
+      (_, sheet) => (sheet.causes = [seen({ of: ['collar'] })]),
+      'cause dry goes by collar, which faces is not of',
+    ],
+    [
+      'a cause by parts of a check',
+      (_, sheet) => (sheet.causes = [cause({ of: ['soft@out'] })]),
+      'cause dry goes by parts of soft-out, which is a check',
+    ],
+    [
+      'a cause by how bad nothing is',
+      (_, sheet) => (sheet.causes = [cause({ grade: 2 })]),
+      'cause dry has a grade, and no findings that it is of',
+    ],
+    [
+      'a cause by a complaint there is not',
+      (_, sheet) => (sheet.causes = [{ ...cause({}), signs: [{ reported: 'moon', weighs: 1 }] }]),
+      'cause dry goes by an unknown complaint moon',
+    ],
+    [
+      'a cause by more than a complaint',
+      (_, sheet) => (sheet.causes = [{ ...cause({}), signs: [{ reported: 'leaks', clean: true, weighs: 1 }] }]),
+      'cause dry says of the complaint leaks more than that it was reported',
+    ],
+    [
+      'a cause by a check, and not by what of it',
+      (_, sheet) => (sheet.causes = [cause({ answers: undefined })]),
+      'cause dry says of soft-out not one thing that it may be',
+    ],
+    [
+      'a cause that weighs nothing',
+      (_, sheet) => (sheet.causes = [{ ...cause({}), signs: [...cause({}).signs, ...cause({ weighs: 0 }).signs] }]),
+      'cause dry has a sign that weighs nothing',
+    ],
+    [
+      'a cause that is called other',
+      (_, sheet) => (sheet.causes = [{ ...cause({}), id: 'other' }]),
+      'cause other is called what stands for none of them',
+    ],
+    ['two causes of one name', (_, sheet) => (sheet.causes = [cause({}), cause({})]), 'two causes are called dry'],
+    [
+      'a cause that is said, and none there',
+      of => (of('steps', 'decide').saysCause = true),
+      'step decide says a cause, and the sheet has none',
+    ],
+    [
+      'a cause said before what tells of it is read',
+      (of, sheet) => {
+        sheet.causes = [seen({})]
+        of('steps', 'face-off-in').saysCause = true
+      },
+      'cause dry goes by faces, which is not read before face-off-in',
+    ],
+    [
+      'a cause said twice',
+      (of, sheet) => {
+        sheet.causes = [cause({})]
+        of('steps', 'decide').saysCause = true
+        of('steps', 'springs-in').saysCause = true
+      },
+      'step springs-in says a cause, and so does decide: it is said once',
     ],
     ['two looks of one name', (_, sheet) => sheet.looks!.push({ ...sheet.looks![0]! }), 'two looks are called faces'],
     [

@@ -12,6 +12,7 @@ export const COLLECTIONS = {
   check: 'checks',
   look: 'looks',
   complaint: 'complaints',
+  cause: 'causes',
   joint: 'joints',
   step: 'steps',
   loop: 'loops',

@@ -14,6 +14,7 @@ const SHAPES: Record<keyof typeof COLLECTIONS, Shape> = {
   check: 'Check',
   look: 'Look',
   complaint: 'Complaint',
+  cause: 'FailureCause',
   joint: 'Joint',
   step: 'Step',
   loop: 'Loop',

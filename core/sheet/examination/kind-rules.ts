@@ -32,7 +32,13 @@ export const turned = ({ min, max, best }: Limits) =>
   (min !== undefined && max !== undefined && min > max) ||
   (best !== undefined && (best < (min ?? best) || best > (max ?? best)))
 
-const figureFaults = ({ span, limits, at, stations, planes, fit }: Check): (string | false)[] => [
+/** What is read in µm goes no further, mm: more is a figure in µm, where millimetres belong. */
+const MOST_MICRONS = 2
+
+const figureFaults = ({ unit, span, limits, at, stations, planes, fit }: Check): (string | false)[] => [
+  unit === 'µm' &&
+    span[1] > MOST_MICRONS &&
+    `is read in µm and its span reaches ${span[1]} mm: spans and limits are in the base unit`,
   span[0] > span[1] && `has a span that is turned round: ${span[0]} to ${span[1]}`,
   [limits, ...at.flatMap(one => one.limits ?? [])].some(turned) && 'has limits that are turned round',
   stations?.length === 0 && 'has a list of places with no place in it',

@@ -5,6 +5,7 @@ import { viewsOf } from '../views.ts'
 import { benchRules } from './bench-rules.ts'
 import { connectionRules } from './connection-rules.ts'
 import { coverRules } from './cover-rules.ts'
+import { causeRules } from './cause-rules.ts'
 import { evidenceRules } from './evidence-rules.ts'
 import { jointRules } from './joint-rules.ts'
 import { kindRules } from './kind-rules.ts'
@@ -56,6 +57,7 @@ export const RULES: Rule[] = [
       ['check', sheet.checks],
       ['look', sheet.looks ?? []],
       ['complaint', sheet.complaints ?? []],
+      ['cause', sheet.causes ?? []],
       ['mate', sheet.mates],
       ['joint', sheet.joints],
       ['service', sheet.service.also ?? []],
@@ -200,6 +202,7 @@ export const RULES: Rule[] = [
   placeRules,
   runRules,
   lookRules,
+  causeRules,
   ({ sheet }) =>
     sheet.checks
       .filter(check => !check.source)

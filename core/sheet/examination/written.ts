@@ -27,7 +27,20 @@ export interface Schemas {
 }
 
 /** Items that may be said for each of a list. */
-const ITEMS = new Set(['Assembly', 'Part', 'Mate', 'Check', 'Joint', 'Step', 'Loop', 'PartSet', 'Kit'])
+const ITEMS = new Set([
+  'Assembly',
+  'Part',
+  'Mate',
+  'Check',
+  'Look',
+  'Complaint',
+  'FailureCause',
+  'Joint',
+  'Step',
+  'Loop',
+  'PartSet',
+  'Kit',
+])
 /** What is the same for every machine. */
 const FIXED = new Set(['Sheet', 'SheetFrame', 'Axis', 'Listed', 'Outline', 'When'])
 /** What reading a sheet fills in for some kinds of checks: only the others have to say it. */

@@ -1,0 +1,151 @@
+import { refusalsAbout } from '../../refusal.ts'
+import { inSentence } from '../../sums/read.ts'
+import type { ActKind } from '../ledger/act.ts'
+import { owedKind } from '../ledger/feature.ts'
+import { HANDS } from '../ledger/roles.ts'
+import { section } from '../ledger/section.ts'
+import { settled, type Contested } from '../ledger/seen.ts'
+import { id, optional, words, type Shaped } from '../ledger/shape.ts'
+import { stamped, type Stamp } from '../ledger/state.ts'
+import { checkResults } from '../measuring/results.ts'
+import type { Owing, Source } from '../owed/owing.ts'
+import { causeStep, otherCauses, rankedCauses, type CauseEvidence } from '../parts/causes.ts'
+import type { Plan } from '../../sheet/index.ts'
+import { outOfReach, unknown } from './sense.ts'
+
+/** What it failed of, said by whoever took it apart: of the sheet's causes, another, or that none was found. */
+
+const refusals = refusalsAbout('cause', {
+  notAsked: () => 'Nobody asks on this job what it failed of. Decide first that it is to be learnt.',
+  inWords: () => 'Say in words what it was.',
+  ruledOut: () => 'Write what was looked at and ruled out.',
+  likelier: ({ first, cause }: { first: string; cause: string }) =>
+    `More that was found speaks for “${first}” than for “${cause}”. Say why it was ${inSentence(cause)} all the same.`,
+})
+
+/** What is said where none of the sheet's causes fits. */
+export const NONE_OF_THEM = { 'other': 'Something else', 'not found': 'Not found' } as const
+type NoneOfThem = keyof typeof NONE_OF_THEM
+const isNone = (cause: string): cause is NoneOfThem => Object.hasOwn(NONE_OF_THEM, cause)
+
+const shape = {
+  /** One of the sheet, `other`, or `not found`. */
+  cause: id,
+  why: optional(words(400)),
+} as const
+type CauseSaid = Shaped<typeof shape>
+
+/** A cause in words; one of another sheet keeps its name. */
+export const causeName = (plan: Plan, cause: string): string =>
+  isNone(cause) ? NONE_OF_THEM[cause] : (plan.sheet.causes?.find(one => one.id === cause)?.say ?? cause)
+
+const said: ActKind<CauseSaid> = {
+  shape,
+  by: HANDS,
+  corrected: 'replace',
+  sense: (plan, state, { payload: { cause, why } }) => {
+    if (!causeStep(plan)) return refusals.notAsked()
+    if (isNone(cause)) {
+      if (why?.trim()) return null
+      return cause === 'other' ? refusals.inWords() : refusals.ruledOut()
+    }
+    if (!plan.sheet.causes?.some(one => one.id === cause)) return unknown('cause', cause)
+    const ranked = rankedCauses({ plan, state, results: checkResults(plan, state) })
+    const [first] = ranked
+    const score = ranked.find(one => one.id === cause)?.score ?? 0
+    return first && score < first.score && !why?.trim()
+      ? refusals.likelier({ first: first.say, cause: causeName(plan, cause) })
+      : null
+  },
+  live: at => outOfReach(at, causeStep(at.plan)!.id),
+  apply: (state, entry) => {
+    // Neither is worse than the other: the first stands until somebody says it again, and both are named.
+    state.cause = settled(state.cause ?? undefined, stamped(entry, state, entry.payload), entry, () => false)
+  },
+  words: (plan, { cause, why }) => `What it failed of: ${causeName(plan, cause)}${why ? `. ${why}` : ''}`,
+}
+
+/** Where it is to be learnt what it failed of, it is said before the parts that show it are dealt with. */
+const unsaid: Source = ({ plan, state }) => {
+  const step = causeStep(plan)
+  return step && !state.cause
+    ? [
+        {
+          id: { kind: 'cause' },
+          station: step.station,
+          what: 'What it failed of',
+          why: 'What was found speaks for some causes and against others: say which it was',
+          step: step.id,
+          settle: { to: 'cause' },
+        } satisfies Owing,
+      ]
+    : []
+}
+
+export const slice = () => ({ cause: null as Contested<Stamp & CauseSaid> | null })
+export const acts = { 'cause.said': said }
+export const owes = {
+  cause: owedKind({
+    by: {},
+    words: () => 'What it failed of',
+    never: () => 'say what it was; that none was found is an answer, too',
+  }),
+}
+export const sources = [unsaid]
+
+const evidence = ({ what, known }: CauseEvidence) => `${what}: ${known}`
+
+export const sections = {
+  causes: section({
+    title: 'What it failed of',
+    in: 'decisions',
+    rows: scene => {
+      const { plan, state, system, by: signed, unseen } = scene
+      const { cause: now } = state
+      if (!now && !causeStep(plan)) return []
+      const ranked = rankedCauses(scene, system)
+      const own = now && !ranked.some(one => one.id === now.cause) ? now : null
+      const none = { score: 0, speaksFor: [], speaksAgainst: [], notKnown: [] }
+      const rest = own ? otherCauses(scene).find(one => one.id === own.cause) : undefined
+      return [
+        ...(own ? [{ ...none, id: own.cause, say: causeName(plan, own.cause), advice: rest?.advice ?? '' }] : []),
+        ...ranked,
+      ].map(one => {
+        const said = now?.cause === one.id ? now : null
+        return {
+          ...one,
+          said: said !== null,
+          why: said?.why ?? '',
+          unseen: said ? unseen(said, other => causeName(plan, other.cause)) : [],
+          ...signed(said),
+        }
+      })
+    },
+    columns: [
+      {
+        head: 'Cause',
+        width: 4,
+        cell: row => ({
+          text: row.said ? `It was: ${inSentence(row.say)}` : row.say,
+          small: [...(row.why ? [row.why] : []), ...(row.advice ? [row.advice] : []), ...row.unseen],
+        }),
+      },
+      {
+        head: 'Speaks for it',
+        width: 5,
+        cell: row => ({
+          small: row.speaksFor.length ? row.speaksFor.map(evidence) : ['Nothing that was found'],
+        }),
+      },
+      {
+        head: 'Speaks against it',
+        width: 5,
+        cell: row => ({
+          small: [...row.speaksAgainst.map(evidence), ...row.notKnown.map(what => `Not known: ${inSentence(what)}`)],
+        }),
+      },
+      { head: 'By', width: 3, cell: row => ({ by: row }) },
+    ],
+  }),
+}
+export const pads = { cause: {} } as const
