@@ -115,7 +115,7 @@ export {
   COMPETENCES,
   type Competence,
 } from './ledger/competence.ts'
-export { childStands, type ChildState } from './parts/children.ts'
+export { childStands, leftBy, type ChildState } from './parts/children.ts'
 export { benchRefusal } from './features/children.ts'
 export {
   endsOf,

@@ -125,7 +125,7 @@ async function write(
     ...writeProjections(tx, row, before.projected, after.projected!),
   ])
   await writeEquipmentState(tx, row, before.projected, after.projected!, state)
-  const word = wordToParent(jobId, after.folded.entries, fresh)
+  const word = wordToParent(jobId, after.folded.entries, fresh, after.plan, state)
   // What its parent has no place for any more is not said: it was signed or cancelled since, or the part is another.
   if (word)
     await write(tx, word.parent, by, [word.entry], OWN, jobs, null).catch(error => {

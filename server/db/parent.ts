@@ -1,5 +1,6 @@
 import { v7 as uuid } from 'uuid'
-import { isKind, type AnyEntry, type Entry, type EntryKind } from '../../core/job/index.ts'
+import type { Plan } from '../../core/sheet/index.ts'
+import { isKind, leftBy, planIn, type AnyEntry, type EntryKind, type JobState } from '../../core/job/index.ts'
 import type { SentEntry } from '../../shared/answers.ts'
 import { digestOf } from './canonical.ts'
 
@@ -11,20 +12,22 @@ export function ownEntry(kind: EntryKind, payload: object, madeAt: string): Sent
 
 /**
  * What a job says to the one that its part came off, where it ends with what was just added: that it is signed, with the
- * digest of its ledger, or given up. Null where it comes from none, or does not end.
+ * digest of its ledger and what was read as it was built up, or given up. Null where it comes from none, or does not end.
  */
 export function wordToParent(
   job: string,
   ledger: readonly AnyEntry[],
   fresh: readonly AnyEntry[],
+  opened: Plan,
+  state: JobState,
 ): { parent: string; entry: SentEntry } | null {
-  const opened = ledger.find(one => isKind(one, 'job.opened')) as Entry<'job.opened'> | undefined
-  const parent = opened?.payload.parent
+  const parent = state.opened?.payload.parent
   if (!parent) return null
   const { part } = parent
   for (const end of fresh) {
     if (isKind(end, 'job.signed')) {
-      const said = { part, job, digest: digestOf(ledger, end.seq!), cured: end.payload.cured }
+      const left = leftBy(planIn(opened, state), state)
+      const said = { part, job, digest: digestOf(ledger, end.seq!), cured: end.payload.cured, left }
       return { parent: parent.job, entry: ownEntry('child.returned', said, end.receivedAt!) }
     }
     if (isKind(end, 'job.cancelled'))

@@ -112,6 +112,10 @@ describe('a job of its own for a sub-assembly', () => {
     const entries = await ledger(child)
     const { digest } = back.payload as { digest: string }
     expect(digest).toBe(digestOf(entries, entries.at(-1)!.seq!))
+    // What it was set and proved to goes with it.
+    expect((back.payload as unknown as { left: object[] }).left).toContainEqual({
+      ...{ what: 'Springs lined up, outboard', verdict: 'Holds', value: '18.6 mm' },
+    })
     // Another word anywhere in it, and it is another ledger.
     const altered = entries.map(one => (one.seq === 3 ? ({ ...one, payload: { step: 'x' } } as AnyEntry) : one))
     expect(digestOf(altered, entries.at(-1)!.seq!)).not.toBe(digest)

@@ -41,11 +41,12 @@ const inHand = (
 })
 
 const HAZARDOUS = { faces: 'carbon', duty: 'hazardous' }
+const LEARNT = { faces: 'carbon', duty: 'plain', purpose: 'analysis' }
 
 export const M20_MISTAKES: Mistakes = {
   family: 'Dual cartridge seal',
   sheet: 'm20-dual-seal',
-  figures: () => M20,
+  figures: ({ purpose }) => ({ ...M20, ...(purpose === 'analysis' ? { 'faces face@in': 'coke 2 at 6:00' } : {}) }),
   mistakes: [
     early(
       'It is opened before anybody has written down what it pumped',
@@ -194,6 +195,19 @@ export const M20_MISTAKES: Mistakes = {
       /bent or twisted/,
       'line-up',
     ),
+    early('Parts are dealt with before it is said what it failed of', 'say-cause', 'decide', /nobody learns from it/, {
+      variants: LEARNT,
+    }),
+    {
+      what: 'The cause is guessed from how old it is, whatever was found',
+      at: 'say-cause',
+      variants: LEARNT,
+      does: bench => bench.tries('cause.said', { cause: 'aged' }),
+      says: /More that was found speaks for “Solids or crystals/,
+      means: /Say why it was the rings have set with age all the same/,
+      stopped: 'say-cause',
+      noticed: AT_ONCE,
+    },
     slip(
       'The section of a ring is typed in inches',
       'face-off-out',

@@ -15,6 +15,7 @@ const nameOf = (cause: string) => causeName(job.plan, cause)
 const chosen = ref('')
 const reason = useLocalStorage(`needler-cause-${job.id}`, '')
 const why = ref<string | null>(null)
+watch(chosen, () => (why.value = null))
 const resting = useRest(() => chosen.value)
 const lists = (one: { speaksFor: CauseEvidence[]; speaksAgainst: CauseEvidence[] }) =>
   [
@@ -56,7 +57,6 @@ function say() {
         <strong>It was: {{ inSentence(nameOf(now.cause)) }}.</strong>
         {{ now.why ? asSentence(now.why) : '' }}
         <span class="soft">{{ job.names.get(now.by) }}, {{ siteTime(now.at) }}</span>
-        <NuxtLink class="btn" :to="`/bench/${job.id}/failure`">Read the failure report</NuxtLink>
       </p>
       <p v-if="!ranked.length" class="soft">
         Nothing that was found speaks for a cause that is known of such a machine.

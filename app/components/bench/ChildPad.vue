@@ -69,11 +69,18 @@ async function without() {
         Back {{ siteTime(child.returned.at) }}: its job was signed by {{ job.names.get(child.returned.by) }}. Cured:
         {{ child.returned.cured }}.
       </p>
-      <p v-else-if="child.cancelled">
+      <ul v-if="child.returned?.left.length" class="left" aria-label="As it was built up and proved">
+        <li v-for="one in child.returned.left" :key="one.what">
+          <VerdictMark :verdict="one.verdict" :word="false" />
+          <span>{{ one.what }}</span>
+          <b class="figures">{{ one.value }}</b>
+        </li>
+      </ul>
+      <p v-if="child.cancelled">
         Its job was cancelled {{ siteTime(child.cancelled.at) }} by {{ job.names.get(child.cancelled.by) }}:
         {{ child.cancelled.why }}
       </p>
-      <p v-else class="soft">
+      <p v-else-if="!child.returned" class="soft">
         Opened {{ siteTime(child.opened.at) }} by {{ job.names.get(child.opened.by) }}. It goes in here once that job is
         signed; other steps go on meanwhile.
       </p>
@@ -125,6 +132,12 @@ async function without() {
 }
 .job .figures {
   font-size: 20px;
+}
+.left li {
+  display: grid;
+  grid-template-columns: auto 1fr auto;
+  gap: 8px;
+  padding: 6px 0;
 }
 .none {
   display: grid;

@@ -2,6 +2,7 @@
 import {
   basisOf,
   canBeReopened,
+  causeName,
   confirmationOf,
   holdStands,
   signedFor,
@@ -228,6 +229,11 @@ defineExpose({ confirm })
         <p v-if="reported.length && !done" class="doer" data-test="reported">
           Reported: {{ reported.map(one => one.say).join(', ') }}. It may show here.
           <el-button size="small" @click="bench.look({ to: 'signs' })">What is known</el-button>
+        </p>
+        <p v-if="step.saysCause && job.state.cause" class="was" data-test="cause">
+          It was: {{ inSentence(causeName(job.plan, job.state.cause.cause)) }}.
+          <NuxtLink class="btn" :to="`/bench/${job.id}/failure`">Failure report</NuxtLink>
+          <el-button size="small" @click="bench.look({ to: 'cause' })">What speaks for it</el-button>
         </p>
         <p v-if="step.lies" class="soft" data-test="lies">It lies {{ step.lies }}.</p>
         <p v-if="done" class="was">

@@ -9,7 +9,7 @@ const rings = computed(() => drawnRings(props.dial.rings.map(one => one.position
 </script>
 
 <template>
-  <section class="positions">
+  <section class="positions" :aria-label="dial.name">
     <h2>{{ dial.name }}</h2>
     <p>{{ dial.told }}</p>
     <div class="beside">

@@ -1,14 +1,16 @@
+import { inSentence } from '../../sums/read.ts'
+import { VERDICT_WORDS, VERDICTS } from '../../verdict.ts'
 import type { Plan, Ref } from '../../sheet/index.ts'
 import type { ActKind } from '../ledger/act.ts'
 import { owedKind } from '../ledger/feature.ts'
 import { refusalsAbout, type Refusal } from '../../refusal.ts'
 import { HANDS, OPENERS } from '../ledger/roles.ts'
 import { by, section, text } from '../ledger/section.ts'
-import { id, why, words, type Shaped } from '../ledger/shape.ts'
+import { choice, id, list, optional, record, why, words, type Shaped } from '../ledger/shape.ts'
 import { stamped, type JobState, type Stamp } from '../ledger/state.ts'
 import { partName, utcText } from '../ledger/words.ts'
 import type { Owing, Source } from '../owed/owing.ts'
-import { childStands, isAway, saidAt, type ChildState } from '../parts/children.ts'
+import { childStands, isAway, MOST_LEFT, saidAt, type ChildState } from '../parts/children.ts'
 import { offParts } from './sense.ts'
 
 /** A sub-assembly on a bench of its own: it goes to a job by its own sheet, and comes back when that is signed. */
@@ -72,6 +74,8 @@ const returning = {
   /** SHA-256 of that job's ledger up to its signature, hexadecimal. */
   digest: words(64),
   cured: words(20),
+  /** What was read as it was built up and proved. */
+  left: optional(list(record({ what: words(200), value: words(200), verdict: choice(VERDICTS) }), MOST_LEFT)),
 } as const
 
 const returned: ActKind<Shaped<typeof returning>> = {
@@ -81,9 +85,9 @@ const returned: ActKind<Shaped<typeof returning>> = {
   serverOnly: true,
   sense: (plan, state, { payload: { part, job } }) => awayAs(plan, state, part, job),
   apply: (state, entry) => {
-    const { part, digest, cured } = entry.payload
+    const { part, digest, cured, left = [] } = entry.payload
     const { opened: from } = state.children.get(part)!.child!
-    state.children.set(part, { child: { opened: from, returned: stamped(entry, state, { digest, cured }) } })
+    state.children.set(part, { child: { opened: from, returned: stamped(entry, state, { digest, cured, left }) } })
   },
   words: (plan, { part }) => `Back from its own bench: ${partName(plan, part)}`,
 }
@@ -179,7 +183,12 @@ function became({ child, none: kept }: ChildState): { how: string; small: string
       ? [
           {
             how: 'Back, its job signed',
-            small: [...from!, `Cured: ${child.returned.cured}`, `Ledger ${child.returned.digest}`],
+            small: [
+              ...from!,
+              `Cured: ${child.returned.cured}`,
+              ...child.returned.left.map(one => `${one.what}: ${one.value}, ${inSentence(VERDICT_WORDS[one.verdict])}`),
+              `Ledger ${child.returned.digest}`,
+            ],
             last: child.returned,
           },
         ]

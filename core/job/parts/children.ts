@@ -1,12 +1,44 @@
+import type { Verdict } from '../../verdict.ts'
 import { stepsBefore, type Plan, type Ref } from '../../sheet/index.ts'
+import { isRead, checkResults, standing } from '../measuring/results.ts'
+import { showValue } from '../measuring/show.ts'
 import { partState } from '../ledger/part.ts'
 import type { JobState, Stamp } from '../ledger/state.ts'
+
+/** What a check came to as a sub-assembly was built up and proved, in words that its machine's record can show. */
+export interface Left {
+  what: string
+  value: string
+  verdict: Verdict
+}
+
+/** No more is told of it: its own record has the rest. */
+export const MOST_LEFT = 40
+
+/** What was read of a sub-assembly as it was built up and proved: its setting, its test. What was read last stands. */
+export function leftBy(plan: Plan, state: JobState): Left[] {
+  const results = checkResults(plan, state)
+  return plan.sheet.checks
+    .flatMap((check): Left[] => {
+      const last = standing(results, check)
+      return isRead(last ?? undefined) && (last!.moment === 'build' || last!.moment === 'asLeft')
+        ? [
+            {
+              what: check.title.slice(0, 200),
+              value: showValue(last!.check, last!).slice(0, 200),
+              verdict: last!.judgement.verdict,
+            },
+          ]
+        : []
+    })
+    .slice(0, MOST_LEFT)
+}
 
 /** A sub-assembly on a bench of its own: the job it is overhauled in, and what became of that. */
 export interface Child {
   opened: Stamp & { job: string; number: number; equipment: string }
   /** Its job was signed; the digest is of that job's ledger up to there. */
-  returned?: Stamp & { digest: string; cured: string }
+  returned?: Stamp & { digest: string; cured: string; left: readonly Left[] }
   cancelled?: Stamp & { why: string }
 }
 
