@@ -11,7 +11,8 @@ const buildWorkers = (folder: string) =>
     platform: 'node',
     format: 'esm',
     target: 'node20',
-    // It has a library of the machine's own beside it, and lies among the server's packages.
+    // It has a library of the machine's own beside it, and lies among the server's packages: the route that takes
+    // photographs asks for it as well, and so it is put there.
     external: ['sharp'],
     // What is still written the old way asks for the system's own modules by require, and where it lies.
     banner: {

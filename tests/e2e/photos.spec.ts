@@ -152,3 +152,22 @@ test('what is no picture is refused in words, one that shows the wrong thing is 
   await expect(view).toBeHidden()
   await expect(strip(page)).toHaveCount(0)
 })
+
+test('what stands beside the keys lies over none of them', async ({ page }) => {
+  await signIn(page)
+  await machineBy(librarySheet('m20-dual-seal'), 'S-977', 'Seal of the tests', { faces: 'carbon', duty: 'plain' })
+  await jobAt(page, 'S-977', 'line-up')
+  await expect(page.locator('[data-test=photograph]')).toBeVisible()
+  const boxes = async (what: string) => Promise.all((await page.locator(what).all()).map(one => one.boundingBox()))
+  const beside = await boxes('.pad .notes .add, .pad .photos .add')
+  const under = await boxes('.pad .keys .key, .pad .reading p')
+  expect([beside.length, under.length > 12]).toEqual([2, true])
+  for (const one of beside)
+    for (const other of under)
+      expect(
+        one!.x + one!.width <= other!.x ||
+          other!.x + other!.width <= one!.x ||
+          one!.y + one!.height <= other!.y ||
+          other!.y + other!.height <= one!.y,
+      ).toBe(true)
+})

@@ -173,8 +173,8 @@ onBeforeUnmount(() => correcting.value && leave())
           <el-button v-if="correcting" @click="leave">Cancel</el-button>
         </div>
       </template>
-      <div class="pad-acts">
-        <EvidenceLost v-if="asked && !kept" :lost="{ look: asked.id, part }" :by="asked.lost" />
+      <div v-if="asked?.lost && !kept" class="pad-acts">
+        <EvidenceLost :lost="{ look: asked.id, part }" :by="asked.lost" />
       </div>
     </template>
     <div v-else-if="kept && !job.isClosed" class="pad-acts">

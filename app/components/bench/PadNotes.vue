@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { EditPen } from '@element-plus/icons-vue'
 import { isNotedOn, notedName, type Noted } from '~~/core/job'
 
 /** Notes on what the pad is turned to, and a line to write another. */
@@ -57,10 +58,11 @@ function leave() {
       text
       size="small"
       class="add"
+      aria-label="Note"
       data-test="note"
       @click="open"
     >
-      Note
+      <el-icon class="icon"><EditPen /></el-icon><span class="words">Note</span>
     </el-button>
   </aside>
 </template>
@@ -90,6 +92,9 @@ function leave() {
   gap: 8px;
   align-items: center;
   padding-top: 6px;
+}
+.icon {
+  display: none;
 }
 .add {
   position: absolute;

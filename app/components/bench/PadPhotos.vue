@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { Camera } from '@element-plus/icons-vue'
 import type { UploadFile } from 'element-plus'
 import { drawnFor, hasArrived, isNotedOn, lineOf, notedName, photosOn, type Noted } from '~~/core/job'
 
@@ -91,7 +92,9 @@ useKeys({ p: () => button.value?.click() })
       :on-change="take"
     >
       <!-- What surrounds it is the button, with its keys. -->
-      <span ref="button" class="words" data-test="photograph">Photograph</span>
+      <span ref="button" data-test="photograph">
+        <el-icon class="icon"><Camera /></el-icon><span class="words">Photograph</span>
+      </span>
     </el-upload>
     <LazyPhotoView v-if="shown" v-model="shown" :on="on" />
   </aside>
@@ -144,6 +147,9 @@ useKeys({ p: () => button.value?.click() })
 .add :deep(.el-upload) {
   min-height: 40px;
   padding: 0 11px;
+}
+.icon {
+  display: none;
 }
 .words {
   color: var(--blue-ink);

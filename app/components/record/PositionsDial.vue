@@ -42,6 +42,7 @@ const rings = computed(() => drawnRings(props.dial.rings.map(one => one.position
 
 <style scoped>
 .beside {
+  margin-top: 8px;
   display: grid;
   grid-template-columns: minmax(220px, 360px) minmax(0, 1fr);
   gap: 20px;
