@@ -1,6 +1,6 @@
-import { refusalsAbout } from '../../refusal.ts'
+import { refusalsAbout, type Refusal } from '../../refusal.ts'
 import { inSentence } from '../../sums/read.ts'
-import type { ActKind } from '../ledger/act.ts'
+import type { ActKind, AtHand } from '../ledger/act.ts'
 import { owedKind } from '../ledger/feature.ts'
 import { HANDS } from '../ledger/roles.ts'
 import { section } from '../ledger/section.ts'
@@ -39,25 +39,29 @@ type CauseSaid = Shaped<typeof shape>
 export const causeName = (plan: Plan, cause: string): string =>
   isNone(cause) ? NONE_OF_THEM[cause] : (plan.sheet.causes?.find(one => one.id === cause)?.say ?? cause)
 
+/** That more speaks for another, where no word says why it was this one all the same. */
+function likelier({ plan, state }: Pick<AtHand, 'plan' | 'state'>, { cause, why }: CauseSaid): Refusal[] {
+  if (isNone(cause) || why?.trim()) return []
+  const ranked = rankedCauses({ plan, state, results: checkResults(plan, state) })
+  const [first] = ranked
+  const score = ranked.find(one => one.id === cause)?.score ?? 0
+  return first && score < first.score ? [refusals.likelier({ first: first.say, cause: causeName(plan, cause) })] : []
+}
+
 const said: ActKind<CauseSaid> = {
   shape,
   by: HANDS,
   corrected: 'replace',
-  sense: (plan, state, { payload: { cause, why } }) => {
+  sense: (plan, _, { payload: { cause, why } }) => {
     if (!causeStep(plan)) return refusals.notAsked()
     if (isNone(cause)) {
       if (why?.trim()) return null
       return cause === 'other' ? refusals.inWords() : refusals.ruledOut()
     }
-    if (!plan.sheet.causes?.some(one => one.id === cause)) return unknown('cause', cause)
-    const ranked = rankedCauses({ plan, state, results: checkResults(plan, state) })
-    const [first] = ranked
-    const score = ranked.find(one => one.id === cause)?.score ?? 0
-    return first && score < first.score && !why?.trim()
-      ? refusals.likelier({ first: first.say, cause: causeName(plan, cause) })
-      : null
+    return plan.sheet.causes?.some(one => one.id === cause) ? null : unknown('cause', cause)
   },
-  live: at => outOfReach(at, causeStep(at.plan)!.id),
+  // What is found or corrected later does not take it back: it was said of what was known then.
+  live: (at, { payload }) => [...outOfReach(at, causeStep(at.plan)!.id), ...likelier(at, payload)],
   apply: (state, entry) => {
     // Neither is worse than the other: the first stands until somebody says it again, and both are named.
     state.cause = settled(state.cause ?? undefined, stamped(entry, state, entry.payload), entry, () => false)
