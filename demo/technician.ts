@@ -25,7 +25,6 @@ import {
   planIn,
   progressOf,
   proposalOf,
-  rankedCauses,
   proposalsOf,
   questionsAt,
   reportedSigns,
@@ -34,6 +33,7 @@ import {
   sentenceOf,
   viewJob,
   wantedAt,
+  weighCauses,
   type Act,
   type AnyEntry,
   type Cell,
@@ -242,7 +242,7 @@ export class Technician {
   private sayCause(): void {
     const { plan } = this
     const { state } = this.folded
-    const [first] = rankedCauses({ plan, state, results: checkResults(plan, state) })
+    const [first] = weighCauses({ plan, state, results: checkResults(plan, state) }).suspects
     this.act('cause.said', first ? { cause: first.id } : { cause: 'not found', why: 'Every part is sound' })
   }
 

@@ -1,4 +1,4 @@
-import { withinTurn } from './clock.ts'
+import { clockFace } from './face.ts'
 
 /** A small clock with what was found on it, for tables: so wide, twelve at its top. */
 export const SMALL_DIAL = 44
@@ -6,21 +6,13 @@ const [C, R] = [SMALL_DIAL / 2, 15]
 /** What is at one place is still to be seen, degrees. */
 const LEAST_ARC = 14
 
-const at = (deg: number, radius: number) => {
-  const turn = (deg * Math.PI) / 180
-  return `${(C + radius * Math.sin(turn)).toFixed(1)} ${(C - radius * Math.cos(turn)).toFixed(1)}`
-}
+const face = clockFace(C)
 
 /** The path of what runs round a small clock, from one place clockwise to another; degrees from the top. */
-export function arcPath([from, to]: readonly [number, number]): string {
-  const wide = Math.max(LEAST_ARC, withinTurn(to - from))
-  return `M${at(from, R)}A${R} ${R} 0 ${wide > 180 ? 1 : 0} 1 ${at(from + wide, R)}`
-}
+export const arcPath = (span: readonly [number, number]): string => face.arc(span, R, LEAST_ARC)
 
 /** The hours of a small clock. */
-export const hourPath = Array.from({ length: 12 }, (_, i) => `M${at(i * 30, 19)}L${at(i * 30, i % 3 ? 21 : 17)}`).join(
-  '',
-)
+export const hourPath = Array.from({ length: 12 }, (_, i) => face.line(i * 30, 19, i % 3 ? 21 : 17)).join('')
 
 /** A small clock as SVG, for paper. */
 export const dialAsSvg = (arcs: readonly (readonly [number, number])[]): string =>

@@ -1,10 +1,10 @@
 export { withinTurn, fromOtherEnd, clockText, parseClock, parseDial, angleBetween } from './clock.ts'
+export { clockFace } from './face.ts'
 export { arcPath, dialAsSvg, hourPath, SMALL_DIAL } from './dial.ts'
 export {
   datumPath,
   dialHours,
   drawnRings,
-  NUMBER_R,
   POSITIONS_DIAL,
   positionsAsSvg,
   type DrawnRing,

@@ -1,6 +1,8 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { drawnRings, NUMBER_R, POSITIONS_DIAL, positionsAsSvg, type Position } from './positions.ts'
+import { drawnRings, POSITIONS_DIAL, positionsAsSvg, type Position } from './positions.ts'
+
+const { side, number: NUMBER_R } = POSITIONS_DIAL
 
 const at = (n: number, from: number, to = from, is: Position['is'] = 'found'): Position => ({ n, from, to, is })
 const apart = (one: { x: number; y: number }, other: { x: number; y: number }) =>
@@ -13,7 +15,7 @@ describe('a large clock', () => {
   })
   it('numbers each at the middle of its own, over twelve as well', () => {
     const [ring] = drawnRings([[at(1, 90, 180), at(2, 330, 30)]])
-    const middle = POSITIONS_DIAL / 2
+    const middle = side / 2
     const [right, top] = ring!.numbers
     expect(right!.x).toBeGreaterThan(middle)
     expect(right!.y).toBeGreaterThan(middle)

@@ -1,4 +1,5 @@
 import { withinTurn } from './clock.ts'
+import { clockFace } from './face.ts'
 
 /** A large clock with all that was marked or found on the parts of one group, a ring a part. */
 
@@ -12,21 +13,16 @@ export interface Position {
   is: 'mark' | 'found'
 }
 
-/** The side of the drawing. */
-export const POSITIONS_DIAL = 320
-const C = POSITIONS_DIAL / 2
-/** Where the rings lie, and how far out the hours stand. */
-const [INNER, OUTER, HOURS] = [42, 128, 144]
-/** Half the size of a number's disc. */
-export const NUMBER_R = 9
+/** The side of the drawing, its rim, and half the size of a number's disc. */
+export const POSITIONS_DIAL = { side: 320, rim: 128, number: 9 }
+const { side, rim, number: NUMBER_R } = POSITIONS_DIAL
+const C = side / 2
+/** Where the rings end, and how far out the hours stand. */
+const [INNER, HOURS] = [42, 144]
 /** What is at one place is still to be seen, degrees. */
 const LEAST_ARC = 8
 
-const at = (deg: number, r: number) => {
-  const turn = (deg * Math.PI) / 180
-  return { x: Number((C + r * Math.sin(turn)).toFixed(1)), y: Number((C - r * Math.cos(turn)).toFixed(1)) }
-}
-const point = (deg: number, r: number) => `${at(deg, r).x} ${at(deg, r).y}`
+const face = clockFace(C)
 
 /** A ring as it is drawn: its middle, how wide it is, and what lies on it. */
 export interface DrawnRing {
@@ -48,32 +44,27 @@ function numbersOn(positions: readonly Position[], r: number): DrawnRing['number
     const isTaken = () => taken.some(other => Math.min(withinTurn(deg - other), withinTurn(other - deg)) < apart)
     for (let tries = 0; isTaken() && tries < 360 / apart; tries++) deg = withinTurn(deg + apart)
     taken.push(deg)
-    return { n: one.n, ...at(deg, r) }
+    return { n: one.n, ...face.at(deg, r) }
   })
 }
 
 /** Rings of a large clock, the first outermost, with what lies on each. */
 export function drawnRings(rings: readonly (readonly Position[])[]): DrawnRing[] {
-  const width = (OUTER - INNER) / Math.max(1, rings.length)
+  const width = (rim - INNER) / Math.max(1, rings.length)
   return rings.map((positions, i) => {
-    const r = OUTER - width * (i + 0.5)
-    const band = ({ from, to }: Position) => {
-      const wide = Math.max(LEAST_ARC, withinTurn(to - from))
-      return `M${point(from, r)}A${r} ${r} 0 ${wide > 180 ? 1 : 0} 1 ${point(from + wide, r)}`
-    }
-    const line = ({ from }: Position) => `M${point(from, r - width / 2)}L${point(from, r + width / 2)}`
+    const r = rim - width * (i + 0.5)
     return {
       ...{ r, width },
-      bands: positions.filter(one => one.is === 'found').map(band),
-      lines: positions.filter(one => one.is === 'mark').map(line),
+      bands: positions.filter(one => one.is === 'found').map(({ from, to }) => face.arc([from, to], r, LEAST_ARC)),
+      lines: positions.filter(one => one.is === 'mark').map(one => face.line(one.from, r - width / 2, r + width / 2)),
       numbers: numbersOn(positions, r),
     }
   })
 }
 
 /** The hours round a large clock, twelve at the top, and the point of the datum over it. */
-export const dialHours = Array.from({ length: 12 }, (_, i) => ({ hour: i || 12, ...at(i * 30, HOURS) }))
-export const datumPath = `M${C} ${C - OUTER}l-6 -8h12z`
+export const dialHours = Array.from({ length: 12 }, (_, i) => ({ hour: i || 12, ...face.at(i * 30, HOURS) }))
+export const datumPath = `M${C} ${C - rim}l-6 -8h12z`
 
 /** A large clock as SVG, for paper; without its hours and numbers, which are set in the letters of the paper. */
 export function positionsAsSvg(rings: readonly (readonly Position[])[]): string {
@@ -85,5 +76,5 @@ export function positionsAsSvg(rings: readonly (readonly Position[])[]): string 
         .map(({ x, y }) => `<circle cx="${x}" cy="${y}" r="${NUMBER_R}" fill="#ffffff" stroke="#17211f"/>`)
         .join('')}`,
   )
-  return `<svg viewBox="0 0 ${POSITIONS_DIAL} ${POSITIONS_DIAL}"><circle cx="${C}" cy="${C}" r="${OUTER}" fill="#ffffff" stroke="#44504d"/>${drawn.join('')}<path d="${datumPath}" fill="#1f3a68"/></svg>`
+  return `<svg viewBox="0 0 ${side} ${side}"><circle cx="${C}" cy="${C}" r="${rim}" fill="#ffffff" stroke="#44504d"/>${drawn.join('')}<path d="${datumPath}" fill="#1f3a68"/></svg>`
 }

@@ -4,6 +4,7 @@ import { settledFor } from './expand.ts'
 import type {
   Check,
   CheckPlace,
+  FailureCause,
   Geometry,
   Joint,
   Look,
@@ -139,6 +140,17 @@ const lookedAt = (look: LookInto, cut: Record<'steps' | 'mates' | 'checks' | 'lo
   checks: look.checks?.filter(id => stays(id, cut.checks)),
   looks: look.looks?.filter(id => stays(id, cut.looks)),
 })
+/** A cause without the signs that are left out, and nothing of it where none is left that speaks for it. */
+function causeLeft(cause: FailureCause, cut: Record<'refs' | 'checks' | 'looks' | 'complaints', Cut>): FailureCause[] {
+  const isThere = (id: string | undefined, of: Cut) => id === undefined || stays(id, of)
+  const signs = cause.signs
+    .filter(
+      one => isThere(one.check, cut.checks) && isThere(one.look, cut.looks) && isThere(one.reported, cut.complaints),
+    )
+    .map(one => (one.of ? { ...one, of: one.of.filter(ref => stays(ref, cut.refs)) } : one))
+    .filter(one => one.of?.length !== 0)
+  return signs.some(one => one.weighs > 0) ? [{ ...cause, signs }] : []
+}
 /** A side of a mate: a part, and for the datum of an assembly the part that carries it. What carries none stays, for the examination to find. */
 const sideOf = ({ assemblies }: Sheet, side: Ref): Ref =>
   (side.startsWith('@') && assemblies.find(one => `@${one.id}` === side)?.datum.on) || side
@@ -208,18 +220,7 @@ export function resolveSheet(shelf: ShelfSheet, chosen: Variants): Sheet {
       return of.length && stays(look.step, cut.steps) ? [{ ...look, of, ...gone }] : []
     }),
     complaints: settled.complaints?.map(one => ({ ...one, look: lookedAt(one.look, cut) })),
-    causes: settled.causes?.flatMap(cause => {
-      const signs = cause.signs.filter(
-        ({ check, look, reported, of }) =>
-          (check === undefined || stays(check, cut.checks)) &&
-          (look === undefined || stays(look, cut.looks)) &&
-          (reported === undefined || stays(reported, cut.complaints)) &&
-          (!of || of.some(ref => stays(ref, cut.refs))),
-      )
-      return signs.some(one => one.weighs > 0)
-        ? [{ ...cause, signs: signs.map(one => ({ ...one, of: one.of?.filter(ref => stays(ref, cut.refs)) })) }]
-        : []
-    }),
+    causes: settled.causes?.flatMap(cause => causeLeft(cause, cut)),
     loops: settled.loops?.map(loop => ({
       ...loop,
       steps: loop.steps.filter(id => stays(id, cut.steps)),

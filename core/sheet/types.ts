@@ -67,6 +67,10 @@ export interface Sheet {
   causes?: FailureCause[]
 }
 
+/** Said where none of a sheet's causes fits: no cause is called so. */
+export const NO_CAUSES = ['other', 'not found'] as const
+export type NoCause = (typeof NO_CAUSES)[number]
+
 /** Why such a machine fails: what speaks for it and against it is weighed, and a person says which it was. */
 export interface FailureCause {
   id: Id

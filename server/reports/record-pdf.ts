@@ -174,12 +174,13 @@ function tablesOf(tables: readonly RecordTable[], pictures: RecordSheet['picture
   return [...blocks.slice(0, -2), { unbreakable: true, stack: blocks.slice(-2) }]
 }
 
-/** How wide a large clock is on paper, points; what lies on it is told beside it. */
+/** How wide a large clock is on paper, points; what lies on it is told beside it, and so much of that is no higher than a page. */
 const DIAL_WIDE = 230
+const MOST_BESIDE = 14
 
 /** A large clock with its hours and numbers. */
 function clockOf(rings: Parameters<typeof positionsAsSvg>[0]): Content[] {
-  const scale = DIAL_WIDE / POSITIONS_DIAL
+  const scale = DIAL_WIDE / POSITIONS_DIAL.side
   // A figure is a little more than half as wide as it is high, and stands in the middle of its place.
   const figure = (n: number, x: number, y: number, fontSize: number): Content => ({
     ...{ text: String(n), fontSize, bold: true },
@@ -197,7 +198,7 @@ function clockOf(rings: Parameters<typeof positionsAsSvg>[0]): Content[] {
 
 /** The clock of a group with all that lies on it, and beside it what each number is. */
 const dialOf = ({ name, told, rings, placed }: GroupDial): Content => ({
-  unbreakable: placed.length < 24,
+  unbreakable: placed.length <= MOST_BESIDE,
   stack: [
     { text: runsOf(name), style: 'heading' },
     { text: runsOf(told), margin: [0, 0, 0, 4] },

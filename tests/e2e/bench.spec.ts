@@ -163,7 +163,9 @@ test('the last act is taken back, and an older reading corrected with a reason',
 
 test('undo takes back a whole act: lifted, bagged and done together', async ({ page }) => {
   await signIn(page)
-  await openJob(page, 'P-221', 'Planned')
+  // A pump of its own: how long another has run is its test's to say.
+  await machineBy(librarySheet('m14-axially-split-pump'), 'P-964', 'Pump of the tests')
+  await openJob(page, 'P-964', 'Planned')
   await workUntil(page, 'wash')
   await expect(page.getByLabel('Tray and gate')).toContainText('3off')
   await page.getByRole('button', { name: /^Undo/ }).click()

@@ -39,7 +39,7 @@ async function decide() {
 
 <template>
   <PadFrame :title="axis.title" :why="why">
-    <div class="scroll" tabindex="0" role="group" :aria-label="axis.title">
+    <div class="pad-scroll" tabindex="0" role="group" :aria-label="axis.title">
       <p>{{ axis.decided?.ask ?? 'What is it on this machine?' }}</p>
       <p v-if="now" class="soft">
         Now: {{ titleOf(now.choice) }}, by {{ job.names.get(now.by) }}, {{ siteTime(now.at) }}. {{ now.why }}
@@ -81,14 +81,6 @@ async function decide() {
 </template>
 
 <style scoped>
-.scroll {
-  flex: 1;
-  min-height: 0;
-  overflow-y: auto;
-  display: grid;
-  gap: 8px;
-  align-content: start;
-}
 .proposal {
   border-left: 4px solid var(--brass);
   padding-left: 10px;

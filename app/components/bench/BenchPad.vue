@@ -75,34 +75,34 @@ watch(
   }
 }
 /* Beside keys there is room for their signs alone, left of the keys: nothing lies over a figure. */
-.pad:has(.keys) :deep(:is(.notes, .photos)) > .add {
+.pad:has(.gauge > .keys) :deep(:is(.notes, .photos)) > .add {
   right: 226px;
   top: 8px;
   padding: 0;
   width: 44px;
   min-height: 44px;
 }
-.pad:has(.keys) :deep(.photos) > .add {
+.pad:has(.gauge > .keys) :deep(.photos) > .add {
   right: 272px;
 }
-.pad:has(.keys) :deep(.photos > .add .el-upload) {
+.pad:has(.gauge > .keys) :deep(.photos > .add .el-upload) {
   padding: 0;
   width: 44px;
   min-height: 44px;
 }
-.pad:has(.keys) :deep(.add .icon) {
+.pad:has(.gauge > .keys) :deep(.add .icon) {
   display: inline-flex;
   font-size: 24px;
   color: var(--blue-ink);
 }
-.pad:has(.keys) :deep(.add .words) {
+.pad:has(.gauge > .keys) :deep(.add .words) {
   position: absolute;
   width: 1px;
   height: 1px;
   overflow: hidden;
   clip-path: inset(50%);
 }
-.pad:has(.keys) :deep(.reading h2) {
+.pad:has(.gauge > .keys) :deep(.reading h2) {
   padding-right: 88px;
   min-height: 44px;
 }

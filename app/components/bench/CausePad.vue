@@ -1,13 +1,15 @@
 <script setup lang="ts">
-import { allSaid, causeName, NONE_OF_THEM, otherCauses, rankedCauses, type CauseEvidence } from '~~/core/job'
+import { allSaid, causeName, likelierThan, NONE_OF_THEM, weighCauses, type CauseEvidence } from '~~/core/job'
 
 /** What it failed of: the causes of the sheet, likeliest first, each with what was found for it and against it; then who says which it was. */
 const job = useJob()
 const may = useMay()
 const { system } = useDisplay()
-const scene = computed(() => ({ plan: job.plan, state: job.state, results: job.view.results }))
-const ranked = computed(() => rankedCauses(scene.value, system.value))
-const others = computed(() => otherCauses(scene.value))
+const weighed = computed(() =>
+  weighCauses({ plan: job.plan, state: job.state, results: job.view.results }, system.value),
+)
+const suspects = computed(() => weighed.value.suspects)
+const likeliest = computed(() => suspects.value.filter(one => one.score === suspects.value[0]!.score))
 const now = computed(() => job.state.cause)
 const said = computed(() => (now.value ? allSaid<NonNullable<typeof now.value>>(now.value) : []))
 const nameOf = (cause: string) => causeName(job.plan, cause)
@@ -24,17 +26,14 @@ const lists = (one: { speaksFor: CauseEvidence[]; speaksAgainst: CauseEvidence[]
   ].filter(list => list.items.length)
 /** Said of those that most speaks for. */
 const speaks = computed(() =>
-  ranked.value.filter(one => one.score === ranked.value[0]!.score).length > 1
-    ? 'as much speaks for it as for another'
-    : 'most speaks for it',
+  likeliest.value.length > 1 ? 'as much speaks for it as for another' : 'most speaks for it',
 )
 /** What has to be written with it. */
 const wants = computed(() => {
   if (chosen.value === 'other') return 'what it was'
   if (chosen.value === 'not found') return 'what was looked at and ruled out'
-  const score = ranked.value.find(one => one.id === chosen.value)?.score ?? 0
-  const [first] = ranked.value
-  return first && score < first.score ? `why it was not: ${inSentence(first.say)}` : 'more on it, if there is more'
+  const first = likelierThan(weighed.value, chosen.value)
+  return first ? `why it was not: ${inSentence(first.say)}` : 'more on it, if there is more'
 })
 function say() {
   const written = reason.value.trim()
@@ -47,7 +46,7 @@ function say() {
 
 <template>
   <PadFrame title="What it failed of" :why="why">
-    <div class="scroll" tabindex="0" role="group" aria-label="Causes">
+    <div class="pad-scroll" tabindex="0" role="group" aria-label="Causes">
       <UnseenNote
         v-if="said.length > 1"
         :said="said.map(one => ({ by: one.by, words: nameOf(one.cause) }))"
@@ -58,13 +57,13 @@ function say() {
         {{ now.why ? asSentence(now.why) : '' }}
         <span class="soft">{{ job.names.get(now.by) }}, {{ siteTime(now.at) }}</span>
       </p>
-      <p v-if="!ranked.length" class="soft">
+      <p v-if="!suspects.length" class="soft">
         Nothing that was found speaks for a cause that is known of such a machine.
       </p>
       <el-radio-group v-model="chosen" class="causes" aria-label="What it failed of">
-        <el-radio v-for="one in ranked" :key="one.id" :value="one.id" class="cause">
+        <el-radio v-for="one in suspects" :key="one.id" :value="one.id" class="cause">
           <span class="name">
-            {{ one.say }} <em v-if="one.score === ranked[0]!.score" class="soft">{{ speaks }}</em>
+            {{ one.say }} <em v-if="likeliest.includes(one)" class="soft">{{ speaks }}</em>
           </span>
           <span class="soft">{{ one.advice }}.</span>
           <span v-for="list in lists(one)" :key="list.title" class="list" :aria-label="list.title" role="list">
@@ -79,12 +78,12 @@ function say() {
         </el-radio>
       </el-radio-group>
       <el-select
-        v-if="others.length"
+        v-if="weighed.others.length"
         v-model="chosen"
         placeholder="One that nothing found speaks for…"
         aria-label="One that nothing found speaks for"
       >
-        <el-option v-for="one in others" :key="one.id" :value="one.id" :label="one.say" />
+        <el-option v-for="one in weighed.others" :key="one.id" :value="one.id" :label="one.say" />
       </el-select>
     </div>
     <form v-if="chosen && !job.isClosed && may('cause.said')" class="acts" @submit.prevent="say">
@@ -97,14 +96,6 @@ function say() {
 </template>
 
 <style scoped>
-.scroll {
-  flex: 1;
-  min-height: 0;
-  overflow-y: auto;
-  display: grid;
-  gap: 10px;
-  align-content: start;
-}
 .said {
   display: flex;
   flex-wrap: wrap;

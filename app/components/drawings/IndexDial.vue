@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { clockText, fromOtherEnd, parseDial, withinTurn } from '~~/core/marks'
+import { clockFace, clockText, fromOtherEnd, parseDial, withinTurn } from '~~/core/marks'
 import { oppositeView, viewWords, type Datum, type Sheet } from '~~/core/sheet'
 
 /**
@@ -30,19 +30,12 @@ const text = ref('')
 const why = ref<string | null>(null)
 const face = useTemplateRef<SVGSVGElement>('face')
 const MINUTE_DEG = 0.5
-const C = 150
-const at = (angle: number, r: number) => ({
-  x: C + r * Math.sin((angle * Math.PI) / 180),
-  y: C - r * Math.cos((angle * Math.PI) / 180),
-})
+const { at, arc: arcOf } = clockFace(150)
+/** What is at one place is still to be seen, degrees. */
+const LEAST_ARC = 4
 /** Round the part, clockwise as it is held; seen from the other end that is the other way round. */
-function roundAt([start, end]: [number, number], r: number): string {
-  const [from, to] = mirrored.value ? [seen(end), seen(start)] : [start, end]
-  // What is at one place is still to be seen.
-  const wide = Math.max(4, withinTurn(to - from))
-  const [one, other] = [at(from, r), at(from + wide, r)]
-  return `M${one.x} ${one.y} A${r} ${r} 0 ${wide > 180 ? 1 : 0} 1 ${other.x} ${other.y}`
-}
+const roundAt = ([start, end]: [number, number], r: number): string =>
+  arcOf(mirrored.value ? [seen(end), seen(start)] : [start, end], r, LEAST_ARC)
 const arcPath = computed(() => (props.arc ? roundAt(props.arc, 104) : ''))
 const shown = computed(() => (deg.value === null ? null : seen(deg.value)))
 const flip = () => {

@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import type { GroupDial } from '~~/core/job'
-import { datumPath, dialHours, drawnRings, NUMBER_R, POSITIONS_DIAL } from '~~/core/marks'
+import { datumPath, dialHours, drawnRings, POSITIONS_DIAL } from '~~/core/marks'
 
 /** The clock of a group with all that was marked or found on its parts, a ring a part, and what each number is. */
 const props = defineProps<{ dial: GroupDial }>()
-const C = POSITIONS_DIAL / 2
+const { side, rim, number } = POSITIONS_DIAL
+const C = side / 2
 const rings = computed(() => drawnRings(props.dial.rings.map(one => one.positions)))
 </script>
 
@@ -13,14 +14,14 @@ const rings = computed(() => drawnRings(props.dial.rings.map(one => one.position
     <h2>{{ dial.name }}</h2>
     <p>{{ dial.told }}</p>
     <div class="beside">
-      <svg :viewBox="`0 0 ${POSITIONS_DIAL} ${POSITIONS_DIAL}`" role="img" :aria-label="`${dial.name}, by the hour`">
-        <circle :cx="C" :cy="C" r="128" class="rim" />
+      <svg :viewBox="`0 0 ${side} ${side}`" role="img" :aria-label="`${dial.name}, by the hour`">
+        <circle :cx="C" :cy="C" :r="rim" class="rim" />
         <g v-for="(ring, i) in rings" :key="i">
           <circle :cx="C" :cy="C" :r="ring.r" :stroke-width="ring.width - 2" class="ring" />
           <path v-for="d in ring.bands" :key="d" :d="d" :stroke-width="ring.width - 4" class="band" />
           <path v-for="d in ring.lines" :key="d" :d="d" class="mark" />
           <g v-for="one in ring.numbers" :key="one.n">
-            <circle :cx="one.x" :cy="one.y" :r="NUMBER_R" class="disc" />
+            <circle :cx="one.x" :cy="one.y" :r="number" class="disc" />
             <text :x="one.x" :y="one.y + 4" class="number">{{ one.n }}</text>
           </g>
         </g>

@@ -1,10 +1,14 @@
 <script setup lang="ts">
-import type { JobRecord, RecordTable, Signed } from '~~/core/job'
+import { recordOf, type JobRecord, type RecordTable, type Signed } from '~~/core/job'
 import type { Report } from '~~/shared/file-names'
 
 /** A report of a job on the screen, as it is printed: what it is of, who signed, then its tables. */
-defineProps<{ report: Report; title: string; record: JobRecord; tables: RecordTable[] }>()
-const { about } = useJob()
+const props = defineProps<{ report: Report; title: string; tablesOf: (record: JobRecord) => RecordTable[] }>()
+const job = useJob()
+const { about } = job
+const { system } = useDisplay()
+const record = computed(() => recordOf(job.opened, job.folded.entries, job.names, system.value, job.state))
+const tables = computed(() => props.tablesOf(record.value))
 const print = () => window.print()
 const by = (one: Signed) => `${one.who}, ${one.role}, ${siteTime(one.when)}`
 </script>

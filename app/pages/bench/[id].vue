@@ -25,22 +25,12 @@ onBeforeUnmount(() => {
 </script>
 
 <template>
-  <p v-if="why" class="say why" role="alert">
+  <p v-if="why" class="page-say why" role="alert">
     {{ why }} <el-button @click="open">Try again</el-button>{{ ' '
     }}<NuxtLink class="btn" to="/bench">To the bench list</NuxtLink>
   </p>
-  <p v-else-if="!job" class="say soft">Loading the job…</p>
+  <p v-else-if="!job" class="page-say soft">Loading the job…</p>
   <JobRoom v-else :job="job">
     <NuxtPage />
   </JobRoom>
 </template>
-
-<style scoped>
-.say {
-  padding: 20px;
-  display: flex;
-  gap: 12px;
-  align-items: center;
-  flex-wrap: wrap;
-}
-</style>

@@ -3,14 +3,14 @@ import { inSentence } from '../../sums/read.ts'
 import type { ActKind, AtHand } from '../ledger/act.ts'
 import { owedKind } from '../ledger/feature.ts'
 import { HANDS } from '../ledger/roles.ts'
-import { section } from '../ledger/section.ts'
+import { by, section } from '../ledger/section.ts'
 import { settled, type Contested } from '../ledger/seen.ts'
 import { id, optional, words, type Shaped } from '../ledger/shape.ts'
 import { stamped, type Stamp } from '../ledger/state.ts'
 import { checkResults } from '../measuring/results.ts'
 import type { Owing, Source } from '../owed/owing.ts'
-import { causeStep, otherCauses, rankedCauses, type CauseEvidence } from '../parts/causes.ts'
-import type { Plan } from '../../sheet/index.ts'
+import { causeStep, likelierThan, weighCauses, type CauseEvidence, type WeighedCause } from '../parts/causes.ts'
+import type { NoCause, Plan } from '../../sheet/index.ts'
 import { outOfReach, unknown } from './sense.ts'
 
 /** What it failed of, said by whoever took it apart: of the sheet's causes, another, or that none was found. */
@@ -24,9 +24,8 @@ const refusals = refusalsAbout('cause', {
 })
 
 /** What is said where none of the sheet's causes fits. */
-export const NONE_OF_THEM = { 'other': 'Something else', 'not found': 'Not found' } as const
-type NoneOfThem = keyof typeof NONE_OF_THEM
-const isNone = (cause: string): cause is NoneOfThem => Object.hasOwn(NONE_OF_THEM, cause)
+export const NONE_OF_THEM: Readonly<Record<NoCause, string>> = { 'other': 'Something else', 'not found': 'Not found' }
+const isNone = (cause: string): cause is NoCause => Object.hasOwn(NONE_OF_THEM, cause)
 
 const shape = {
   /** One of the sheet, `other`, or `not found`. */
@@ -42,10 +41,8 @@ export const causeName = (plan: Plan, cause: string): string =>
 /** That more speaks for another, where no word says why it was this one all the same. */
 function likelier({ plan, state }: Pick<AtHand, 'plan' | 'state'>, { cause, why }: CauseSaid): Refusal[] {
   if (isNone(cause) || why?.trim()) return []
-  const ranked = rankedCauses({ plan, state, results: checkResults(plan, state) })
-  const [first] = ranked
-  const score = ranked.find(one => one.id === cause)?.score ?? 0
-  return first && score < first.score ? [refusals.likelier({ first: first.say, cause: causeName(plan, cause) })] : []
+  const first = likelierThan(weighCauses({ plan, state, results: checkResults(plan, state) }), cause)
+  return first ? [refusals.likelier({ first: first.say, cause: causeName(plan, cause) })] : []
 }
 
 const said: ActKind<CauseSaid> = {
@@ -97,6 +94,10 @@ export const owes = {
 }
 export const sources = [unsaid]
 
+/** What is said of none of the sheet. */
+const UNWEIGHED: Omit<WeighedCause, 'id' | 'say'> = {
+  ...{ advice: '', score: 0, isSuspect: false, speaksFor: [], speaksAgainst: [], notKnown: [] },
+}
 const evidence = ({ what, known }: CauseEvidence) => `${what}: ${known}`
 
 export const sections = {
@@ -107,18 +108,16 @@ export const sections = {
       const { plan, state, system, by: signed, unseen } = scene
       const { cause: now } = state
       if (!now && !causeStep(plan)) return []
-      const ranked = rankedCauses(scene, system)
-      const own = now && !ranked.some(one => one.id === now.cause) ? now : null
-      const none = { score: 0, speaksFor: [], speaksAgainst: [], notKnown: [] }
-      const rest = own ? otherCauses(scene).find(one => one.id === own.cause) : undefined
-      return [
-        ...(own ? [{ ...none, id: own.cause, say: causeName(plan, own.cause), advice: rest?.advice ?? '' }] : []),
-        ...ranked,
-      ].map(one => {
+      const { suspects, others } = weighCauses(scene, system)
+      // What was said is told first where nothing found speaks for it; of none of the sheet nothing speaks either way.
+      const named = now && !suspects.some(one => one.id === now.cause) ? now.cause : null
+      const own =
+        named && (others.find(one => one.id === named) ?? { ...UNWEIGHED, id: named, say: causeName(plan, named) })
+      return [...(own ? [own] : []), ...suspects].map(one => {
         const said = now?.cause === one.id ? now : null
         return {
           ...one,
-          said: said !== null,
+          isSaid: said !== null,
           why: said?.why ?? '',
           unseen: said ? unseen(said, other => causeName(plan, other.cause)) : [],
           ...signed(said),
@@ -130,7 +129,7 @@ export const sections = {
         head: 'Cause',
         width: 4,
         cell: row => ({
-          text: row.said ? `It was: ${inSentence(row.say)}` : row.say,
+          text: row.isSaid ? `It was: ${inSentence(row.say)}` : row.say,
           small: [...(row.why ? [row.why] : []), ...(row.advice ? [row.advice] : []), ...row.unseen],
         }),
       },
@@ -148,7 +147,7 @@ export const sections = {
           small: [...row.speaksAgainst.map(evidence), ...row.notKnown.map(what => `Not known: ${inSentence(what)}`)],
         }),
       },
-      { head: 'By', width: 3, cell: row => ({ by: row }) },
+      by(),
     ],
   }),
 }

@@ -10,7 +10,7 @@ import { choice, id, list, optional, record, why, words, type Shaped } from '../
 import { stamped, type JobState, type Stamp } from '../ledger/state.ts'
 import { partName, utcText } from '../ledger/words.ts'
 import type { Owing, Source } from '../owed/owing.ts'
-import { childStands, isAway, MOST_LEFT, saidAt, type ChildState } from '../parts/children.ts'
+import { childStands, isAway, LONGEST_LEFT, MOST_LEFT, saidAt, type ChildState } from '../parts/children.ts'
 import { offParts } from './sense.ts'
 
 /** A sub-assembly on a bench of its own: it goes to a job by its own sheet, and comes back when that is signed. */
@@ -75,7 +75,9 @@ const returning = {
   digest: words(64),
   cured: words(20),
   /** What was read as it was built up and proved. */
-  left: optional(list(record({ what: words(200), value: words(200), verdict: choice(VERDICTS) }), MOST_LEFT)),
+  left: optional(
+    list(record({ what: words(LONGEST_LEFT), value: words(LONGEST_LEFT), verdict: choice(VERDICTS) }), MOST_LEFT),
+  ),
 } as const
 
 const returned: ActKind<Shaped<typeof returning>> = {

@@ -124,7 +124,7 @@ const looked: ActKind<PartLooked> = {
     const before = state.looks.get(key)
     // Of the part as it came off: it stays what was found, whatever is seen of it once it is back from rework.
     if (before && before.n < changedAt(state, [part])) state.pastLooks.push(before)
-    state.looks.set(key, settled(state.looks.get(key), stamped(entry, state, entry.payload), entry, isWorse(plan)))
+    state.looks.set(key, settled(before, stamped(entry, state, entry.payload), entry, isWorse(plan)))
   },
   words: (plan, payload) => `${partName(plan, payload.part)}: ${lookedText(plan, payload)}`,
 }

@@ -86,8 +86,8 @@ export const isHistory = (state: JobState, of: readonly Ref[], { n }: Pick<Stamp
   n < changedAt(state, of)
 
 /** Whether there is anything to say of a check: a figure, or whatever else it comes to. */
-export const isRead = (result: CheckResult | undefined): result is CheckResult =>
-  result !== undefined && (result.value !== null || (result.complete && result.told !== null))
+export const isRead = (result: CheckResult | null | undefined): result is CheckResult =>
+  result != null && (result.value !== null || (result.complete && result.told !== null))
 
 /** The newest act behind a result; null where there is none. */
 export const newestOf = ({ stamps }: Pick<CheckResult, 'stamps'>): Stamp | null =>

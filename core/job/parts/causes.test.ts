@@ -3,16 +3,7 @@ import { Asking } from '../../../tests/asking.ts'
 import { entryOf } from '../../../tests/pump.ts'
 import { findingsOf, librarySheet, worker, type Read } from '../../../tests/sheets.ts'
 import { M20 } from '../../../tests/walks/m20.ts'
-import {
-  failureTables,
-  groupDials,
-  otherCauses,
-  rankedCauses,
-  recordOf,
-  refusalOf,
-  viewJob,
-  type Payloads,
-} from '../index.ts'
+import { failureTables, groupDials, recordOf, refusalOf, viewJob, weighCauses, type Payloads } from '../index.ts'
 
 const sheet = librarySheet('m20-dual-seal')
 const LEARNT = { faces: 'carbon', duty: 'plain', purpose: 'analysis' }
@@ -26,7 +17,7 @@ const sceneOf = (one: One) => {
   const { state } = one.folded
   return { plan: one.plan, state, results: viewJob(one.plan, state).results }
 }
-const ranking = (one: One) => rankedCauses(sceneOf(one)).map(({ id, score }) => [id, score])
+const ranking = (one: One) => weighCauses(sceneOf(one)).suspects.map(({ id, score }) => [id, score])
 const refused = (one: One, payload: Payloads['cause.said']) =>
   refusalOf(one.opened, one.folded, entryOf('cause.said', payload, { role: 'fitter' }))?.code ?? null
 const owed = (one: One) => viewJob(one.plan, one.folded.state).owed.filter(each => each.kind === 'cause')
@@ -45,7 +36,7 @@ describe('causes of a failure', () => {
       ['pressed', 4],
       ['askew', 1],
     ])
-    const [dry, pressed] = rankedCauses(sceneOf(one))
+    const [dry, pressed] = weighCauses(sceneOf(one)).suspects
     expect(dry!.speaksFor.map(each => each.known)).toEqual([
       expect.stringContaining('Heat checks, side by side, at 3:00'),
       expect.stringContaining('Heat checks, a few'),
@@ -57,17 +48,17 @@ describe('causes of a failure', () => {
   it('that nothing wrong speaks for are none, whatever is sound', () => {
     const one = at('say-cause')
     expect(ranking(one)).toEqual([])
-    expect(otherCauses(sceneOf(one))).toHaveLength(sheet.causes!.length)
+    expect(weighCauses(sceneOf(one)).others).toHaveLength(sheet.causes!.length)
   })
   it('are spoken against by what was looked at and is sound', () => {
     const one = at('say-cause', { 'slide-in': 'worn where it slides' })
-    const [moving] = rankedCauses(sceneOf(one))
+    const [moving] = weighCauses(sceneOf(one)).suspects
     expect(moving).toMatchObject({ id: 'moving', score: -1 })
     expect(moving!.speaksAgainst).toHaveLength(4)
   })
   it('say what would tell and nobody knows, and count nothing for it', () => {
     const one = at('read-faces', { 'slide-in': 'worn where it slides' })
-    const [moving] = rankedCauses(sceneOf(one))
+    const [moving] = weighCauses(sceneOf(one)).suspects
     expect(moving).toMatchObject({ id: 'moving', score: 2, speaksAgainst: [], notKnown: ['Faces', 'Sleeve'] })
   })
   it('go by the side on which a figure is out, and by how bad a finding is', () => {
@@ -82,8 +73,8 @@ describe('causes of a failure', () => {
     one.folded.state.opened!.payload.signs = ['hot']
     one.workUntil('say-cause')
     expect(
-      rankedCauses(sceneOf(one))
-        .find(each => each.id === 'dry-out')!
+      weighCauses(sceneOf(one))
+        .suspects.find(each => each.id === 'dry-out')!
         .speaksFor.map(each => each.known),
     ).toEqual(['hard and cracked', 'gland runs hot'])
   })
@@ -132,7 +123,7 @@ describe('what it failed of', () => {
     const one = coked()
     one.act('cause.said', { cause: 'aged', why: 'It stood for four years' })
     const rows = recordOf(one.opened, one.folded.entries, new Map([['fitter', 'R. Okell']])).causes
-    expect(rows.map(({ id, said }) => [id, said])).toEqual([
+    expect(rows.map(({ id, isSaid }) => [id, isSaid])).toEqual([
       ['aged', true],
       ['solids', false],
     ])

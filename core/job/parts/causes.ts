@@ -21,11 +21,13 @@ export interface CauseEvidence {
 }
 
 /** A cause with what speaks for it and against it, and what would tell and is not known. */
-export interface RankedCause {
+export interface WeighedCause {
   id: string
   say: string
   advice: string
   score: number
+  /** Something wrong was found that speaks for it. */
+  isSuspect: boolean
   speaksFor: CauseEvidence[]
   speaksAgainst: CauseEvidence[]
   notKnown: string[]
@@ -99,7 +101,7 @@ const told = (scene: Scene, sign: CauseSign, system: LengthSystem): Told =>
 const nameOf = ({ checks, looks }: Plan, { check, look }: CauseSign): string =>
   (check === undefined ? looks.get(look!)?.title : checks.get(check)?.title) ?? ''
 
-function ranked(scene: Scene, { id, say, advice, signs }: FailureCause, system: LengthSystem): RankedCause {
+function weighed(scene: Scene, { id, say, advice, signs }: FailureCause, system: LengthSystem): WeighedCause {
   const all = signs.map(sign => ({ sign, found: told(scene, sign, system) }))
   const known = all.flatMap(({ sign, found }) => (found ? [{ sign, found }] : []))
   const unknown = all.filter(one => one.found === undefined).map(one => nameOf(scene.plan, one.sign))
@@ -107,26 +109,36 @@ function ranked(scene: Scene, { id, say, advice, signs }: FailureCause, system: 
     ...{ id, say, advice },
     // However many parts show it, a sign weighs once.
     score: known.reduce((sum, { sign }) => sum + sign.weighs, 0),
+    // What is sound tells between causes, and is no sign of one.
+    isSuspect: known.some(({ sign }) => sign.weighs > 0 && !sign.clean),
     speaksFor: known.filter(one => one.sign.weighs > 0).flatMap(one => one.found),
     speaksAgainst: known.filter(one => one.sign.weighs < 0).flatMap(one => one.found),
     notKnown: [...new Set(unknown)],
   }
 }
 
-/** A sign of something wrong: what is sound tells between causes, and is no sign of one. */
-const isFault = (scene: Scene, cause: FailureCause): boolean =>
-  cause.signs.some(sign => sign.weighs > 0 && !sign.clean && told(scene, sign, 'mm'))
+/** The causes of the sheet, those that something wrong speaks for first; of them what speaks for them most. */
+export interface WeighedCauses {
+  suspects: WeighedCause[]
+  /** Nothing that was found speaks for them: they may still be named. */
+  others: WeighedCause[]
+}
 
 /**
- * The causes of the sheet that something found speaks for, what speaks for them most first; equal ones stay in the order of the
- * sheet. It advises: a person says what it was.
+ * The causes of the sheet, weighed by what was found; equal ones stay in the order of the sheet. It advises: a person says
+ * what it was.
  */
-export const rankedCauses = (scene: Scene, system: LengthSystem = 'mm'): RankedCause[] =>
-  (scene.plan.sheet.causes ?? [])
-    .filter(cause => isFault(scene, cause))
-    .map(cause => ranked(scene, cause, system))
-    .sort((a, b) => b.score - a.score)
+export function weighCauses(scene: Scene, system: LengthSystem = 'mm'): WeighedCauses {
+  const all = (scene.plan.sheet.causes ?? []).map(cause => weighed(scene, cause, system))
+  return {
+    suspects: all.filter(one => one.isSuspect).sort((a, b) => b.score - a.score),
+    others: all.filter(one => !one.isSuspect),
+  }
+}
 
-/** Those that nothing speaks for, in the order of the sheet: they may still be named. */
-export const otherCauses = (scene: Scene): FailureCause[] =>
-  (scene.plan.sheet.causes ?? []).filter(cause => !isFault(scene, cause))
+/** The cause that more speaks for than for the one that is named; null where none is likelier, or none of the sheet is named. */
+export function likelierThan({ suspects, others }: WeighedCauses, cause: string): WeighedCause | null {
+  const named = [...suspects, ...others].find(one => one.id === cause)
+  const [first] = suspects
+  return first && named && (!named.isSuspect || named.score < first.score) ? first : null
+}

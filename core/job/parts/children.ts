@@ -12,8 +12,9 @@ export interface Left {
   verdict: Verdict
 }
 
-/** No more is told of it: its own record has the rest. */
+/** No more is told of it, and no longer: its own record has the rest. */
 export const MOST_LEFT = 40
+export const LONGEST_LEFT = 200
 
 /** What was read of a sub-assembly as it was built up and proved: its setting, its test. What was read last stands. */
 export function leftBy(plan: Plan, state: JobState): Left[] {
@@ -21,15 +22,9 @@ export function leftBy(plan: Plan, state: JobState): Left[] {
   return plan.sheet.checks
     .flatMap((check): Left[] => {
       const last = standing(results, check)
-      return isRead(last ?? undefined) && (last!.moment === 'build' || last!.moment === 'asLeft')
-        ? [
-            {
-              what: check.title.slice(0, 200),
-              value: showValue(last!.check, last!).slice(0, 200),
-              verdict: last!.judgement.verdict,
-            },
-          ]
-        : []
+      if (!isRead(last) || (last.moment !== 'build' && last.moment !== 'asLeft')) return []
+      const [what, value] = [check.title, showValue(last.check, last)].map(one => one.slice(0, LONGEST_LEFT))
+      return [{ what: what!, value: value!, verdict: last.judgement.verdict }]
     })
     .slice(0, MOST_LEFT)
 }

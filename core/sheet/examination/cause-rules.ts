@@ -1,10 +1,7 @@
 import { codesOf } from '../../looks/index.ts'
 import { stepsBefore } from '../before.ts'
 import type { Plan } from '../plan.ts'
-import type { CauseSign, FailureCause } from '../types.ts'
-
-/** Words that a person answers with where none of the sheet's causes fits. */
-const KEPT = ['other', 'not found']
+import { NO_CAUSES, type CauseSign, type FailureCause } from '../types.ts'
 
 /** What a sign goes by that is not there, or that can never be so. */
 function signFaults(plan: Plan, sign: CauseSign): (string | false)[] {
@@ -61,7 +58,7 @@ export function causeRules(plan: Plan): string[] {
       .map(({ id }) => `cause ${id} has nothing that speaks for it`),
     ...causes.flatMap(({ id, signs }) =>
       [
-        KEPT.includes(id) && 'is called what stands for none of them',
+        NO_CAUSES.some(one => one === id) && 'is called what stands for none of them',
         ...signs.flatMap(sign => signFaults(plan, sign)),
         ...(before
           ? signs

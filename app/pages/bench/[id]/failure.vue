@@ -1,32 +1,20 @@
 <script setup lang="ts">
-import { causeStep, failureTables, groupDials, recordOf } from '~~/core/job'
+import { causeStep, failureTables, groupDials } from '~~/core/job'
 
 /** What the machine of a job failed of: where everything lay, what was found, and what speaks for which cause. */
 const job = useJob()
-const { system } = useDisplay()
-const record = computed(() => recordOf(job.opened, job.folded.entries, job.names, system.value, job.state))
-const tables = computed(() => failureTables(record.value))
 const dials = computed(() => groupDials(job.plan, job.state))
 </script>
 
 <template>
-  <ReportSheet v-if="causeStep(job.plan)" report="failure" title="Failure report" :record="record" :tables="tables">
+  <ReportSheet v-if="causeStep(job.plan)" report="failure" title="Failure report" :tables-of="failureTables">
     <template #acts>
       <NuxtLink class="btn" :to="`/bench/${job.id}/record`">Overhaul record</NuxtLink>
     </template>
     <PositionsDial v-for="dial in dials" :key="dial.name" :dial="dial" />
   </ReportSheet>
-  <p v-else class="say">
+  <p v-else class="page-say">
     Nobody asks on this job what it failed of, so there is no failure report.
     <NuxtLink class="btn" :to="`/bench/${job.id}/record`">To its record</NuxtLink>
   </p>
 </template>
-
-<style scoped>
-.say {
-  padding: 20px;
-  display: flex;
-  gap: 12px;
-  align-items: center;
-}
-</style>
