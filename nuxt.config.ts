@@ -129,5 +129,13 @@ export default defineNuxtConfig({
         item.dynamicImports = key === 'layouts/default.vue' ? [] : item.dynamicImports?.filter(one => !comesLater(one))
     },
   },
-  vite: { build: { chunkSizeWarningLimit: 900 }, worker: { format: 'es' } },
+  vite: {
+    build: {
+      chunkSizeWarningLimit: 900,
+      // A list of every file that another asks for is longer than most of these files, and the worker of the pages has
+      // them all on the device after the first visit: each asks for its own. Styles come before what they dress.
+      modulePreload: { resolveDependencies: (_, files) => files.filter(file => file.endsWith('.css')) },
+    },
+    worker: { format: 'es' },
+  },
 })

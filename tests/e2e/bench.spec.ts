@@ -167,10 +167,10 @@ test('undo takes back a whole act: lifted, bagged and done together', async ({ p
   await machineBy(librarySheet('m14-axially-split-pump'), 'P-964', 'Pump of the tests')
   await openJob(page, 'P-964', 'Planned')
   await workUntil(page, 'wash')
-  await expect(page.getByLabel('Tray and gate')).toContainText('3off')
+  await expect(page.getByLabel('Tray and gate')).toContainText('5off')
   await page.getByRole('button', { name: /^Undo/ }).click()
   await expect(page.locator('[data-step=spacer-off]')).toBeVisible()
-  await expect(page.getByLabel('Tray and gate')).toContainText('1off')
+  await expect(page.getByLabel('Tray and gate')).toContainText('3off')
   await expect(page.getByLabel('Tray and gate')).toContainText('0bags')
 })
 

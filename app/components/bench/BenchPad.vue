@@ -74,37 +74,12 @@ watch(
     min-height: 56vh;
   }
 }
-/* Beside keys there is room for their signs alone, left of the keys: nothing lies over a figure. */
-.pad:has(.gauge > .keys) :deep(:is(.notes, .photos)) > .add {
-  right: 226px;
-  top: 8px;
-  padding: 0;
-  width: 44px;
-  min-height: 44px;
+/* How far from the edge a note and a photograph begin, right of the heading: beside keys left of those, over no figure. */
+.pad {
+  --beside: 46px;
 }
-.pad:has(.gauge > .keys) :deep(.photos) > .add {
-  right: 272px;
-}
-.pad:has(.gauge > .keys) :deep(.photos > .add .el-upload) {
-  padding: 0;
-  width: 44px;
-  min-height: 44px;
-}
-.pad:has(.gauge > .keys) :deep(.add .icon) {
-  display: inline-flex;
-  font-size: 24px;
-  color: var(--blue-ink);
-}
-.pad:has(.gauge > .keys) :deep(.add .words) {
-  position: absolute;
-  width: 1px;
-  height: 1px;
-  overflow: hidden;
-  clip-path: inset(50%);
-}
-.pad:has(.gauge > .keys) :deep(.reading h2) {
-  padding-right: 88px;
-  min-height: 44px;
+.pad:has(.gauge > .keys) {
+  --beside: 224px;
 }
 .back {
   position: absolute;

@@ -79,9 +79,10 @@ function say() {
       </el-radio-group>
       <el-select
         v-if="weighed.others.length"
-        v-model="chosen"
+        :model-value="weighed.others.some(one => one.id === chosen) ? chosen : ''"
         placeholder="One that nothing found speaks for…"
         aria-label="One that nothing found speaks for"
+        @update:model-value="(one: string) => (chosen = one)"
       >
         <el-option v-for="one in weighed.others" :key="one.id" :value="one.id" :label="one.say" />
       </el-select>

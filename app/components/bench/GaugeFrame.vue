@@ -31,6 +31,8 @@ defineProps<{ title: string }>()
 }
 h2 {
   font-size: 22px;
+  min-height: 40px;
+  padding-right: 90px;
 }
 .under {
   grid-column: 1 / -1;

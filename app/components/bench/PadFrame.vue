@@ -24,7 +24,8 @@ defineProps<{ title?: string; why?: string | null }>()
 }
 h2 {
   font-size: 22px;
-  padding-right: 44px;
+  min-height: 40px;
+  padding-right: 132px;
 }
 .frame > :deep(ul),
 .frame > :deep(ol) {

@@ -57,12 +57,13 @@ function leave() {
       v-if="!writing && !job.isClosed && may('note.written')"
       text
       size="small"
-      class="add"
+      class="add pad-sign"
       aria-label="Note"
+      title="Note"
       data-test="note"
       @click="open"
     >
-      <el-icon class="icon"><EditPen /></el-icon><span class="words">Note</span>
+      <el-icon><EditPen /></el-icon>
     </el-button>
   </aside>
 </template>
@@ -93,13 +94,7 @@ function leave() {
   align-items: center;
   padding-top: 6px;
 }
-.icon {
-  display: none;
-}
 .add {
-  position: absolute;
-  right: 48px;
-  top: 4px;
-  color: var(--blue-ink);
+  right: var(--beside);
 }
 </style>

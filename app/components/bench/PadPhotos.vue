@@ -84,7 +84,7 @@ useKeys({ p: () => button.value?.click() })
     </p>
     <el-upload
       v-if="mayTake"
-      class="add"
+      class="add pad-sign"
       accept="image/*"
       multiple
       :auto-upload="false"
@@ -93,7 +93,7 @@ useKeys({ p: () => button.value?.click() })
     >
       <!-- What surrounds it is the button, with its keys. -->
       <span ref="button" data-test="photograph">
-        <el-icon class="icon"><Camera /></el-icon><span class="words">Photograph</span>
+        <el-icon><Camera /></el-icon><span class="sr">Photograph</span>
       </span>
     </el-upload>
     <LazyPhotoView v-if="shown" v-model="shown" :on="on" />
@@ -140,19 +140,6 @@ useKeys({ p: () => button.value?.click() })
   font: 600 14px/1.2 var(--words);
 }
 .add {
-  position: absolute;
-  right: 108px;
-  top: 4px;
-}
-.add :deep(.el-upload) {
-  min-height: 40px;
-  padding: 0 11px;
-}
-.icon {
-  display: none;
-}
-.words {
-  color: var(--blue-ink);
-  font: 600 17px/1.2 var(--heads);
+  right: calc(var(--beside) + 46px);
 }
 </style>
