@@ -108,18 +108,26 @@ test('it is drawn on with arrow, circle and word; the record and its PDF show it
   // Where it was: the picture itself is untouched.
   await page.keyboard.press('Escape')
   await expect(view).toBeHidden()
+  // Of one finding, before the look is kept: it says which it shows.
+  await page.locator('[data-code=wide]').click()
+  await page.locator('[data-grade="1"]').click()
+  await page.locator('[data-test=all-round]').click()
+  await page.locator('.lines input[type=file]').setInputFiles([await picture('#cc2222')])
+  await expect(strip(page).getByRole('button', { name: /Track too wide/ })).toBeVisible()
   const id = page.url().split('/').at(-1)!
   await page.goto(`/bench/${id}/record`)
+  await expect(page.getByRole('row', { name: /Rotating face: .*track too wide/ }).locator('img')).toBeVisible()
   const row = page.getByRole('row', { name: /Heat checks all round/ })
   await expect(row.locator('img')).toBeVisible()
   await expect(row.locator('g:last-child path')).toHaveCount(2)
   await expect
-    .poll(async () =>
-      (await (await page.request.get(`/api/jobs/${id}/entries`)).json()).map((one: AnyEntry) => one.kind),
-    )
-    .toContain('photo.arrived')
+    .poll(async () => {
+      const entries = (await (await page.request.get(`/api/jobs/${id}/entries`)).json()) as AnyEntry[]
+      return entries.filter(one => one.kind === 'photo.arrived').length
+    })
+    .toBe(2)
   const pdf = await (await page.request.get(`/api/jobs/${id}/record.pdf`)).body()
-  expect(pdf.toString('latin1').match(/\/Subtype \/Image/g)).toHaveLength(1)
+  expect(pdf.toString('latin1').match(/\/Subtype \/Image/g)).toHaveLength(2)
   const { getDocumentProxy, extractText } = await import('unpdf')
   const read = await getDocumentProxy(new Uint8Array(pdf))
   const { text } = await extractText(read, { mergePages: true })

@@ -10,6 +10,7 @@ import {
   standingLook,
   type Finding,
   type Looked,
+  type Noted,
 } from '~~/core/job'
 import { PROPOSED_WORDS } from '~~/core/looks'
 
@@ -52,6 +53,15 @@ const last = computed(() =>
     .filter(seen => seen.part === props.part && (props.look === undefined || seen.look === props.look))
     .map(seen => ({ ...seen, text: lookedText(job.plan, { ...seen, look: seen.look || undefined }) })),
 )
+
+/** What a photograph of a finding is on; which one it shows is known by its code. */
+const onFinding = ({ code }: Finding): Noted =>
+  props.look === undefined
+    ? { what: 'part', id: props.part, finding: code }
+    : { what: 'look', id: props.look, part: props.part, finding: code }
+const photoWhy = ref<string | null>(null)
+const photoWorking = ref(0)
+const { isSettled } = useSettled()
 
 function found(finding: Finding) {
   draft.value = [...draft.value, finding]
@@ -125,9 +135,21 @@ onBeforeUnmount(() => correcting.value && leave())
           ><strong>{{ line.text }}</strong
           ><small class="soft">{{ line.tells }}. {{ PROPOSED_WORDS[line.proposes] }}.</small></span
         >
+        <LazyPhotoTake
+          v-if="isSettled && !job.isClosed && may('photo.added')"
+          v-model:why="photoWhy"
+          v-model:working="photoWorking"
+          class="camera"
+          :on="onFinding(line.finding)"
+          :label="`Photograph: ${line.text}`"
+        />
         <el-button v-if="isOpen" text :aria-label="`Take out: ${line.text}`" @click="remove(i)">✕</el-button>
       </li>
     </ul>
+    <p v-if="photoWorking" class="soft" role="status">Taking the photograph in…</p>
+    <p v-if="photoWhy" class="why" role="alert">
+      {{ photoWhy }} <el-button text @click="photoWhy = null">Close</el-button>
+    </p>
     <template v-if="isOpen && may('part.looked')">
       <el-button
         v-if="!draft.length && asked && !choosing"
@@ -201,6 +223,13 @@ onBeforeUnmount(() => correcting.value && leave())
 .lines small {
   display: block;
   font-size: 15px;
+}
+.camera,
+.camera :deep(.el-upload) {
+  width: 44px;
+  height: 44px;
+  color: var(--blue-ink);
+  font-size: 24px;
 }
 .clean {
   font-size: 22px;

@@ -1,7 +1,5 @@
 <script setup lang="ts">
-import { Camera } from '@element-plus/icons-vue'
-import type { UploadFile } from 'element-plus'
-import { drawnFor, hasArrived, isNotedOn, lineOf, notedName, photosOn, type Noted } from '~~/core/job'
+import { drawnFor, findingOf, hasArrived, isNotedOn, lineOf, notedName, photosOn, type Noted } from '~~/core/job'
 
 /** Photographs of what the pad is turned to, what was taken of the same place last time, and a way to take another. */
 const props = defineProps<{ on: Noted | null }>()
@@ -9,7 +7,6 @@ const job = useJob()
 const may = useMay()
 const photos = usePhotosStore()
 const why = ref<string | null>(null)
-/** So many are being taken in, one after the other. */
 const working = ref(0)
 const name = computed(() => (props.on ? inSentence(notedName(job.plan, props.on) ?? '') : 'the job'))
 const mine = computed(() =>
@@ -19,6 +16,7 @@ const mine = computed(() =>
     words: lineOf(job.state, one),
     isHere: hasArrived(job.state, one),
     refused: photos.find(job.id, one.sha256)?.refused ?? null,
+    finding: one.on && findingOf(job.plan, one.on)?.say,
   })),
 )
 const last = computed(() => job.about.photosLast.filter(one => isNotedOn(one.on, props.on)))
@@ -28,27 +26,18 @@ const shown = ref<string | null>(null)
 const mayTake = computed(() => !job.isClosed && may('photo.added'))
 
 onMounted(() => void photos.settle(job))
-async function take({ raw }: UploadFile) {
-  if (!raw) return
-  working.value += 1
-  try {
-    why.value = (await photos.take(job, raw, props.on)) ?? why.value
-  } finally {
-    working.value -= 1
-  }
-}
-const button = useTemplateRef<HTMLElement>('button')
-useKeys({ p: () => button.value?.click() })
+const camera = useTemplateRef('camera')
+useKeys({ p: () => camera.value?.open() })
 </script>
 
 <template>
   <aside class="photos" :aria-label="`Photographs of ${name}`">
     <div v-if="mine.length || last.length || working" class="strip" tabindex="0" role="group" aria-label="Photographs">
       <el-button
-        v-for="{ one, shapes, words, isHere, refused } in mine"
+        v-for="{ one, shapes, words, isHere, refused, finding } in mine"
         :key="one.photo"
         class="one"
-        :aria-label="`Open the photograph${words ? `: ${words}` : ''}`"
+        :aria-label="`Open the photograph${words || finding ? `: ${words || finding}` : ''}`"
         @click="shown = one.photo"
       >
         <PhotoThumb
@@ -56,9 +45,11 @@ useKeys({ p: () => button.value?.click() })
           :shapes="shapes"
           :is-here="isHere"
           size="thumb"
-          :alt="words || `Photograph of ${name}`"
+          :alt="words || finding || `Photograph of ${name}`"
         >
-          <small v-if="refused || !isHere" class="mark">{{ refused ? 'Refused' : 'Not arrived' }}</small>
+          <small v-if="refused || !isHere || finding" class="mark">{{
+            refused ? 'Refused' : isHere ? finding : 'Not arrived'
+          }}</small>
         </PhotoThumb>
       </el-button>
       <span v-if="working" class="soft working" role="status">Taking it in…</span>
@@ -82,20 +73,15 @@ useKeys({ p: () => button.value?.click() })
       <el-link :href="photos.urlOf(one.sha256, 'whole')" :download="`${one.sha256.slice(0, 12)}.jpg`">Save it</el-link>
       <el-button text @click="photos.drop(one)">Let it go</el-button>
     </p>
-    <el-upload
+    <PhotoTake
       v-if="mayTake"
+      ref="camera"
+      v-model:why="why"
+      v-model:working="working"
       class="add pad-sign"
-      accept="image/*"
-      multiple
-      :auto-upload="false"
-      :show-file-list="false"
-      :on-change="take"
-    >
-      <!-- What surrounds it is the button, with its keys. -->
-      <span ref="button" data-test="photograph">
-        <el-icon><Camera /></el-icon><span class="sr">Photograph</span>
-      </span>
-    </el-upload>
+      :on="on"
+      label="Photograph"
+    />
     <LazyPhotoView v-if="shown" v-model="shown" :on="on" />
   </aside>
 </template>

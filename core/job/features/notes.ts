@@ -6,7 +6,7 @@ import { optional, words, type Shaped } from '../ledger/shape.ts'
 import { isClosed, stamped, type Stamp } from '../ledger/state.ts'
 import { inSentence } from '../../sums/read.ts'
 import { notedName, notedShape, type Noted } from '../parts/noted.ts'
-import { unknown } from './sense.ts'
+import { unknownThing } from './sense.ts'
 
 /** Words that somebody leaves: notes while the job is open, addenda once it is signed. */
 
@@ -26,7 +26,7 @@ const written: ActKind<Shaped<typeof shape>> = {
   shape,
   by: WRITERS,
   corrected: 'replace',
-  sense: (plan, _, { payload: { on } }) => (on && notedName(plan, on) === undefined ? unknown(on.what, on.id) : null),
+  sense: (plan, _, { payload: { on } }) => unknownThing(plan, on),
   apply: (state, entry) => {
     const { text: full, on } = entry.payload
     state.notes.push(stamped(entry, state, { text: full, ...(on ? { on } : {}) }))

@@ -9,7 +9,7 @@ import { choice, list, optional, record, why, words, type Shaped } from '../ledg
 import { stamped, type Stamp } from '../ledger/state.ts'
 import { isSameThing, notedName, notedShape, type Noted } from '../parts/noted.ts'
 import { drawnFor, hasArrived, lineOf, type Photo, type TakenPhoto } from '../parts/photos.ts'
-import { unknown } from './sense.ts'
+import { unknownThing } from './sense.ts'
 
 /** Photographs: what was taken of what, what is drawn on it, and whether its file is here yet. */
 
@@ -49,7 +49,8 @@ const added: ActKind<Shaped<typeof taking>> = {
   corrected: 'replace',
   sense: (plan, state, { payload: { photo, sha256, on } }): Refusal | null => {
     if (!isSum(sha256)) return refusals.sum()
-    if (on && notedName(plan, on) === undefined) return unknown(on.what, on.id)
+    const strange = unknownThing(plan, on)
+    if (strange) return strange
     if (state.photos.some(one => one.photo === photo || (one.sha256 === sha256 && isSameThing(one.on, on))))
       return refusals.taken({ on: onWords(plan, on) })
     return state.photos.length < MOST ? null : refusals.tooMany({ most: MOST })

@@ -7,6 +7,7 @@ import { readingKey, type JobState } from '../ledger/state.ts'
 import { firstWords, MOMENT_WORDS } from '../ledger/words.ts'
 import { hindrances } from '../owed/hindrances.ts'
 import { unmetNeeds } from '../parts/needs.ts'
+import { notedName, type Noted } from '../parts/noted.ts'
 
 /** Refusals that several features share. */
 const refusals = {
@@ -40,6 +41,15 @@ const refusals = {
 
 /** Why names make no sense: the sheet may be another version. */
 export const unknown = (what: string, id: string) => refusals.unknown({ what, id: id.slice(0, 60) })
+
+/** Why what a note or a photograph is on makes no sense; null where the sheet has it. */
+export function unknownThing(plan: Plan, on: Noted | undefined): Refusal | null {
+  if (!on || notedName(plan, on) !== undefined) return null
+  const { finding, ...thing } = on
+  return finding !== undefined && notedName(plan, thing) !== undefined
+    ? unknown('finding', finding)
+    : unknown(on.what, on.id)
+}
 
 export function knownParts(plan: Plan, refs: readonly Ref[]): Refusal | null {
   const stranger = refs.find(ref => !plan.parts.has(ref))

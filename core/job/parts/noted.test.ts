@@ -2,7 +2,9 @@ import { describe, expect, it } from 'vitest'
 import { entryOf } from '../../../tests/pump.ts'
 import { librarySheet, worker } from '../../../tests/sheets.ts'
 import { entryWords, recordOf, refusalOf } from '../index.ts'
-import { isNotedOn, NOTED, notedAt, notedName, settleOf } from './noted.ts'
+import { inSentence } from '../../sums/read.ts'
+import { codesFor } from './looks.ts'
+import { isNotedOn, isSameThing, NOTED, notedAt, notedName, settleOf } from './noted.ts'
 
 const one = worker(librarySheet('m14-axially-split-pump'))
 const IDS = {
@@ -43,6 +45,24 @@ describe('a note on something', () => {
     // Only a look is of a part beside what it is, and only of its own.
     expect(notedName(one.plan, { what: 'step', id: IDS.step, part: IDS.part })).toBeUndefined()
     expect(notedName(one.plan, { ...look, part: 'shaft' })).toBeUndefined()
+  })
+  it('of a finding is of the look that found it, and of no other finding', () => {
+    const look = { what: 'look', id: IDS.look, part: IDS.part } as const
+    const [first, second] = codesFor(one.plan, IDS.part, IDS.look).codes
+    const on = { ...look, finding: first!.id }
+    expect(notedName(one.plan, on)).toBe(`${notedName(one.plan, look)}: ${inSentence(first!.say)}`)
+    expect(isNotedOn(on, look)).toBe(true)
+    expect(isNotedOn(on, { what: 'part', id: IDS.part })).toBe(true)
+    expect(isNotedOn(on, on)).toBe(true)
+    expect(isNotedOn(on, { ...look, finding: second!.id })).toBe(false)
+    expect(isNotedOn(look, on)).toBe(false)
+    expect(isSameThing(on, look)).toBe(false)
+    // In passing, too; and only where something is looked at, by a code there is.
+    const passing = { what: 'part', id: IDS.part, finding: 'other' } as const
+    expect(notedName(one.plan, passing)).toMatch(/^Rotating face: /)
+    expect(isNotedOn(passing, { what: 'part', id: IDS.part })).toBe(true)
+    for (const none of [{ ...look, finding: 'moon' }, { what: 'step', id: IDS.step, finding: first!.id } as const])
+      expect(notedName(one.plan, none)).toBeUndefined()
   })
   it('stands on the record beside what it is on', () => {
     const note = one.act('note.written', { text: 'Dry at the back', on: { what: 'part', id: IDS.part } })

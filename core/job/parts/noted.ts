@@ -2,6 +2,7 @@ import type { Plan } from '../../sheet/index.ts'
 import { inSentence } from '../../sums/read.ts'
 import { choice, id, optional, record } from '../ledger/shape.ts'
 import type { Settle } from '../owed/owing.ts'
+import { codesFor } from './looks.ts'
 
 /** What a note or a photograph may be on. */
 export const NOTED = ['step', 'part', 'reading', 'mate', 'joint', 'look'] as const
@@ -10,12 +11,28 @@ export interface Noted {
   id: string
   /** Of a look, at which of its parts. */
   part?: string
+  /** Of a look, or of what is seen on a part in passing: the code of the finding it shows. */
+  finding?: string
 }
 /** The same as it stands in an entry. */
-export const notedShape = record({ what: choice(NOTED), id, part: optional(id) } as const)
+export const notedShape = record({ what: choice(NOTED), id, part: optional(id), finding: optional(id) } as const)
 
 /** How what a note is on is called; undefined where the sheet has no such thing. What is left out of this machine has its name, too. */
-export function notedName({ whole, parts }: Plan, { what, id: of, part }: Noted): string | undefined {
+export function notedName(plan: Plan, on: Noted): string | undefined {
+  const name = thingName(plan, on)
+  if (on.finding === undefined || name === undefined) return name
+  const code = findingOf(plan, on)
+  return code && `${name}: ${inSentence(code.say)}`
+}
+
+/** The finding that something is on, among the codes of its part; undefined where there is none such. */
+export function findingOf(plan: Plan, { what, id: of, part, finding }: Noted) {
+  const ref = what === 'look' ? part : what === 'part' ? of : undefined
+  if (finding === undefined || ref === undefined || !plan.parts.has(ref)) return undefined
+  return codesFor(plan, ref, what === 'look' ? of : undefined).codes.find(one => one.id === finding)
+}
+
+function thingName({ whole, parts }: Plan, { what, id: of, part }: Noted): string | undefined {
   if (what === 'part') return parts.get(of)?.name
   if (what === 'look') {
     const look = whole.looks?.find(one => one.id === of)
@@ -48,13 +65,14 @@ export function settleOf({ checks }: Plan, { what, id: of, part }: Noted): Settl
   return moment ? { to: 'reading', check: of, moment } : null
 }
 
-/** Whether both are the same thing; of looks, at the same part. */
+/** Whether both are the same thing; of looks, at the same part; of findings, the same one. */
 export const isSameThing = (one: Noted | undefined, other: Noted | undefined): boolean =>
-  one?.what === other?.what && one?.id === other?.id && one?.part === other?.part
+  one?.what === other?.what && one?.id === other?.id && one?.part === other?.part && one?.finding === other?.finding
 
-/** Whether something is on what is asked for, or on the job as a whole; what is of a look at a part is of that part, too. */
+/** Whether something is on what is asked for, or on the job as a whole; what is of a look at a part is of that part, too, and what is of a finding is of the look that found it. */
 export function isNotedOn(one: Noted | undefined, on: Noted | null): boolean {
   if (!one || !on) return !one && on === null
+  if (on.finding !== undefined && one.finding !== on.finding) return false
   if (one.what === 'look' && on.what === 'part') return one.part === on.id
-  return isSameThing(one, on)
+  return isSameThing({ ...one, finding: on.finding }, on)
 }

@@ -2,11 +2,13 @@ import { describe, expect, it } from 'vitest'
 import { entryOf } from '../../../tests/pump.ts'
 import { librarySheet, worker } from '../../../tests/sheets.ts'
 import {
+  codesFor,
   drawnFor,
   entryWords,
   hasArrived,
   lastAct,
   lineOf,
+  notedName,
   photosMissing,
   photosOn,
   recordOf,
@@ -36,6 +38,21 @@ describe('a photograph', () => {
     expect(photosOn(state, part)).toHaveLength(1)
     expect(photosOn(state, { what: 'part', id: 'shaft' })).toEqual([])
     expect(photosOn(state, null)).toMatchObject([{ sha256: OTHER }])
+  })
+  it('of a finding is beside the look, and told by the finding on the record', () => {
+    const one = bench()
+    const on = { ...face, finding: codesFor(one.plan, face.part, face.id).codes[0]!.id }
+    one.act('photo.added', { ...picture, on })
+    expect(photosOn(one.folded.state, face)).toHaveLength(1)
+    expect(photosOn(one.folded.state, part)).toHaveLength(1)
+    expect(recordOf(one.plan, one.folded.entries, new Map()).photos[0]!.on).toBe(notedName(one.plan, on))
+    // The same picture may show two findings, and no finding twice.
+    const again = { ...picture, photo: 'two' }
+    expect(codeOf(one, 'photo.added', { ...again, on })).toBe('photo.taken')
+    expect(codeOf(one, 'photo.added', { ...again, on: face })).toBeUndefined()
+    const moon = entryOf('photo.added', { ...again, on: { ...on, finding: 'moon' } } as never, { role: 'fitter' })
+    const refused = refusalOf(one.opened, one.folded, moon)
+    expect(refused).toMatchObject({ code: 'sheet.unknown', values: { what: 'finding', id: 'moon' } })
   })
   it('has not arrived until the server says so, also once the job is signed', () => {
     const one = bench()
