@@ -26,6 +26,8 @@ export const SERVICES: Record<string, DemoService[]> = {
     { service: 'blades', on: '2026-06-15', hours: 7300, uses: { washings: 352 } },
     { service: 'blades', on: '2026-10-12', hours: 7800, uses: { washings: 421 } },
   ],
+  'B-401': oil(['2025-02-10', 12100], ['2026-04-20', 18700]),
+  'B-402': oil(['2025-03-03', 9800], ['2026-06-08', 16600]),
   'R-118': [{ service: 'oil', on: '2026-02-09', hours: 23600 }],
   'R-121': [{ service: 'grease', on: '2026-08-10', hours: 14100 }],
   'P-214A': oil(['2025-09-08', 6700], ['2026-06-22', 8950], ['2026-09-14', 9100]),

@@ -1,6 +1,6 @@
 import type { Competence, Role, Said } from '../core/job/index.ts'
 import type { Variants } from '../core/sheet/index.ts'
-import { EXCHANGERS, GEAR_UNITS, REDUCERS, SEALS } from './machines.ts'
+import { BLOWERS, EXCHANGERS, GEAR_UNITS, REDUCERS, SEALS } from './machines.ts'
 import type { Wear } from './findings.ts'
 
 /** The Thornmere beet works: invented, like everyone and everything in it. */
@@ -64,6 +64,7 @@ export const FLEET: DemoMachine[] = [
   ...EXCHANGERS,
   ...REDUCERS,
   ...SEALS,
+  ...BLOWERS,
   {
     tag: 'P-214A',
     name: 'Raw-juice pump',

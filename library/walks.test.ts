@@ -32,7 +32,10 @@ describe.each(WALKS)('$sheet', ({ sheet: name, figures, machine }) => {
       expect(state.flags).toEqual([])
       expect(view.owed.map(o => o.what)).toEqual([])
       expect(view.gate.open).toBe(true)
-      const unwell = [...view.results.values()].filter(({ owed, judgement }) => owed && judgement.verdict !== 'Holds')
+      // What is held against the last overhaul has nothing to be held against on a machine's first.
+      const unwell = [...view.results.values()].filter(
+        ({ owed, judgement, worked }) => owed && !worked.isFirst && judgement.verdict !== 'Holds',
+      )
       expect(unwell.map(({ check, moment, judgement }) => `${check.title} ${moment}: ${judgement.verdict}`)).toEqual([])
       one.act('job.signed', { cured: 'yes', cause: machine }, 'lead')
       expect(one.folded.state.signed).not.toBeNull()

@@ -17,6 +17,21 @@ const isWithin = ([x, y]: Point, box: Record<'left' | 'right' | 'low' | 'high', 
   x >= box.left - 1e-6 && x <= box.right + 1e-6 && y >= box.low - 1e-6 && y <= box.high + 1e-6
 const ROOM = { width: 1080, height: 196 }
 
+describe('what is one with a part', () => {
+  it('is drawn and hit with it, and the drawing reaches as far as it does', () => {
+    const plan = planFor(librarySheet('m12-turbo-blower'))
+    const rotor = sectionOf(plan, ROOM).parts.find(one => one.ref === 'rotor')!
+    const bare = structuredClone(plan.parts.get('rotor')!)
+    delete bare.part.oneWith
+    const alone = sectionOf({ ...plan, parts: new Map([['rotor', bare]]) }, ROOM).parts[0]!
+    expect(rotor.shapes.map(pathOf).length).toBeGreaterThan(alone.shapes.length)
+    expect([rotor.hits.length, alone.hits.length]).toEqual([4, 2])
+    const only = sectionOf({ ...plan, parts: new Map([['rotor', plan.parts.get('rotor')!]]) }, ROOM)
+    const right = Math.max(...only.parts[0]!.hits.map(one => one.x + one.width))
+    expect(right).toBeCloseTo(only.right, 6)
+  })
+})
+
 describe('a part by its kind', () => {
   it('knows every kind of the sheets', () => expect(KINDS.length).toBeGreaterThan(25))
   it.each(KINDS)('%s is drawn, within its room', kind => {
@@ -75,8 +90,11 @@ describe.each(librarySheetNames())('%s in section', name => {
     expect(sectionAsSvg(section)).not.toMatch(/NaN|undefined|Infinity/)
   })
   it('has a shaft as one piece, without a line along its axis', () => {
-    const { parts } = sectionOf(planFor(librarySheet(name)), ROOM)
-    for (const shaft of parts.filter(one => one.kind === 'shaft'))
-      expect(shaft.shapes.filter(shape => shape.is === 'body')).toHaveLength(1)
+    const plan = planFor(librarySheet(name))
+    for (const { ref, shapes } of sectionOf(plan, ROOM).parts.filter(one => one.kind === 'shaft')) {
+      // What is one with it is a piece more.
+      const pieces = 1 + (plan.parts.get(ref)!.part.oneWith?.length ?? 0)
+      expect(shapes.filter(shape => shape.is === 'body')).toHaveLength(pieces)
+    }
   })
 })

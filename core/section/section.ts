@@ -1,5 +1,5 @@
-import type { PartPlace, Plan, Ref } from '../sheet/index.ts'
-import { profileOf, toneOf, type Point, type Shape, type Tone } from './profile.ts'
+import type { Geometry, PartKind, PartPlace, Plan, Ref } from '../sheet/index.ts'
+import { profileOf, toneOf, type Point, type Rolling, type Shape, type Tone } from './profile.ts'
 
 /** A machine along its own axis, drawn from its sheet: every shaft line to the extent of what sits on it, what has no place there in a row below. */
 
@@ -70,12 +70,18 @@ interface LineRoom {
   radial: number
 }
 
+/** Everything of a part that lies on a shaft line. */
+const extentsOf = ({ geometry, part }: PartPlace): Geometry[] => [
+  geometry!,
+  ...(part.oneWith ?? []).map(one => one.geometry),
+]
+
 /** One scale for all lines: one that is thicker has more room. */
 function linesOf({ sheet }: Plan, parts: readonly PartPlace[], height: number): LineRoom[] {
   const named = sheet.lines ?? [{ id: '', name: '' }]
   const all = named.map(line => {
     const own = parts.filter(one => (one.geometry!.line ?? named[0]!.id) === line.id)
-    return { ...line, radius: Math.max(1, ...own.map(one => one.geometry!.outside / 2)) }
+    return { ...line, radius: Math.max(1, ...own.flatMap(extentsOf).map(one => one.outside / 2)) }
   })
   const sum = all.reduce((radii, one) => radii + 2 * one.radius, 0)
   const radial = Math.min(RADIAL, (height - TOP - FOOT - 4 * all.length) / sum)
@@ -88,25 +94,41 @@ function linesOf({ sheet }: Plan, parts: readonly PartPlace[], height: number): 
   })
 }
 
-function drawnOn(one: PartPlace, line: LineRoom, along: (mm: number) => number): DrawnPart {
-  const { from, to, bore, outside, side = 'both' } = one.geometry!
+/** One piece of a part on its line: its shapes, and where it is hit. */
+function pieceOn(
+  { kind, geometry, rolls }: { kind: PartKind; geometry: Geometry; rolls?: Rolling },
+  line: LineRoom,
+  along: (mm: number) => number,
+): Pick<DrawnPart, 'shapes' | 'hits'> {
+  const { from, to, bore, outside, side = 'both' } = geometry
   const [inner, outer] = [(bore / 2) * line.radial, (outside / 2) * line.radial]
   const [x, width] = [along(from), along(to) - along(from)]
-  const half = profileOf(one.part.kind, { length: width, inner, outer }, one.part.rolls)
+  const half = profileOf(kind, { length: width, inner, outer }, rolls)
   const upper: Hit = { x, y: line.centre - outer, width, height: outer - inner }
   const lower: Hit = { ...upper, y: line.centre + inner }
   return {
-    ref: one.ref,
-    name: one.name,
-    kind: one.part.kind,
-    tone: toneOf(one.part.kind),
     shapes: half.flatMap(shape =>
       side === 'both' ? wholeBody(shape, x, line.centre) : [placed(shape, x, line.centre, side === 'upper' ? 1 : -1)],
     ),
     hits: [...(side === 'lower' ? [] : [upper]), ...(side === 'upper' ? [] : [lower])],
+  }
+}
+
+function drawnOn(one: PartPlace, line: LineRoom, along: (mm: number) => number): DrawnPart {
+  const { kind, rolls, oneWith = [] } = one.part
+  const geometry = one.geometry!
+  const [own, ...others] = [{ kind, geometry, rolls }, ...oneWith].map(piece => pieceOn(piece, line, along))
+  const [{ x, y, width }] = own!.hits as [Hit]
+  return {
+    ref: one.ref,
+    name: one.name,
+    kind,
+    tone: toneOf(kind),
+    shapes: [own!, ...others].flatMap(piece => piece.shapes),
+    hits: [own!, ...others].flatMap(piece => piece.hits),
     middle: x + width / 2,
-    top: side === 'lower' ? line.centre + inner : line.centre - outer,
-    outside,
+    top: y,
+    outside: geometry.outside,
   }
 }
 
@@ -140,8 +162,8 @@ const under = (one: DrawnPart, other: DrawnPart): number =>
 export function sectionOf(plan: Plan, { width, height }: { width: number; height: number }): Section {
   const all = [...plan.parts.values()]
   const parts = all.filter(one => one.geometry)
-  const from = Math.min(...parts.map(one => one.geometry!.from))
-  const to = Math.max(...parts.map(one => one.geometry!.to))
+  const from = Math.min(...parts.flatMap(extentsOf).map(one => one.from))
+  const to = Math.max(...parts.flatMap(extentsOf).map(one => one.to))
   const along = (mm: number) => SIDE + ((mm - from) / (to - from || 1)) * (width - 2 * SIDE)
   const lines = linesOf(plan, parts, height)
   const lineOf = (one: PartPlace) => lines.find(line => line.id === one.geometry!.line) ?? lines[0]!

@@ -357,6 +357,8 @@ export interface Part {
   quantity?: Count
   places?: Place[]
   geometry?: Geometry
+  /** Pieces of it that are drawn as what they are: the wheel that is one with its shaft, the pinion cut into it. */
+  oneWith?: { kind: PartKind; geometry: Geometry }[]
   renewal: 'always' | 'on condition' | 'life'
   /** Why an always-new part is never put back. */
   renewalWhy?: string

@@ -284,6 +284,42 @@ export const hurried = (
   },
 })
 
+/** A step is gone to before the one that had to be done first; what comes of that is said. */
+export const early = (
+  what: string,
+  at: string,
+  to: string,
+  means: RegExp,
+  {
+    lifts,
+    fits = [],
+    cautions = 0,
+    variants,
+  }: { lifts?: string[]; fits?: string[]; cautions?: 0 | 1; variants?: Mistake['variants'] } = {},
+): Mistake => ({
+  ...{ what, at, means, stopped: to, says: /first|before/i, noticed: AT_ONCE },
+  ...(variants ? { variants } : {}),
+  does: bench => {
+    if (cautions) bench.tries('caution.read', { step: to, caution: 0 })
+    for (const part of fits) bench.tries('part.refitted', { part, step: to })
+    if (lifts) bench.tries('part.lifted', { parts: lifts, step: to })
+    else if (!fits.length) bench.tries('step.done', { step: to })
+  },
+})
+
+/** Another than the one of this place is in the hand. */
+export const inHand = (
+  what: string,
+  at: string,
+  hands: Record<string, string>,
+  means: RegExp,
+  variants?: Mistake['variants'],
+): Mistake => ({
+  ...{ what, at, means, stopped: at, says: /is in the hand for/, noticed: AT_ONCE },
+  ...(variants ? { variants } : {}),
+  does: bench => bench.does(at, { hands }),
+})
+
 /** Something reads otherwise than it may, and the step is gone on from. */
 export const outAt = ({ what, at, stopped, means }: Told, read: Read): Mistake => ({
   ...{ what, at, stopped, means, says: /: Failed\./, noticed: AT_ONCE },

@@ -1,9 +1,17 @@
 import type { Mistakes } from './bench.ts'
 import { M3_MISTAKES } from './m3.ts'
 import { M10_MISTAKES } from './m10.ts'
+import { M12_MISTAKES } from './m12.ts'
 import { M14_MISTAKES } from './m14.ts'
 import { M20_MISTAKES } from './m20.ts'
 import { M8_MISTAKES } from './m8.ts'
 
 /** Every family's mistakes, in the order of the library. */
-export const ALL_MISTAKES: Mistakes[] = [M3_MISTAKES, M8_MISTAKES, M10_MISTAKES, M14_MISTAKES, M20_MISTAKES]
+export const ALL_MISTAKES: Mistakes[] = [
+  M3_MISTAKES,
+  M8_MISTAKES,
+  M10_MISTAKES,
+  M12_MISTAKES,
+  M14_MISTAKES,
+  M20_MISTAKES,
+]

@@ -2,43 +2,17 @@ import { M20 } from '../walks/m20.ts'
 import {
   against,
   AT_ONCE,
+  early,
+  inHand,
   goesBack,
   outAt,
   short,
   slip,
   smeared,
   stands,
-  type Mistake,
   type Mistakes,
   hurried,
 } from './bench.ts'
-
-/** A step is gone to before the one that had to be done first; what comes of that is said. */
-const early = (
-  what: string,
-  at: string,
-  to: string,
-  means: RegExp,
-  { lifts, variants }: { lifts?: string[]; variants?: Mistake['variants'] } = {},
-): Mistake => ({
-  ...{ what, at, means, stopped: to, says: /first|before/i, noticed: AT_ONCE },
-  ...(variants ? { variants } : {}),
-  does: bench =>
-    void (lifts ? bench.tries('part.lifted', { parts: lifts, step: to }) : bench.tries('step.done', { step: to })),
-})
-
-/** Another than the one of this place is in the hand. */
-const inHand = (
-  what: string,
-  at: string,
-  hands: Record<string, string>,
-  means: RegExp,
-  variants?: Mistake['variants'],
-): Mistake => ({
-  ...{ what, at, means, stopped: at, says: /is in the hand for/, noticed: AT_ONCE },
-  ...(variants ? { variants } : {}),
-  does: bench => bench.does(at, { hands }),
-})
 
 const HAZARDOUS = { faces: 'carbon', duty: 'hazardous' }
 const LEARNT = { faces: 'carbon', duty: 'plain', purpose: 'analysis' }

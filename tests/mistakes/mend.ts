@@ -33,6 +33,8 @@ function mendOut(by: Technician, { check, moment }: { check: string; moment: Mom
       proposals.get(ref)?.choice === 'renew' &&
       proposals.get(ref)!.checks.includes(check),
   )
+  if (door?.to === 'choice')
+    return by.act('variant.changed', { axis: door.axis, choice: door.choice, why: 'Found out' }, 'lead')
   if (door?.to === 'round') return beginRound(by, door.loop, result)
   if (door?.to === 'reopen') return reopen(by, door.step)
   if (door && (result.check.remedies || !renewed.length)) {

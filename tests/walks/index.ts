@@ -2,6 +2,7 @@ import type { Variants } from '../../core/sheet/index.ts'
 import type { Read } from '../sheets.ts'
 import { M3 } from './m3.ts'
 import { M10 } from './m10.ts'
+import { M12 } from './m12.ts'
 import { M14 } from './m14.ts'
 import { M20 } from './m20.ts'
 import { M8 } from './m8.ts'
@@ -17,6 +18,7 @@ export const WALKS: Walk[] = [
   { sheet: 'm3-cycloidal-reducer', machine: 'Beet conveyor drive', figures: M3 },
   { sheet: 'm8-scraped-surface-exchanger', machine: 'Syrup crystalliser', figures: M8 },
   { sheet: 'm10-gear-unit', machine: 'Lime-kiln gear unit', figures: () => M10 },
+  { sheet: 'm12-turbo-blower', machine: 'Carbonation gas blower', figures: M12 },
   { sheet: 'm14-axially-split-pump', machine: 'Raw-juice pump', figures: () => M14 },
   { sheet: 'm20-dual-seal', machine: 'Lime-milk seal', figures: () => M20 },
 ]

@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import { doorOf, readingKey } from '~~/core/job'
+import { choiceName, doorOf, readingKey } from '~~/core/job'
 import type { Moment } from '~~/core/sheet'
 
-/** What is out, and the way on: put right here and measured again, another round, or the step it was done at taken up again. */
+/** What is out, and the way on: put right here and measured again, another round, the step it was done at taken up again, or decided otherwise. */
 const props = defineProps<{ check: string; moment: Moment; place?: string }>()
 const job = useJob()
 const bench = useBench()
@@ -50,6 +50,14 @@ function putRight(remedy: string) {
     </template>
     <el-button v-else-if="door.to === 'round'" type="primary" @click="bench.look({ to: 'round', loop: door.loop })">
       Change what it needs: another round
+    </el-button>
+    <el-button
+      v-else-if="door.to === 'choice'"
+      type="primary"
+      data-test="decide-otherwise"
+      @click="bench.look({ to: 'axis', axis: door.axis })"
+    >
+      Decide otherwise: {{ choiceName(job.plan, door.axis, door.choice) }}
     </el-button>
     <el-button v-else type="primary" data-test="take-up-again" @click="bench.look({ to: 'reopen', step: door.step })">
       Take up again: {{ job.plan.steps.get(door.step)!.title }}

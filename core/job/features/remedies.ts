@@ -38,8 +38,16 @@ const shape = {
 } as const
 type Remedy = Shaped<typeof shape>
 
-/** Where something that is out is put right: here, in another round, or once what lies over it is off again. Null where it is not. */
-export type Door = { to: 'remedy' } | { to: 'round'; loop: string } | { to: 'reopen'; step: string } | null
+/**
+ * Where something that is out is put right: here, in another round, once what lies over it is off again, or by another
+ * choice than the one that was made in spite of it. Null where it is not.
+ */
+export type Door =
+  | { to: 'remedy' }
+  | { to: 'round'; loop: string }
+  | { to: 'reopen'; step: string }
+  | { to: 'choice'; axis: string; choice: string }
+  | null
 
 /**
  * The step to take up again for something that cannot be put right where it is: the one that the sheet says mends it; else,
@@ -56,11 +64,22 @@ function stepToMend(plan: Plan, state: JobState, { check, worked }: CheckResult,
   )
 }
 
+/** What was decided on the job against what this check proposes by being out. */
+function choiceAgainst({ sheet, variants }: Plan, check: string): Door {
+  for (const { id: axis, decided } of sheet.axes) {
+    const proposed = decided?.proposes?.find(one => one.check === check && one.verdict === 'Out')
+    if (proposed && variants[axis] !== undefined && variants[axis] !== proposed.choice)
+      return { to: 'choice', axis, choice: proposed.choice }
+  }
+  return null
+}
+
 /** The door past a check that is out at a moment. */
 export function doorOf(plan: Plan, state: JobState, result: CheckResult): Door {
   const { check, moment, judgement, worked, history } = result
   const at = check.at.find(one => one.moment === moment)
-  if (check.evidence || judgement.verdict !== 'Out' || history || moment === 'asFound' || !at) return null
+  if (check.evidence || judgement.verdict !== 'Out' || history || !at) return null
+  if (moment === 'asFound') return choiceAgainst(plan, check.id)
   const loop = plan.loopOf.get(at.step)
   if (loop?.until.includes(check.id)) return { to: 'round', loop: loop.id }
   const step = stepToMend(plan, state, result, at.step)
