@@ -4,6 +4,8 @@ import {
   confirmStep,
   doStep,
   fillSum,
+  measure,
+  signAs,
   jobAt,
   openBench,
   pullJoint,
@@ -320,5 +322,53 @@ test.describe('dual seal', () => {
     const { text } = await extractText(await getDocumentProxy(new Uint8Array(pdf)), { mergePages: true })
     for (const words of ['Failure report', 'Hole A of the collar stands at 12', '4:30', 'It was: solids or crystals'])
       expect(text.replace(/\s+/g, ' ')).toContain(words)
+  })
+})
+
+test.describe('turbo-blower', () => {
+  const card = (page: Page) => page.getByRole('region', { name: 'The step in view' })
+  async function blowerAt(page: Page, tag: string, step: string) {
+    await signIn(page)
+    await machineBy(librarySheet('m12-turbo-blower'), tag, 'Blower of the tests', { bearings: 'semi', size: 'small' })
+    await jobAt(page, tag, step)
+  }
+
+  test('one clearance of four speaks for the overhaul; closed up in spite of it, it is stopped and decided otherwise', async ({
+    page,
+  }) => {
+    await blowerAt(page, 'B-971', 'found-gaps')
+    await measure(page, { 'Clearance of the hot wheel': ['0.62', '0.68', '0.40', '0.66'] })
+    await expect(pad(page)).toContainText('bottom')
+    await confirmStep(page)
+    await expect(page.locator('[data-step=decide-depth]')).toBeVisible()
+    await expect(pad(page)).toContainText('Readings suggest: Overhaul it')
+    await pad(page).getByText('Close it up again').click()
+    await pad(page).getByRole('textbox', { name: 'Why' }).fill('It is wanted by tonight')
+    await page.locator('[data-test=decide-axis]').click()
+    await signAs(page)
+    await confirmStep(page)
+    await jobAt(page, 'B-971', 'cold-casing-on')
+    await page.locator('[data-test=confirm]').click()
+    await before(page)
+      .getByText(/Clearance of the hot wheel/)
+      .first()
+      .click()
+    await expect(pad(page)).toContainText('touches there as soon as it is hot')
+    await page.locator('[data-test=decide-otherwise]').click()
+    await pad(page).getByText('Overhaul it', { exact: true }).click()
+    await pad(page).getByRole('textbox', { name: 'Why' }).fill('A wheel that touches is no blower tomorrow')
+    await page.locator('[data-test=decide-axis]').click()
+    await signAs(page)
+    await expect(page.locator('[data-step=clamp-on]')).toBeVisible()
+    await expect(card(page)).toContainText('Clamp the rotor')
+  })
+
+  test('the gap of a snap ring is told by the hour as it is seen from its own side', async ({ page }) => {
+    await blowerAt(page, 'B-972', 'float-in-hot')
+    await expect(pad(page)).toContainText('Snap ring, hot side: its gap')
+    await setDial(page, '3:00')
+    await expect(pad(page)).toContainText('the ring springs out there')
+    await setDial(page, '9:00')
+    await expect(pad(page)).not.toContainText('the ring springs out there')
   })
 })
