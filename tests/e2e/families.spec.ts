@@ -1,6 +1,7 @@
 import { expect, test, type Locator, type Page } from './test.ts'
 import {
   answer,
+  choose,
   confirmStep,
   doStep,
   fillSum,
@@ -332,6 +333,12 @@ test.describe('turbo-blower', () => {
     await machineBy(librarySheet('m12-turbo-blower'), tag, 'Blower of the tests', { bearings: 'semi', size: 'small' })
     await jobAt(page, tag, step)
   }
+  async function takeDepth(page: Page, depth: string, why: string) {
+    await choose(pad(page).getByRole('radiogroup', { name: 'How far it is taken' }), depth)
+    await pad(page).getByRole('textbox', { name: 'Why' }).fill(why)
+    await page.locator('[data-test=decide-axis]').click()
+    await signAs(page)
+  }
 
   test('one clearance of four speaks for the overhaul; closed up in spite of it, it is stopped and decided otherwise', async ({
     page,
@@ -342,10 +349,7 @@ test.describe('turbo-blower', () => {
     await confirmStep(page)
     await expect(page.locator('[data-step=decide-depth]')).toBeVisible()
     await expect(pad(page)).toContainText('Readings suggest: Overhaul it')
-    await pad(page).getByText('Close it up again').click()
-    await pad(page).getByRole('textbox', { name: 'Why' }).fill('It is wanted by tonight')
-    await page.locator('[data-test=decide-axis]').click()
-    await signAs(page)
+    await takeDepth(page, 'Close it up again', 'It is wanted by tonight')
     await confirmStep(page)
     await jobAt(page, 'B-971', 'cold-casing-on')
     await page.locator('[data-test=confirm]').click()
@@ -355,20 +359,26 @@ test.describe('turbo-blower', () => {
       .click()
     await expect(pad(page)).toContainText('touches there as soon as it is hot')
     await page.locator('[data-test=decide-otherwise]').click()
-    await pad(page).getByText('Overhaul it', { exact: true }).click()
-    await pad(page).getByRole('textbox', { name: 'Why' }).fill('A wheel that touches is no blower tomorrow')
-    await page.locator('[data-test=decide-axis]').click()
-    await signAs(page)
+    await takeDepth(page, 'Overhaul it', 'A wheel that touches is no blower tomorrow')
     await expect(page.locator('[data-step=clamp-on]')).toBeVisible()
     await expect(card(page)).toContainText('Clamp the rotor')
   })
 
   test('the gap of a snap ring is told by the hour as it is seen from its own side', async ({ page }) => {
-    await blowerAt(page, 'B-972', 'float-in-hot')
+    await blowerAt(page, 'B-972', 'decide-depth')
+    await expect(pad(page)).toContainText('Readings suggest: Close it up again')
+    await takeDepth(page, 'Overhaul it', 'Its bearings are due')
+    await jobAt(page, 'B-972', 'float-in-hot')
     await expect(pad(page)).toContainText('Snap ring, hot side: its gap')
+    // On the right, as whoever stands at the cold side sees it; told as if it were seen from the hot side.
     await setDial(page, '3:00')
+    await pad(page).locator('[data-test=stands]').click()
     await expect(pad(page)).toContainText('the ring springs out there')
-    await setDial(page, '9:00')
+    await pad(page).getByRole('button', { name: 'Put it right, look again' }).click()
+    await pad(page).getByRole('button', { name: 'From the other end' }).first().click()
+    await setDial(page, '3:00')
+    await pad(page).locator('[data-test=stands]').click()
+    await expect(pad(page)).toContainText('9:00')
     await expect(pad(page)).not.toContainText('the ring springs out there')
   })
 })

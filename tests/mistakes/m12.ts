@@ -28,7 +28,8 @@ const on = (variants: Mistake['variants'], mistakes: Mistake[]): Mistake[] =>
 
 /** What the bath is read to be, and then what is to be cleaned goes in. */
 function inBath(bench: Bench): Bench {
-  for (const id of ['strength-a', 'strength-b', 'bath-warm']) bench.by.measure(bench.plan.checks.get(id)!, 'inspect')
+  for (const id of ['strength-a', 'strength-b', 'bath-warm', 'basket'])
+    bench.by.measure(bench.plan.checks.get(id)!, 'inspect')
   return bench.tries('caution.read', { step: 'bath', caution: 0 }).tries('wait.begun', { step: 'bath' })
 }
 
@@ -87,7 +88,7 @@ export const M12_MISTAKES: Mistakes = {
         { what: 'Carbon is left between some blades', at: 'rinse', stopped: 'rotor-in', means: /imbalance/ },
         { bare: 'a skin on some blades' },
       ),
-      smeared('Light alloy goes into the bath, too', 'wash', 'light alloy', 'bath', /eats light alloy/),
+      bathed('Light alloy goes into the bath, too', { basket: 'the impeller, too' }, /eats light alloy/),
       goesBack(
         { what: 'A wheel that was struck goes back', at: 'look-wheels', stopped: 'impeller-on', means: /blade cracks/ },
         ['wheels', 'impeller', 'struck 2 at 4:00'],
@@ -132,7 +133,7 @@ export const M12_MISTAKES: Mistakes = {
       outAt(
         {
           what: 'A bearing is pressed by its snap ring',
-          at: 'float-in-cold',
+          at: 'float-try-cold',
           stopped: 'shield-on',
           means: /presses on it/,
         },

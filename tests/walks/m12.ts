@@ -30,6 +30,7 @@ export const M12 = ({ depth }: Variants): Read => ({
   'strength-a': 0.051,
   'strength-b': 0.098,
   'bath-warm': 55,
+  'basket': 'casing, rotor, shield',
   'bare': 'bare metal all round',
   'groove': 2.53,
   'journal-cold': 25.979,

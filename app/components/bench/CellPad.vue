@@ -85,7 +85,7 @@ const deciding = computed(() => answer.value && decidingFigure(answer.value.valu
 
 /** What was read of this cell before: as it came, or at the last overhaul. */
 const ghost = computed(() => {
-  const asFound = props.moment === 'asLeft' && job.view.results.get(readingKey(props.check, 'asFound'))
+  const asFound = props.moment !== 'asFound' && job.view.results.get(readingKey(props.check, 'asFound'))
   const found = asFound && (cell.value && cells.value.length > 1 ? figureIn(asFound, cell.value) : asFound.value)
   const last = foundIn(one.found(), cell.value)
   const [words, figure] =

@@ -1,14 +1,14 @@
 <script setup lang="ts">
 import { decidedWith, kitWords, newFrom, partState, proposalsOf, signedFor } from '~~/core/job'
 
-/** Every part that is off: readings propose, the technician decides, always-new parts decide themselves. */
+/** Every part that is off, but for what only joins others: readings propose, the technician decides, always-new parts decide themselves. */
 const job = useJob()
 const why = ref<string | null>(null)
 const proposals = computed(() => proposalsOf(job.plan, job.state, job.view.results))
 const off = computed(() =>
   [...job.plan.parts.values()].flatMap(one => {
     const now = partState(job.state, one.ref)
-    return now.where === 'off' ? [{ ...one, now, proposal: proposals.value.get(one.ref) }] : []
+    return now.where === 'off' && !one.part.joins ? [{ ...one, now, proposal: proposals.value.get(one.ref) }] : []
   }),
 )
 type Off = (typeof off.value)[number]

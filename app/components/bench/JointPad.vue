@@ -85,15 +85,15 @@ const capital = (words: string) => words.charAt(0).toUpperCase() + words.slice(1
     <p class="soft">
       {{ begun ? '' : `${joint.thread}, class ${joint.class}, ${joint.lubricant}. `
       }}{{ isSingle ? 'Seen' : `${capital(orderNow)} order, seen` }} from {{ viewWords(joint.seenFrom) }}.
-      <HandOfThread :hand="joint.hand" way="tighten" />
-    </p>
-    <p v-if="!begun && orders.length > 1" class="orders soft">
-      <el-segmented v-model="order" :options="orders" aria-label="Order of the bolts" />
-      <span>{{ PATTERN_REASONS[orderNow] }}</span>
     </p>
     <div class="work">
       <div class="ring">
         <BoltRing :joint="joint" :progress="shown" :chosen="chosen" way="tighten" @choose="choose" />
+        <HandOfThread :hand="joint.hand" way="tighten" />
+        <template v-if="!begun && orders.length > 1">
+          <el-segmented v-model="order" direction="vertical" :options="orders" aria-label="Order of the bolts" />
+          <small class="soft">{{ PATTERN_REASONS[orderNow] }}</small>
+        </template>
       </div>
       <div v-if="bolt !== null && pass !== null" class="do">
         <p
@@ -161,10 +161,9 @@ const capital = (words: string) => words.charAt(0).toUpperCase() + words.slice(1
 .span {
   color: var(--ink);
 }
-.orders {
-  display: flex;
-  gap: 10px;
-  align-items: center;
+.ring small {
+  text-align: center;
+  font-size: 15px;
 }
 .below {
   display: grid;
