@@ -31,7 +31,7 @@ defineProps<{ title: string }>()
 }
 h2 {
   font-size: 22px;
-  min-height: 40px;
+  min-height: 30px;
   padding-right: 90px;
 }
 .under {

@@ -85,11 +85,12 @@ const capital = (words: string) => words.charAt(0).toUpperCase() + words.slice(1
     <p class="soft">
       {{ begun ? '' : `${joint.thread}, class ${joint.class}, ${joint.lubricant}. `
       }}{{ isSingle ? 'Seen' : `${capital(orderNow)} order, seen` }} from {{ viewWords(joint.seenFrom) }}.
+      <HandOfThread v-if="begun" :hand="joint.hand" way="tighten" />
     </p>
     <div class="work">
       <div class="ring">
         <BoltRing :joint="joint" :progress="shown" :chosen="chosen" way="tighten" @choose="choose" />
-        <HandOfThread :hand="joint.hand" way="tighten" />
+        <HandOfThread v-if="!begun" :hand="joint.hand" way="tighten" />
         <template v-if="!begun && orders.length > 1">
           <el-segmented v-model="order" direction="vertical" :options="orders" aria-label="Order of the bolts" />
           <small class="soft">{{ PATTERN_REASONS[orderNow] }}</small>

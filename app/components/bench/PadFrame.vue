@@ -24,7 +24,7 @@ defineProps<{ title?: string; why?: string | null }>()
 }
 h2 {
   font-size: 22px;
-  min-height: 40px;
+  min-height: 30px;
   padding-right: 132px;
 }
 .frame > :deep(ul),

@@ -22,6 +22,10 @@ const mine = computed(() =>
 const last = computed(() => job.about.photosLast.filter(one => isNotedOn(one.on, props.on)))
 /** Taken here, and refused as it was to be entered: it is nobody else's to find. */
 const stranded = computed(() => photos.held.filter(one => one.job === job.id && !one.isNamed && one.refused))
+/** Without one there is only the sign beside the heading, and nothing that takes room. */
+const takesRoom = computed(
+  () => mine.value.length + last.value.length + working.value + stranded.value.length > 0 || why.value !== null,
+)
 const shown = ref<string | null>(null)
 const mayTake = computed(() => !job.isClosed && may('photo.added'))
 
@@ -31,7 +35,7 @@ useKeys({ p: () => camera.value?.open() })
 </script>
 
 <template>
-  <aside class="photos" :aria-label="`Photographs of ${name}`">
+  <aside class="photos" :class="{ bare: !takesRoom }" :aria-label="`Photographs of ${name}`">
     <div v-if="mine.length || last.length || working" class="strip" tabindex="0" role="group" aria-label="Photographs">
       <el-button
         v-for="{ one, shapes, words, isHere, refused, finding } in mine"
@@ -89,6 +93,10 @@ useKeys({ p: () => camera.value?.open() })
 <style scoped>
 .photos {
   flex: none;
+}
+/* The room between what stands over it and under it, once. */
+.bare {
+  margin-top: -8px;
 }
 .strip {
   display: flex;
