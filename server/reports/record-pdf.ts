@@ -95,6 +95,10 @@ function pictureOn({ sha256, width, height, shapes, isHere }: Pictured, pictures
   ]
 }
 
+/** So many lines of a working stand one under the other; of a whole commutator they run on. */
+const MOST_LINES = 24
+const inShort = (lines: readonly string[]) => (lines.length > MOST_LINES ? [lines.join('; ')] : lines)
+
 function cell(
   { text, small, figures, verdict, arcs, picture, by, lines }: CellOf,
   pictures: RecordSheet['pictures'],
@@ -106,7 +110,7 @@ function cell(
     ...(arcs ? [{ svg: dialAsSvg(arcs), width: 34 }] : []),
     ...(small ?? []).map(words => ({ text: runsOf(words), fontSize: 7.5, color: '#44504d' })),
     ...(by ? [{ text: runsOf(signature(by)), fontSize: 7.5, color: '#44504d' }] : []),
-    ...(lines ?? []).map(line => ({ text: runsOf(line, 'Figures'), fontSize: 6.5 })),
+    ...inShort(lines ?? []).map(line => ({ text: runsOf(line, 'Figures'), fontSize: 6.5 })),
   ]
   return { stack } as TableCell
 }
@@ -131,7 +135,7 @@ function fitTogether(columns: RecordTable['columns'], rows: RecordTable['rows'])
   const heights = rows.map(row =>
     Math.max(
       ...row.map(({ text = '', small = [], lines: working = [], picture }, i) =>
-        [text, ...small, ...working].reduce(
+        [text, ...small, ...inShort(working)].reduce(
           (sum, words) => sum + lines(words, columns[i]!.width),
           picture ? PICTURE_HIGH / LINE : 0,
         ),
@@ -148,7 +152,8 @@ function tableOf({ title, columns, rows }: RecordTable, pictures: RecordSheet['p
     layout: headed ? 'rules' : 'more',
     table: {
       headerRows: headed ? 1 : 0,
-      dontBreakRows: true,
+      // What is higher than a page goes on on the next one: kept together it would be cut off.
+      dontBreakRows: rows.every(row => fitTogether(columns, [row])),
       keepWithHeaderRows: headed ? (fitTogether(columns, rows.slice(0, TOGETHER)) ? TOGETHER : 1) : 0,
       widths: widths(columns),
       body: headed ? [heads, ...some] : some,

@@ -6,6 +6,7 @@ import { M12 } from './m12.ts'
 import { M14 } from './m14.ts'
 import { M20 } from './m20.ts'
 import { M8 } from './m8.ts'
+import { M9 } from './m9.ts'
 
 /** A family gone through: its sheet, and what is read of a machine in good order. */
 export interface Walk {
@@ -17,6 +18,7 @@ export interface Walk {
 export const WALKS: Walk[] = [
   { sheet: 'm3-cycloidal-reducer', machine: 'Beet conveyor drive', figures: M3 },
   { sheet: 'm8-scraped-surface-exchanger', machine: 'Syrup crystalliser', figures: M8 },
+  { sheet: 'm9-dc-motor', machine: 'Juice-press motor', figures: () => M9 },
   { sheet: 'm10-gear-unit', machine: 'Lime-kiln gear unit', figures: () => M10 },
   { sheet: 'm12-turbo-blower', machine: 'Carbonation gas blower', figures: M12 },
   { sheet: 'm14-axially-split-pump', machine: 'Raw-juice pump', figures: () => M14 },
