@@ -17,6 +17,10 @@ const FINAL = new Set([400, 413, 422])
 /** Photographs that lie on this device, from the camera until the server has them: one is sent after the other, and nothing else waits for them. */
 export const usePhotosStore = defineStore('photos', () => {
   const held = shallowRef<readonly HeldPhoto[]>([])
+  /** So many are being taken in, one after the other. */
+  const taking = ref(0)
+  /** Why the last one was not taken; null once it is read. */
+  const why = ref<string | null>(null)
   const urls = new Map<string, string>()
   /** Which the server did not know though their entries wait here no longer, and how often: one may have landed just then. */
   const strangers = new Map<string, number>()
@@ -73,8 +77,18 @@ export const usePhotosStore = defineStore('photos', () => {
     return why
   }
 
-  /** Takes a file of the camera onto something: kept here first, then entered, then sent. The sentence that says why not, or null. */
-  const take = (job: Job, file: Blob, on: Noted | null): Promise<string | null> =>
+  /** Takes a file of the camera onto something: kept here first, then entered, then sent. */
+  async function take(job: Job, file: Blob, on: Noted | null): Promise<void> {
+    taking.value += 1
+    try {
+      why.value = (await takeIn(job, file, on)) ?? why.value
+    } finally {
+      taking.value -= 1
+    }
+  }
+
+  /** The sentence that says why a file is not taken, or null. */
+  const takeIn = (job: Job, file: Blob, on: Noted | null): Promise<string | null> =>
     inTurn(async () => {
       await start()
       const made = await takePicture(file)
@@ -158,5 +172,5 @@ export const usePhotosStore = defineStore('photos', () => {
   }
   useEventListener(window, 'online', () => void flush())
 
-  return { held, start, settle, take, urlOf, flush, find, drop }
+  return { held, taking, why, start, settle, take, urlOf, flush, find, drop }
 })

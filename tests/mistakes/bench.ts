@@ -148,6 +148,21 @@ export class Bench {
     return this
   }
 
+  /** Reads what a step warns of. */
+  readsCautions(step: string): this {
+    this.step(step).cautions?.forEach((_, caution) => this.tries('caution.read', { step, caution }))
+    return this
+  }
+
+  /** Begins what waits at a step, once what it begins on is read. */
+  begins(step: string): this {
+    for (const id of this.step(step).wait?.once ?? []) {
+      const check = this.plan.checks.get(id)!
+      this.by.measure(check, check.at.find(one => one.step === step)!.moment)
+    }
+    return this.readsCautions(step).tries('wait.begun', { step })
+  }
+
   /**
    * Types a figure without its unit, and is asked before it is kept; the one that is right is not asked about.
    * @param at check and moment, and the place where there are several
@@ -269,19 +284,20 @@ export const short = (
   does: bench => bench.does(at, { counts }),
 })
 
+/** The same on machines that are built so. */
+export const on = (variants: Variants, mistakes: readonly Mistake[]): Mistake[] =>
+  mistakes.map(one => ({ ...one, variants }))
+
 /** What waits is gone on from as soon as it is begun. */
-export const hurried = (
-  what: string,
-  at: string,
-  says: RegExp,
-  { cautions = 1, variants }: { cautions?: 0 | 1; variants?: Mistake['variants'] } = {},
-): Mistake => ({
+export const hurried = (what: string, at: string, says: RegExp): Mistake => ({
   ...{ what, at, says, means: /to go/, stopped: at, noticed: AT_ONCE },
-  ...(variants ? { variants } : {}),
-  does: bench => {
-    if (cautions) bench.tries('caution.read', { step: at, caution: 0 })
-    bench.tries('wait.begun', { step: at }).tries('wait.ended', { step: at })
-  },
+  does: bench => void bench.begins(at).tries('wait.ended', { step: at }),
+})
+
+/** What waits is begun on something that is not as it has to be: it is not begun so. */
+export const unready = (what: string, at: string, read: Read, means: RegExp): Mistake => ({
+  ...{ what, at, means, stopped: at, says: /: Failed\./, noticed: AT_ONCE },
+  does: bench => void bench.reads(read).begins(at),
 })
 
 /** A step is gone to before the one that had to be done first; what comes of that is said. */
@@ -290,17 +306,11 @@ export const early = (
   at: string,
   to: string,
   means: RegExp,
-  {
-    lifts,
-    fits = [],
-    cautions = 0,
-    variants,
-  }: { lifts?: string[]; fits?: string[]; cautions?: 0 | 1; variants?: Mistake['variants'] } = {},
+  { lifts, fits = [] }: { lifts?: string[]; fits?: string[] } = {},
 ): Mistake => ({
   ...{ what, at, means, stopped: to, says: /first|before/i, noticed: AT_ONCE },
-  ...(variants ? { variants } : {}),
   does: bench => {
-    if (cautions) bench.tries('caution.read', { step: to, caution: 0 })
+    bench.readsCautions(to)
     for (const part of fits) bench.tries('part.refitted', { part, step: to })
     if (lifts) bench.tries('part.lifted', { parts: lifts, step: to })
     else if (!fits.length) bench.tries('step.done', { step: to })
@@ -308,15 +318,8 @@ export const early = (
 })
 
 /** Another than the one of this place is in the hand. */
-export const inHand = (
-  what: string,
-  at: string,
-  hands: Record<string, string>,
-  means: RegExp,
-  variants?: Mistake['variants'],
-): Mistake => ({
+export const inHand = (what: string, at: string, hands: Record<string, string>, means: RegExp): Mistake => ({
   ...{ what, at, means, stopped: at, says: /is in the hand for/, noticed: AT_ONCE },
-  ...(variants ? { variants } : {}),
   does: bench => bench.does(at, { hands }),
 })
 

@@ -1,5 +1,4 @@
 import { M12 } from '../walks/m12.ts'
-import type { Read } from '../sheets.ts'
 import {
   against,
   AT_ONCE,
@@ -7,14 +6,14 @@ import {
   goesBack,
   hurried,
   inHand,
+  on,
   outAt,
   short,
   slip,
   smeared,
   stands,
   startsLocked,
-  type Bench,
-  type Mistake,
+  unready,
   type Mistakes,
 } from './bench.ts'
 
@@ -22,21 +21,6 @@ const SMALL = { bearings: 'semi', size: 'small', depth: 'overhaul' }
 const LARGE = { bearings: 'semi', size: 'large', depth: 'overhaul' }
 const FULL = { bearings: 'full', size: 'small', depth: 'overhaul' }
 const CLOSED = { bearings: 'semi', size: 'small', depth: 'close' }
-
-const on = (variants: Mistake['variants'], mistakes: Mistake[]): Mistake[] =>
-  mistakes.map(one => ({ ...one, variants: variants! }))
-
-/** What the bath is read to be, and then what is to be cleaned goes in. */
-function inBath(bench: Bench): Bench {
-  for (const id of ['strength-a', 'strength-b', 'bath-warm', 'basket'])
-    bench.by.measure(bench.plan.checks.get(id)!, 'inspect')
-  return bench.tries('caution.read', { step: 'bath', caution: 0 }).tries('wait.begun', { step: 'bath' })
-}
-
-const bathed = (what: string, read: Read, means: RegExp): Mistake => ({
-  ...{ what, at: 'bath', means, stopped: 'bath', says: /: Failed\./, noticed: AT_ONCE },
-  does: bench => void inBath(bench.reads(read)),
-})
 
 export const M12_MISTAKES: Mistakes = {
   family: 'Turbo-blower',
@@ -54,7 +38,7 @@ export const M12_MISTAKES: Mistakes = {
         noticed: AT_ONCE,
       },
       startsLocked('at the machine'),
-      hurried('It is opened as soon as it stands', 'cooling', /blower cooling down/, { cautions: 0 }),
+      hurried('It is opened as soon as it stands', 'cooling', /blower cooling down/),
       outAt(
         {
           what: 'The covers come off while it is still hot',
@@ -78,17 +62,14 @@ export const M12_MISTAKES: Mistakes = {
       }),
       short('A hot bolt is left in the foot', 'hot-bolts-out', { 'hot-bolts out': 7 }, 'hot-on', 'hot casing'),
       smeared('Bare journals go into the bath', 'grease-bare', 'journals and ring groove', 'dry', /rust in the bath/),
-      bathed('The bath is cold', { 'bath-warm': 31 }, /hours do not count/),
-      bathed('One part of the bath is too strong', { 'strength-b': 0.2 }, /eats the metal/),
-      {
-        ...hurried('It is lifted out of the bath after an hour', 'bath', /in the bath/),
-        does: bench => void inBath(bench).tries('wait.ended', { step: 'bath' }),
-      },
+      unready('The bath is cold', 'bath', { 'bath-warm': 31 }, /hours do not count/),
+      unready('One part of the bath is too strong', 'bath', { 'strength-b': 0.2 }, /eats the metal/),
+      hurried('It is lifted out of the bath after an hour', 'bath', /in the bath/),
       outAt(
         { what: 'Carbon is left between some blades', at: 'rinse', stopped: 'rotor-in', means: /imbalance/ },
         { bare: 'a skin on some blades' },
       ),
-      bathed('Light alloy goes into the bath, too', { basket: 'the impeller, too' }, /eats light alloy/),
+      unready('Light alloy goes into the bath, too', 'bath', { basket: 'the impeller, too' }, /eats light alloy/),
       goesBack(
         { what: 'A wheel that was struck goes back', at: 'look-wheels', stopped: 'impeller-on', means: /blade cracks/ },
         ['wheels', 'impeller', 'struck 2 at 4:00'],

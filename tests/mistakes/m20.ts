@@ -4,6 +4,7 @@ import {
   AT_ONCE,
   early,
   inHand,
+  on,
   goesBack,
   outAt,
   short,
@@ -22,13 +23,20 @@ export const M20_MISTAKES: Mistakes = {
   sheet: 'm20-dual-seal',
   figures: ({ purpose }) => ({ ...M20, ...(purpose === 'analysis' ? { 'faces face@in': 'coke 2 at 6:00' } : {}) }),
   mistakes: [
-    early(
-      'It is opened before anybody has written down what it pumped',
-      'rinsed',
-      'received',
-      /stands behind its faces/,
-      { variants: HAZARDOUS },
-    ),
+    ...on(HAZARDOUS, [
+      early(
+        'It is opened before anybody has written down what it pumped',
+        'rinsed',
+        'received',
+        /stands behind its faces/,
+      ),
+      inHand(
+        'A collar screw goes back into another hole',
+        'collar-on',
+        { 'lettered-screws@a': 'lettered-screws@b' },
+        /tells which screw held/,
+      ),
+    ]),
     early('The clips come off before the setting is measured', 'found-setting', 'clips-off', /how it was set/, {
       lifts: ['clip-screws', 'clips'],
     }),
@@ -65,13 +73,6 @@ export const M20_MISTAKES: Mistakes = {
     inHand('The spring sets are exchanged', 'springs-on-out', { 'springs@out': 'springs@in' }, /wear the faces out/),
     inHand('The sprung faces are exchanged', 'seat-on-out', { 'seat@out': 'seat@in' }, /both leak/),
     inHand('The turning faces are exchanged', 'face-on-in', { 'face@in': 'face@out' }, /both leak/),
-    inHand(
-      'A collar screw goes back into another hole',
-      'collar-on',
-      { 'lettered-screws@a': 'lettered-screws@b' },
-      /tells which screw held/,
-      HAZARDOUS,
-    ),
     stands('Both pins are on one slot', 'seat-on-out', 'pins-out', 'none, it is stiff', 'sleeve-in', /stands skew/),
     stands(
       'A sliding ring is rolled under the face',
@@ -169,9 +170,9 @@ export const M20_MISTAKES: Mistakes = {
       /bent or twisted/,
       'line-up',
     ),
-    early('Parts are dealt with before it is said what it failed of', 'say-cause', 'decide', /nobody learns from it/, {
-      variants: LEARNT,
-    }),
+    ...on(LEARNT, [
+      early('Parts are dealt with before it is said what it failed of', 'say-cause', 'decide', /nobody learns from it/),
+    ]),
     {
       what: 'The cause is guessed from how old it is, whatever was found',
       at: 'say-cause',

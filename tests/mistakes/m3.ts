@@ -11,6 +11,7 @@ import {
   startsLocked,
   type Mistakes,
   hurried,
+  on,
 } from './bench.ts'
 
 const LARGE = { size: 'large' }
@@ -41,10 +42,7 @@ export const M3_MISTAKES: Mistakes = {
       stopped: 'top-on',
       noticed: AT_ONCE,
     },
-    hurried('The oil is read before it has found its level', 'oil-in', /oil finding its level/, {
-      cautions: 0,
-      variants: LARGE,
-    }),
+    ...on(LARGE, [hurried('The oil is read before it has found its level', 'oil-in', /oil finding its level/)]),
     {
       what: 'The two discs are exchanged',
       at: 'first-on',

@@ -1,32 +1,21 @@
 import { M9 } from '../walks/m9.ts'
-import type { Read } from '../sheets.ts'
 import {
-  AT_ONCE,
   early,
   hurried,
   inHand,
+  on,
   outAt,
   short,
   smeared,
   stands,
   startsLocked,
-  type Bench,
-  type Mistake,
+  unready,
   type Mistakes,
 } from './bench.ts'
 
 const BOTH = { hub: 'injected', air: 'blower', turning: 'both', tacho: 'belt', winding: 'keep' }
 const ONE_WAY = { ...BOTH, turning: 'one' }
 const FIELDS = { ...BOTH, winding: 'fields' }
-
-const on = (variants: Mistake['variants'], mistakes: Mistake[]): Mistake[] =>
-  mistakes.map(one => ({ ...one, variants: variants! }))
-
-/** What the oven is read to be, and then the armature goes in. */
-function inOven(bench: Bench): Bench {
-  bench.by.measure(bench.plan.checks.get('oven-warm')!, 'inspect')
-  return bench.tries('wait.begun', { step: 'oven' })
-}
 
 export const M9_MISTAKES: Mistakes = {
   family: 'Direct-current motor',
@@ -49,20 +38,13 @@ export const M9_MISTAKES: Mistakes = {
         lifts: ['shield-screws@ce', 'shield@ce', 'rocker-clamp', 'rocker'],
       }),
       short('A holder is left on its arm', 'holders-off', { 'holder@a2 out': 2 }, 'holders-on', 'frame'),
-      {
-        ...{ what: 'The oven is cold', at: 'oven', means: /Damp stays/, stopped: 'oven', noticed: AT_ONCE },
-        says: /Oven at the armature: Failed/,
-        does: bench => void inOven(bench.reads({ 'oven-warm': 68 })),
-      },
-      {
-        ...hurried('It comes out of the oven after a night', 'oven', /in the oven/),
-        does: bench => void inOven(bench).tries('wait.ended', { step: 'oven' }),
-      },
+      unready('The oven is cold', 'oven', { 'oven-warm': 68 }, /Damp stays/),
+      hurried('It comes out of the oven after a night', 'oven', /in the oven/),
       outAt(
         { what: 'Its insulation still rises and it comes out', at: 'oven-level', stopped: 'cool', means: /not dry/ },
         { level: 0.3 },
       ),
-      hurried('It is tested while it is warm', 'cool', /cooling to the room/, { cautions: 0 }),
+      hurried('It is tested while it is warm', 'cool', /cooling to the room/),
       outAt(
         { what: 'One bar reads another resistance', at: 'tests', stopped: 'arm-in', means: /open or shorted/ },
         { 'bars bar 17': 0.31 },
@@ -143,7 +125,7 @@ export const M9_MISTAKES: Mistakes = {
       ),
       outAt(
         { what: 'It sparks over half an edge and goes back', at: 'run', stopped: 'hub-on', means: /burns the bars/ },
-        { 'bearing-run *spark*': 3 } satisfies Read,
+        { 'bearing-run *spark*': 3 },
       ),
       hurried('The nut goes on while the taper is oiled', 'hub-on', /bleeding out/),
       outAt(

@@ -59,8 +59,6 @@ const onFinding = ({ code }: Finding): Noted =>
   props.look === undefined
     ? { what: 'part', id: props.part, finding: code }
     : { what: 'look', id: props.look, part: props.part, finding: code }
-const photoWhy = ref<string | null>(null)
-const photoWorking = ref(0)
 const { isSettled } = useSettled()
 
 function found(finding: Finding) {
@@ -137,19 +135,12 @@ onBeforeUnmount(() => correcting.value && leave())
         >
         <LazyPhotoTake
           v-if="isSettled && !job.isClosed && may('photo.added')"
-          v-model:why="photoWhy"
-          v-model:working="photoWorking"
-          class="camera"
           :on="onFinding(line.finding)"
           :label="`Photograph: ${line.text}`"
         />
         <el-button v-if="isOpen" text :aria-label="`Take out: ${line.text}`" @click="remove(i)">✕</el-button>
       </li>
     </ul>
-    <p v-if="photoWorking" class="soft" role="status">Taking the photograph in…</p>
-    <p v-if="photoWhy" class="why" role="alert">
-      {{ photoWhy }} <el-button text @click="photoWhy = null">Close</el-button>
-    </p>
     <template v-if="isOpen && may('part.looked')">
       <el-button
         v-if="!draft.length && asked && !choosing"
@@ -223,13 +214,6 @@ onBeforeUnmount(() => correcting.value && leave())
 .lines small {
   display: block;
   font-size: 15px;
-}
-.camera,
-.camera :deep(.el-upload) {
-  width: 44px;
-  height: 44px;
-  color: var(--blue-ink);
-  font-size: 24px;
 }
 .clean {
   font-size: 22px;

@@ -57,7 +57,7 @@ function leave() {
       v-if="!writing && !job.isClosed && may('note.written')"
       text
       size="small"
-      class="add pad-sign"
+      class="add add-sign pad-sign"
       aria-label="Note"
       title="Note"
       data-test="note"

@@ -6,8 +6,6 @@ const props = defineProps<{ on: Noted | null }>()
 const job = useJob()
 const may = useMay()
 const photos = usePhotosStore()
-const why = ref<string | null>(null)
-const working = ref(0)
 const name = computed(() => (props.on ? inSentence(notedName(job.plan, props.on) ?? '') : 'the job'))
 const mine = computed(() =>
   photosOn(job.state, props.on).map(one => ({
@@ -24,19 +22,29 @@ const last = computed(() => job.about.photosLast.filter(one => isNotedOn(one.on,
 const stranded = computed(() => photos.held.filter(one => one.job === job.id && !one.isNamed && one.refused))
 /** Without one there is only the sign beside the heading, and nothing that takes room. */
 const takesRoom = computed(
-  () => mine.value.length + last.value.length + working.value + stranded.value.length > 0 || why.value !== null,
+  () => mine.value.length + last.value.length + photos.taking + stranded.value.length > 0 || photos.why !== null,
 )
 const shown = ref<string | null>(null)
 const mayTake = computed(() => !job.isClosed && may('photo.added'))
 
-onMounted(() => void photos.settle(job))
+onMounted(() => {
+  // What was said of another pad's is of no help here.
+  photos.why = null
+  void photos.settle(job)
+})
 const camera = useTemplateRef('camera')
 useKeys({ p: () => camera.value?.open() })
 </script>
 
 <template>
   <aside class="photos" :class="{ bare: !takesRoom }" :aria-label="`Photographs of ${name}`">
-    <div v-if="mine.length || last.length || working" class="strip" tabindex="0" role="group" aria-label="Photographs">
+    <div
+      v-if="mine.length || last.length || photos.taking"
+      class="strip"
+      tabindex="0"
+      role="group"
+      aria-label="Photographs"
+    >
       <el-button
         v-for="{ one, shapes, words, isHere, refused, finding } in mine"
         :key="one.photo"
@@ -56,7 +64,7 @@ useKeys({ p: () => camera.value?.open() })
           }}</small>
         </PhotoThumb>
       </el-button>
-      <span v-if="working" class="soft working" role="status">Taking it in…</span>
+      <span v-if="photos.taking" class="soft working" role="status">Taking it in…</span>
       <template v-if="last.length">
         <small class="soft then">Last time</small>
         <el-button
@@ -71,21 +79,15 @@ useKeys({ p: () => camera.value?.open() })
         </el-button>
       </template>
     </div>
-    <p v-if="why" class="why" role="alert">{{ why }} <el-button text @click="why = null">Close</el-button></p>
+    <p v-if="photos.why" class="why" role="alert">
+      {{ photos.why }} <el-button text @click="photos.why = null">Close</el-button>
+    </p>
     <p v-for="one in stranded" :key="one.sha256" class="why" role="alert">
       A photograph of {{ siteTime(one.takenAt) }} lies on this tablet and could not be entered. {{ one.refused }}
       <el-link :href="photos.urlOf(one.sha256, 'whole')" :download="`${one.sha256.slice(0, 12)}.jpg`">Save it</el-link>
       <el-button text @click="photos.drop(one)">Let it go</el-button>
     </p>
-    <PhotoTake
-      v-if="mayTake"
-      ref="camera"
-      v-model:why="why"
-      v-model:working="working"
-      class="add pad-sign"
-      :on="on"
-      label="Photograph"
-    />
+    <PhotoTake v-if="mayTake" ref="camera" class="add pad-sign" :on="on" label="Photograph" />
     <LazyPhotoView v-if="shown" v-model="shown" :on="on" />
   </aside>
 </template>

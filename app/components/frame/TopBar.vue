@@ -141,8 +141,9 @@ nav a.on {
 .right .chip:hover {
   background: #2c4b80;
 }
+/* The bar is blue by day and by night, and so is what stands on it. */
 .right .waits.over {
-  background: var(--holds);
+  background: #1b6e5a;
 }
 .right .who {
   background: #2c4b80;
@@ -161,6 +162,9 @@ nav a.on {
   }
   .right {
     gap: 6px;
+  }
+  .right .chip {
+    padding: 0 8px;
   }
 }
 </style>
