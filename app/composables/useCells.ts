@@ -1,7 +1,7 @@
 import { atOf, cellNamed, readingKey, unmetNeeds, type Cell } from '~~/core/job'
 import type { Moment } from '~~/core/sheet'
 
-/** The cells of one check at one moment, and which of them is at hand: the first that is missing, until another is chosen. */
+/** The cells of one check at one moment, and which of them is at hand: the first that is missing, else what is wrong, until another is chosen. */
 export function useCells(id: string, moment: Moment) {
   const job = useJob()
   const result = computed(() => job.view.results.get(readingKey(id, moment))!)
@@ -20,7 +20,8 @@ export function useCells(id: string, moment: Moment) {
   }
   /** Read twice, too far apart: it is taken again. */
   const apart = () => result.value.rivals.find(one => one.apart)?.cell
-  const chosen = ref<string | null>((nextOpen() ?? apart() ?? cells.value[0])?.key ?? null)
+  const out = () => [...result.value.places.values()].find(one => one.judgement.verdict === 'Out')?.cell
+  const chosen = ref<string | null>((nextOpen() ?? apart() ?? out() ?? cells.value[0])?.key ?? null)
   /** A row of a table that grows, read at a time of its own: it is not among the others yet. */
   const ofOwn = () =>
     chosen.value && result.value.worked.grows

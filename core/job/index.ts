@@ -178,4 +178,4 @@ export { isSameGround, projectJob, type Projection } from './record/projection.t
 export { standingReadings, type KnownReading } from './record/stands.ts'
 export { recordOf, entryWords, type JobRecord } from './record/record.ts'
 export { recordParts, recordTables, type RecordTable } from './record/record-tables.ts'
-export { MOMENT_WORDS, STATION_WORDS, checkName, choiceName, kitWords, newFrom, partName } from './ledger/words.ts'
+export { MOMENT_WORDS, STATION_WORDS, checkName, kitWords, newFrom, partName } from './ledger/words.ts'

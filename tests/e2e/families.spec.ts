@@ -358,6 +358,12 @@ test.describe('turbo-blower', () => {
       .first()
       .click()
     await expect(pad(page)).toContainText('touches there as soon as it is hot')
+    // It is the place that is out, and what stands beside the heading lies not over the way on.
+    await expect(pad(page).locator('[data-test=big]')).toContainText('0.40')
+    const [sign, door] = await Promise.all(
+      ['[data-test=note]', '[data-test=decide-otherwise]'].map(one => pad(page).locator(one).boundingBox()),
+    )
+    expect(sign!.x + sign!.width).toBeLessThanOrEqual(door!.x)
     await page.locator('[data-test=decide-otherwise]').click()
     await takeDepth(page, 'Overhaul it', 'A wheel that touches is no blower tomorrow')
     await expect(page.locator('[data-step=clamp-on]')).toBeVisible()

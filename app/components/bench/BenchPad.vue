@@ -74,12 +74,15 @@ watch(
     min-height: 56vh;
   }
 }
-/* How far from the edge a note and a photograph begin, right of the heading: beside keys left of those, over no figure. */
+/* How far from the edge a note and a photograph begin, right of the heading: beside keys, or the way on from what is out, left of those. */
 .pad {
   --beside: 46px;
 }
 .pad:has(.gauge > .keys) {
   --beside: 224px;
+}
+.pad:has(.gauge > .way-on) {
+  --beside: 264px;
 }
 .back {
   position: absolute;

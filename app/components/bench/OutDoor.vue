@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { choiceName, doorOf, readingKey } from '~~/core/job'
+import { axisOf, doorOf, readingKey } from '~~/core/job'
 import type { Moment } from '~~/core/sheet'
 
 /** What is out, and the way on: put right here and measured again, another round, the step it was done at taken up again, or decided otherwise. */
@@ -11,6 +11,8 @@ const why = ref<string | null>(null)
 const done = ref('')
 const result = computed(() => job.view.results.get(readingKey(props.check, props.moment))!)
 const door = computed(() => (job.isClosed ? null : doorOf(job.plan, job.state, result.value)))
+const wordsOf = ({ axis, choice }: { axis: string; choice: string }) =>
+  inSentence(axisOf(job.plan, axis).choices.find(one => one.id === choice)!.title)
 const resting = useRest(() => `${props.check} ${props.place}`)
 function putRight(remedy: string) {
   const { check, moment, place } = props
@@ -57,7 +59,7 @@ function putRight(remedy: string) {
       data-test="decide-otherwise"
       @click="bench.look({ to: 'axis', axis: door.axis })"
     >
-      Decide otherwise: {{ choiceName(job.plan, door.axis, door.choice) }}
+      Decide otherwise: {{ wordsOf(door) }}
     </el-button>
     <el-button v-else type="primary" data-test="take-up-again" @click="bench.look({ to: 'reopen', step: door.step })">
       Take up again: {{ job.plan.steps.get(door.step)!.title }}

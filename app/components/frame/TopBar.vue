@@ -51,7 +51,8 @@ const { $pwa } = useNuxtApp()
         <el-icon>
           <Timer />
         </el-icon>
-        <span class="figures">{{ waits.over.length ? `${waits.over.length} over` : waits.running.length }}</span>
+        <span class="figures">{{ waits.over.length || waits.running.length }}</span>
+        <span v-if="waits.over.length" class="wide">over</span>
       </el-button>
       <el-button class="chip" @click="$emit('find')">
         <el-icon>
