@@ -22,6 +22,17 @@ export async function alone<T>(act: () => Promise<T>): Promise<T> {
   })
 }
 
+/** Says how far something is, every tenth of it. */
+export function howFar(what: string): (done: number, all: number) => void {
+  let said = 0
+  return (done, all) => {
+    const tenth = Math.floor((10 * done) / all)
+    if (tenth === said) return
+    said = tenth
+    say(`  ${done} of ${all} ${what}`)
+  }
+}
+
 /** Makes a database ready to be served: there, at the newest migration, with the shipped sheets on its shelf. */
 export async function prepare(name: string): Promise<void> {
   await createDatabase(name)

@@ -76,6 +76,19 @@ export const SOUND: Record<string, Figures> = {
   'm3-cycloidal-reducer': {
     air: 20,
   },
+  'm9-dc-motor': {
+    'fields': 108,
+    'bars': 0.182,
+    'bearing-run *air*': 20,
+    'bearing-run *armature current*': 58,
+    'bearing-run *spark*': 0,
+    'bearing-run * 0 min': 24,
+    'bearing-run * 15 min': 31,
+    'bearing-run * 30 min': 37,
+    'bearing-run * 45 min': 41,
+    'bearing-run * 60 min': 43,
+    'bearing-run *': 44,
+  },
   'm10-gear-unit': {
     'air': 22,
     'hot-*': 52,

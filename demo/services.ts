@@ -26,6 +26,11 @@ export const SERVICES: Record<string, DemoService[]> = {
     { service: 'blades', on: '2026-06-15', hours: 7300, uses: { washings: 352 } },
     { service: 'blades', on: '2026-10-12', hours: 7800, uses: { washings: 421 } },
   ],
+  'D-117': [
+    { service: 'brushes', on: '2026-02-16', hours: 30700 },
+    { service: 'grease', on: '2026-08-03', hours: 31900 },
+  ],
+  'D-118': [{ service: 'brushes', on: '2026-03-09', hours: 27800, note: 'Four brushes of arm 2 renewed' }],
   'B-401': oil(['2025-02-10', 12100], ['2026-04-20', 18700]),
   'B-402': oil(['2025-03-03', 9800], ['2026-06-08', 16600]),
   'R-118': [{ service: 'oil', on: '2026-02-09', hours: 23600 }],

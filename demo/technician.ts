@@ -219,12 +219,19 @@ export class Technician {
     else if (at.to === 'joint') this.pull(at.joint, step.joint?.act === 'nip' ? 'nip' : 'pull')
   }
 
-  /** Begins what waits, reads first what it begins on, and stands by until it is over. */
-  private wait({ id, wait }: Step): void {
+  /** Reads what a wait begins on, and begins it. */
+  begin(id: string): void {
+    const { wait } = this.plan.steps.get(id)!
     for (const { check, moment } of this.plan.checksAt.get(id) ?? [])
       if (wait!.once?.includes(check.id)) this.measure(check, moment)
-    if (this.folded.state.waits.has(id)) return
-    this.act('wait.begun', { step: id })
+    if (!this.folded.state.waits.has(id)) this.act('wait.begun', { step: id })
+  }
+
+  /** Begins what waits, and stands by until it is over. */
+  private wait({ id, wait }: Step): void {
+    const stood = this.folded.state.waits.has(id)
+    this.begin(id)
+    if (stood) return
     const { least } = wait!
     if (this.clock.pass) this.clock.pass(least ? durationMs(least) : 0)
     else if (least) this.act('wait.ended', { step: id, why: 'Nobody had the time' }, 'lead')

@@ -1,6 +1,6 @@
 import type { Competence, Role, Said } from '../core/job/index.ts'
-import type { Variants } from '../core/sheet/index.ts'
-import { BLOWERS, EXCHANGERS, GEAR_UNITS, REDUCERS, SEALS } from './machines.ts'
+import type { Duration, Variants } from '../core/sheet/index.ts'
+import { BLOWERS, EXCHANGERS, GEAR_UNITS, MOTORS, REDUCERS, SEALS } from './machines.ts'
 import type { Wear } from './findings.ts'
 
 /** The Thornmere beet works: invented, like everyone and everything in it. */
@@ -36,6 +36,8 @@ export interface Overhaul {
   signs?: string[]
   wear: Wear
   until?: string
+  /** How long what that step waits for has gone on when the demo is loaded: the whole job is dated from there. */
+  waitsSince?: Duration
   cause?: string
   /** What a picture of the machine shows, taken before anything came off. */
   stood?: string
@@ -65,6 +67,7 @@ export const FLEET: DemoMachine[] = [
   ...REDUCERS,
   ...SEALS,
   ...BLOWERS,
+  ...MOTORS,
   {
     tag: 'P-214A',
     name: 'Raw-juice pump',

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { SiteSettings, YardArea } from '~~/shared/answers'
 import { askOrKept } from '~/device/answers'
-import { dueOn } from '~/say/due'
+import { dueOn, SOON_WEEKS } from '~/say/due'
 
 definePageMeta({ asks: ['/api/yard', '/api/site'] })
 
@@ -79,7 +79,7 @@ const shown = computed(() => {
       ...area,
       machines: area.machines.filter(
         one =>
-          words.value.get(one)!.includes(sought) && (only.value === 'all' || (dueOn(one)[0]?.next.weeks ?? 99) <= 8),
+          words.value.get(one)!.includes(sought) && (only.value === 'all' || (dueOn(one)[0]?.next.weeks ?? 99) <= SOON_WEEKS),
       ),
     }))
     .filter(area => area.machines.length)
@@ -109,7 +109,7 @@ function showAll() {
         placeholder="tag, kind, place…"
       />
       <el-checkbox-button v-model="worstFirst">Worst first</el-checkbox-button>
-      <el-checkbox-button v-model="only" true-value="due" false-value="all">Due in 8 weeks</el-checkbox-button>
+      <el-checkbox-button v-model="only" true-value="due" false-value="all">Due in {{ SOON_WEEKS }} weeks</el-checkbox-button>
     </header>
     <p v-if="why" class="why say" role="alert">{{ why }} <el-button @click="load">Try again</el-button></p>
     <div v-else-if="loading" class="say" role="status" aria-label="Loading machines…">
@@ -134,7 +134,13 @@ function showAll() {
       <LazyMachinePlate v-if="chosen" :key="chosen" :tag="chosen" :machine="plated" @close="leave" @hours="load" />
     </el-drawer>
     <LazyMachinePlate v-else-if="chosen" :key="chosen" :tag="chosen" :machine="plated" @close="leave" @hours="load" />
-    <YardNext v-else-if="all.length" :machines="all" @choose="choose" @worst="worstFirst = true" />
+    <YardNext
+      v-if="all.length && (isNarrow || !chosen)"
+      :machines="all"
+      :most="isNarrow ? 4 : 8"
+      @choose="choose"
+      @worst="worstFirst = true"
+    />
   </div>
 </template>
 

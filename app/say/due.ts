@@ -1,6 +1,9 @@
 import type { NextDue } from '~~/core/wear/next'
 import type { YardMachine } from '~~/shared/answers'
 
+/** What is due within so many weeks is planned for now. */
+export const SOON_WEEKS = 8
+
 /** Something that is due on a machine: its overhaul, or a service between. */
 export interface Due {
   what: string

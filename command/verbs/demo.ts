@@ -3,7 +3,7 @@ import { loadThornmere } from '../../demo/load.ts'
 import { PEOPLE } from '../../demo/thornmere.ts'
 import { appUrl, DEMO, dropDatabase, withDatabase } from '../place.ts'
 import { say } from '../plain.ts'
-import { alone, prepare } from '../prepare.ts'
+import { alone, howFar, prepare } from '../prepare.ts'
 import { serveUntilStopped } from '../server.ts'
 
 export default defineCommand({
@@ -17,7 +17,7 @@ export default defineCommand({
       }
       await prepare(DEMO)
       say('· loading the Thornmere demo data, where it is not there yet')
-      await withDatabase(appUrl(DEMO), loadThornmere)
+      await withDatabase(appUrl(DEMO), db => loadThornmere(db, howFar('overhauls')))
     })
     await serveUntilStopped(DEMO, 'demo', () => {
       say('\nWho can sign in:')

@@ -124,7 +124,7 @@ async function write(
     addEntries(tx, jobId, fresh, state),
     ...writeProjections(tx, row, before.projected, after.projected!),
   ])
-  await writeEquipmentState(tx, row, before.projected, after.projected!, state)
+  await writeEquipmentState(tx, row, after.plan, before.projected, after.projected!, state)
   const word = wordToParent(jobId, after.folded.entries, fresh, after.plan, state)
   // What its parent has no place for any more is not said: it was signed or cancelled since, or the part is another.
   if (word)

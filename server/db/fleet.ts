@@ -7,7 +7,7 @@ import type { Database, Transaction } from './client.ts'
 import { keptFacts, noSuchMachine, pastJobs } from './jobs.ts'
 import { area, buildSheet, equipment, equipmentState, fittedPart, hoursRead, job, person, reading } from './schema.ts'
 import { machineStanding } from './projections.ts'
-import { newestSheet, newestSheets, planOn } from './sheets.ts'
+import { newestSheet, newestSheets, planOn, sheetOf } from './sheets.ts'
 import { dueAfter, servicesOf } from '../../core/wear/services.ts'
 import { lastServices, lessThanBefore, serviced } from './services.ts'
 
@@ -87,7 +87,7 @@ export async function yard(db: Database, now: string): Promise<YardArea[]> {
 
 /** One machine: its newest readings, what sits in every place and since when, and its past jobs. */
 export async function machine(db: Database, tag: string): Promise<MachineAnswer | null> {
-  const [[row], [meter], readings, standing, fitted, past, services, kept] = await Promise.all([
+  const [[row], [meter], readings, fitted, past, services, kept] = await Promise.all([
     db
       .select({ equipment, version: max(buildSheet.version) })
       .from(equipment)
@@ -117,7 +117,6 @@ export async function machine(db: Database, tag: string): Promise<MachineAnswer 
       .innerJoin(job, eq(job.id, reading.jobId))
       .where(and(eq(reading.equipmentTag, tag), eq(reading.cell, ''), eq(job.equipmentTag, tag)))
       .orderBy(asc(reading.takenAt)),
-    machineStanding(db, tag),
     db
       .select({
         partRef: fittedPart.partRef,
@@ -134,6 +133,8 @@ export async function machine(db: Database, tag: string): Promise<MachineAnswer 
     keptFacts(db, tag),
   ])
   if (!row) return null
+  const { whole } = planOn(await sheetOf(db, row.equipment.sheetId, row.version!), row.equipment.variants)
+  const standing = await machineStanding(db, tag, whole.checks)
   return {
     equipment: row.equipment,
     hoursRead: meter ?? null,

@@ -1,6 +1,7 @@
 import { and, desc, eq, getTableColumns, inArray, isNotNull, isNull, sql } from 'drizzle-orm'
 import type { AnyPgColumn, PgTable } from 'drizzle-orm/pg-core'
-import { standingReadings, type JobState, type Projection } from '../../core/job/index.ts'
+import { isOnlyFound, standingReadings, type JobState, type Projection } from '../../core/job/index.ts'
+import type { Check, Plan } from '../../core/sheet/index.ts'
 import type { Database, Transaction } from './client.ts'
 import {
   equipmentState,
@@ -113,19 +114,25 @@ const isStanding = ({ signedAt, cancelledAt }: Row, state: JobState, before: Pro
 }
 
 /** How every check of a machine stands, over all its jobs, the worst first. */
-export async function machineStanding(db: Database | Transaction, tag: string) {
+export async function machineStanding(db: Database | Transaction, tag: string, checks: readonly Check[]) {
   const newest = await db
-    .selectDistinctOn([reading.checkId, reading.cell])
+    .selectDistinctOn([reading.checkId, reading.cell], { ...getTableColumns(reading), signedAt: job.signedAt })
     .from(reading)
+    .innerJoin(job, eq(job.id, reading.jobId))
     .where(eq(reading.equipmentTag, tag))
     .orderBy(reading.checkId, reading.cell, desc(reading.takenAt), desc(reading.stands))
-  return standingReadings(newest, one => one.jobId)
+  const onlyFound = new Set(checks.filter(isOnlyFound).map(one => one.id))
+  return standingReadings(
+    newest.filter(one => !one.signedAt || !onlyFound.has(one.checkId)),
+    one => one.jobId,
+  )
 }
 
 /** How a machine stands over all its jobs, written where it may be another. */
 export async function writeEquipmentState(
   tx: Transaction,
   row: Row,
+  { whole }: Plan,
   before: Projection | null,
   after: Projection,
   state: JobState,
@@ -145,7 +152,7 @@ export async function writeEquipmentState(
       .where(and(eq(job.equipmentTag, tag), isNotNull(job.signedAt)))
       .orderBy(desc(job.number))
       .limit(1),
-    machineStanding(tx, tag),
+    machineStanding(tx, tag, whole.checks),
   ])
   const [worst] = standing
   const written = {

@@ -42,7 +42,7 @@ export async function rebuildProjections(db: Database): Promise<Rebuilt> {
           .where(eq(job.id, id)),
         ...writeProjections(tx, row!, null, now),
       ])
-      await writeEquipmentState(tx, row!, null, now, folded.state)
+      await writeEquipmentState(tx, row!, plan, null, now, folded.state)
     })
   }
   const altered = [...told].flatMap(([id, digest]) => {

@@ -24,7 +24,7 @@ const { $pwa } = useNuxtApp()
         <path d="M13 13 20 6" stroke="#fff" stroke-width="2.4" stroke-linecap="round" />
         <circle cx="13" cy="13" r="2" fill="#fff" />
       </svg>
-      <span>Needler</span>
+      <span class="wide">Needler</span>
     </NuxtLink>
     <nav aria-label="Places">
       <NuxtLink

@@ -1,17 +1,21 @@
 <script setup lang="ts">
 import type { YardMachine } from '~~/shared/answers'
-import { dueOn } from '~/say/due'
+import { dueOn, SOON_WEEKS } from '~/say/due'
 
 const props = defineProps<{ machine: YardMachine; chosen: boolean }>()
-const due = computed(() => {
-  const [first] = dueOn(props.machine)
-  return !first ? 'never overhauled' : first.next.weeks <= 0 ? 'due' : `${first.next.weeks} wk`
-})
+const weeks = computed(() => dueOn(props.machine)[0]?.next.weeks ?? null)
+const due = computed(() =>
+  weeks.value === null ? 'never overhauled' : weeks.value <= 0 ? 'due' : `${weeks.value} wk`,
+)
+/** Nothing is wanted of it for now: it stays in the ground, and the others stand out. */
+const isQuiet = computed(
+  () => !props.machine.openJob && props.machine.worst?.verdict === 'Holds' && (weeks.value ?? 0) > SOON_WEEKS,
+)
 defineEmits<{ choose: [] }>()
 </script>
 
 <template>
-  <el-button class="stand" :class="{ chosen }" :aria-pressed="chosen" @click="$emit('choose')">
+  <el-button class="stand" :class="{ chosen, quiet: isQuiet }" :aria-pressed="chosen" @click="$emit('choose')">
     <span class="tag figures">{{ machine.tag }}</span>
     <span v-if="machine.openJob" class="job">Job open</span>
     <span class="name">{{ machine.name }}</span>
@@ -42,6 +46,9 @@ button.stand.el-button {
   min-width: 0;
   gap: 4px;
   justify-content: stretch;
+}
+button.stand.quiet {
+  background: transparent;
 }
 button.stand.chosen {
   outline: 3px solid var(--brass);

@@ -3,10 +3,12 @@ import type { YardMachine } from '~~/shared/answers'
 import { dueOn } from '~/say/due'
 
 /** What the yard wants next, while no machine is chosen: jobs to go on with, checks at their limit, what is due first. */
-const props = defineProps<{ machines: YardMachine[] }>()
+const props = defineProps<{
+  machines: YardMachine[]
+  /** So many of each are shown; the others are a press away. */
+  most: number
+}>()
 const emit = defineEmits<{ choose: [tag: string]; worst: [] }>()
-/** So many of each are shown; the others are a press away. */
-const SHOWN = 8
 const open = computed(() => props.machines.filter(one => one.openJob))
 const worn = computed(() =>
   props.machines
@@ -27,7 +29,7 @@ const due = computed(() =>
     <section v-if="open.length">
       <h2>On the bench</h2>
       <NuxtLink
-        v-for="one in open.slice(0, SHOWN)"
+        v-for="one in open.slice(0, most)"
         :key="one.tag"
         class="btn now go"
         :to="`/bench/${one.openJob!.id}`"
@@ -37,18 +39,18 @@ const due = computed(() =>
         <span class="what">{{ one.name }}</span>
         <span>job {{ one.openJob!.number }}</span>
       </NuxtLink>
-      <NuxtLink v-if="open.length > SHOWN" class="btn" to="/bench">All {{ open.length }} on the bench</NuxtLink>
+      <NuxtLink v-if="open.length > most" class="btn" to="/bench">All {{ open.length }} on the bench</NuxtLink>
     </section>
     <section v-if="worn.length">
       <h2>At or past a limit</h2>
-      <el-button v-for="one in worn.slice(0, SHOWN)" :key="one.tag" class="opens" @click="emit('choose', one.tag)">
+      <el-button v-for="one in worn.slice(0, most)" :key="one.tag" class="opens" @click="emit('choose', one.tag)">
         <span class="figures tag">{{ one.tag }}</span>
         <span class="what">{{ one.worst!.check }}</span>
         <VerdictMark :verdict="one.worst!.verdict" />
       </el-button>
-      <el-button v-if="worn.length > SHOWN" @click="emit('worst')">All {{ worn.length }}: worst first</el-button>
+      <el-button v-if="worn.length > most" @click="emit('worst')">All {{ worn.length }}: worst first</el-button>
     </section>
-    <section v-if="due.length">
+    <section v-if="due.length" class="due">
       <h2>Due first</h2>
       <el-button v-for="one in due" :key="`${one.tag} ${one.what}`" class="opens" @click="emit('choose', one.tag)">
         <span class="figures tag">{{ one.tag }}</span>
@@ -79,6 +81,17 @@ const due = computed(() =>
 section {
   display: grid;
   gap: 6px;
+  align-content: start;
+}
+/* Over the yard there is room for what comes first; what is due is asked for in the bar above. */
+@media (max-width: 1000px) {
+  .next {
+    grid-template-columns: 1fr 1fr;
+    padding: 10px 16px;
+  }
+  .due {
+    display: none;
+  }
 }
 .opens {
   border-top: 1px solid var(--line);

@@ -376,7 +376,8 @@ interface Ground {
   moment: Moment
   derived: string
   behind: readonly CheckResult[]
-  changes: number
+  /** The parts it tells of that became others: how many times, and the last. */
+  changes: string
 }
 
 const isSameGround = (one: Ground, other: Ground): boolean =>
@@ -391,6 +392,23 @@ const isSameGround = (one: Ground, other: Ground): boolean =>
 /** Results, kept with the map their readings lie in: that is another once anything of it is. What nobody has read yet is kept with its check. */
 const KEPT = new WeakMap<object, { ground: Ground; result: CheckResult }>()
 
+/** Every part that a check or any of its cells tells of. */
+function toldOf(plan: Plan, check: Check, moment: Moment): ReadonlySet<Ref> {
+  const known = TOLD_OF.get(check)
+  if (known) return known
+  const { rows = {} } = wayOf(plan, check, moment).spec
+  const cells = [...Object.values(rows).flat(), ...(check.run?.columns ?? [])]
+  const made = new Set([...check.of, ...cells.flatMap(one => one.of ?? [])])
+  TOLD_OF.set(check, made)
+  return made
+}
+const TOLD_OF = new WeakMap<Check, ReadonlySet<Ref>>()
+
+function changesOf({ renewals, returns }: JobState, parts: ReadonlySet<Ref>): string {
+  const changes = [...renewals, ...returns].filter(one => parts.has(one.part))
+  return `${changes.length} ${Math.max(0, ...changes.map(one => one.n))}`
+}
+
 function resultAt(scene: Scene, check: Check, moment: Moment): CheckResult {
   const { plan, state } = scene
   const all = readAt(plan, state, check, moment)
@@ -401,7 +419,7 @@ function resultAt(scene: Scene, check: Check, moment: Moment): CheckResult {
     moment,
     derived: JSON.stringify(values),
     behind,
-    changes: state.renewals.length + state.returns.length,
+    changes: changesOf(state, toldOf(plan, check, moment)),
   }
   const keptBy = all.size ? all : check
   const known = KEPT.get(keptBy)

@@ -4,6 +4,7 @@ import type { Technician } from '../../../demo/technician.ts'
 import { plan, technician } from '../../../tests/pump.ts'
 import {
   entryWords,
+  isOnlyFound,
   projectJob,
   recordOf,
   recordParts,
@@ -14,6 +15,7 @@ import {
   type AnyEntry,
   type JobRecord,
 } from '../index.ts'
+import type { Moment } from '../../sheet/index.ts'
 import { seenOn } from '../../../tests/seen.ts'
 
 const names = new Map([
@@ -195,6 +197,12 @@ describe('the worst check', () => {
     expect(standingReadings(three, each => each.takenAt)[0]!.checkId).toBe('a')
     expect(standingReadings([one('a', 'Thin', 0.99, '1'), one('b', 'Out', null, '1')], () => 1)[0]!.checkId).toBe('b')
     expect(standingReadings([], () => 1)).toEqual([])
+  })
+  it('is nothing that is read only as a machine is found, once it is put together again', () => {
+    const at = (...moments: Moment[]) => ({ at: moments.map(moment => ({ moment, step: 'read' })) })
+    expect(isOnlyFound(at('asFound'))).toBe(true)
+    expect(isOnlyFound(at('asFound', 'build'))).toBe(false)
+    expect(isOnlyFound(at('inspect'))).toBe(false)
   })
   it('is never one of parts that are gone: a later job that read it and renewed them speaks for it', () => {
     const of = (job: string, cell: string, stands: boolean, takenAt: string, share = 0.5) => ({

@@ -1,3 +1,4 @@
+import type { Check } from '../../sheet/index.ts'
 import type { Verdict } from '../../verdict.ts'
 
 /** A reading of one job, as the fleet keeps it. */
@@ -17,6 +18,9 @@ const used = (one: KnownReading) => (one.verdict === 'Out' ? 2 : (one.share ?? 0
 const isAsked = (one: KnownReading) => Number(one.share === null)
 const worseFirst = (a: KnownReading, b: KnownReading) =>
   used(b) - used(a) || isAsked(a) - isAsked(b) || a.checkId.localeCompare(b.checkId)
+
+/** Read only before anything comes off: it tells of the machine that came in, and nothing of the one that goes out again. */
+export const isOnlyFound = ({ at }: Pick<Check, 'at'>): boolean => at.every(one => one.moment === 'asFound')
 
 /**
  * How each check stands on a machine, the one that has used most of its allowance first: as the last job found it that read it whole. Where a part of it was renewed since, the

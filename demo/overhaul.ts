@@ -1,0 +1,139 @@
+import { v7 as uuid } from 'uuid'
+import { emptyFold, takeIn, type AnyEntry, type Folded } from '../core/job/index.ts'
+import { sentenceOf } from '../core/refusal.ts'
+import { durationMs, planFor, type Plan, type ShelfSheet, type Variants } from '../core/sheet/index.ts'
+import { SUMS_BY_NAME } from '../core/sums/index.ts'
+import type { SignedInPerson } from '../shared/answers.ts'
+import { finderOf, seenBy, SOUND } from './figures.ts'
+import { wornFindings } from './findings.ts'
+import { findingShot, machineShot, type Shot } from './pictures.ts'
+import { Technician } from './technician.ts'
+import type { DemoMachine, Overhaul } from './thornmere.ts'
+
+/** Whose hands and whose signature an overhaul has. */
+export interface Crew {
+  fitter: SignedInPerson
+  lead: SignedInPerson
+}
+
+/** An overhaul as it was done: its ledger, judged act by act, and the pictures taken in it. */
+export interface Done {
+  id: string
+  variants: Variants
+  entries: readonly AnyEntry[]
+  shots: Shot[]
+}
+
+/** Numbers of tags and bags an overhaul has to itself: each begins a new strip of labels. */
+export const LABELS_EACH = 100
+
+/** The serial of a machine, invented from its tag so that no two have the same: written as the sheet shows it. */
+const serialOf = (tag: string, example: string): string =>
+  example.replace(
+    /\d+/,
+    String(2000 + ([...tag].reduce((sum, letter) => (sum * 31 + letter.charCodeAt(0)) % 7919, 7) % 7000)),
+  )
+
+const DAY_MIN = 24 * 60
+const WORKING_MIN = 480
+const MINUTE_MS = 60_000
+
+/** Acts of the past stand four minutes apart in working days that start at seven, and end with a step. */
+function workingClock(from: string) {
+  let minutes = 0
+  const start = Date.parse(`${from}T07:00:00Z`)
+  return {
+    now: () => {
+      minutes += 4
+      return new Date(start + minutes * MINUTE_MS).toISOString()
+    },
+    id: () => uuid({ msecs: start + minutes * MINUTE_MS }),
+    pass: (ms: number) => {
+      minutes += Math.ceil(ms / MINUTE_MS)
+    },
+    between: () => {
+      if (minutes % DAY_MIN > WORKING_MIN) minutes = (Math.floor(minutes / DAY_MIN) + 1) * DAY_MIN
+    },
+  }
+}
+
+/** Strips of labels have no end that anybody comes to; an overhaul that does would take its neighbour's. */
+function stripOf(nth: number) {
+  let used = 0
+  return () => {
+    if (used === LABELS_EACH) throw new Error(`An overhaul takes more than ${LABELS_EACH} labels.`)
+    return nth * LABELS_EACH + ++used
+  }
+}
+
+/** The pictures that are taken in an overhaul, by what they are of. */
+async function shotsOf(plan: Plan, { wear, stood }: Overhaul): Promise<Map<string, Shot>> {
+  const seen = seenBy(finderOf(wear.figures ?? {}))
+  const shots = new Map<string, Shot>()
+  if (stood) shots.set(JSON.stringify(null), await machineShot(plan, stood))
+  for (const look of plan.looks.values())
+    for (const part of look.of) {
+      const [finding] = seen(part, look)
+      const of = { what: 'look', id: look.id, part }
+      if (finding) shots.set(JSON.stringify(of), await findingShot(plan, part, look.id, finding))
+    }
+  return shots
+}
+
+/** The same acts, so much later. */
+function later(entries: readonly AnyEntry[], ms: number): AnyEntry[] {
+  const moved = (at: string) => new Date(Date.parse(at) + ms).toISOString()
+  return entries.map(one => ({ ...one, madeAt: moved(one.madeAt), receivedAt: moved(one.receivedAt!) }))
+}
+
+/** The ledger as the server takes it in, each person's acts as they come one after the other. Throws what is refused. */
+function judged(plan: Plan, entries: readonly AnyEntry[]): void {
+  let folded: Folded = emptyFold()
+  for (let from = 0; from < entries.length;) {
+    let to = from
+    while (to < entries.length && entries[to]!.madeBy === entries[from]!.madeBy) to++
+    const taken = takeIn(plan, folded, entries.slice(from, to))
+    if (!taken.ok) throw new Error(`${taken.entry.kind} is refused: ${sentenceOf(taken.why)}`)
+    folded = taken.folded
+    from = to
+  }
+}
+
+/**
+ * Works through one overhaul of a machine, the `nth` of the fleet's; where it stands and waits, what it waits for was
+ * begun so long before `now`.
+ */
+export async function workThrough(
+  machine: DemoMachine,
+  one: Overhaul,
+  sheet: ShelfSheet,
+  { fitter, lead }: Crew,
+  nth: number,
+  now: number,
+): Promise<Done> {
+  const clock = workingClock(one.on)
+  const plan = planFor(sheet, machine.variants, SUMS_BY_NAME)
+  const shots = await shotsOf(plan, one)
+  const worker = new Technician(
+    plan,
+    {
+      ...wornFindings(one.wear, { fitter: fitter.id, lead: lead.id, held: lead.competences }, SOUND[sheet.id]),
+      shot: of => shots.get(JSON.stringify(of)),
+      fact: (name, example) => (name === 'serial' ? serialOf(machine.tag, example) : example),
+    },
+    clock,
+    stripOf(nth),
+  )
+  worker.open(machine.tag, one.complaint, one.signs)
+  worker.photograph(null)
+  worker.workUntil(one.until, one.slips)
+  if (one.waitsSince) worker.begin(one.until!)
+  if (!one.until) worker.sign('yes', one.cause)
+  const taken = new Set(worker.folded.state.photos.map(each => each.sha256))
+  const kept = [...shots.values()].filter(({ sha256 }) => taken.has(sha256))
+  for (const { sha256 } of kept) worker.act('photo.arrived', { sha256 })
+  const { entries } = worker.folded
+  const dated = one.waitsSince ? later(entries, now - durationMs(one.waitsSince) - Date.parse(clock.now())) : entries
+  judged(plan, dated)
+  return { id: clock.id(), variants: worker.opened.variants, entries: dated, shots: kept }
+}
