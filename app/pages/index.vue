@@ -79,7 +79,8 @@ const shown = computed(() => {
       ...area,
       machines: area.machines.filter(
         one =>
-          words.value.get(one)!.includes(sought) && (only.value === 'all' || (dueOn(one)[0]?.next.weeks ?? 99) <= SOON_WEEKS),
+          words.value.get(one)!.includes(sought) &&
+          (only.value === 'all' || (dueOn(one)[0]?.next.weeks ?? 99) <= SOON_WEEKS),
       ),
     }))
     .filter(area => area.machines.length)
@@ -109,7 +110,9 @@ function showAll() {
         placeholder="tag, kind, place…"
       />
       <el-checkbox-button v-model="worstFirst">Worst first</el-checkbox-button>
-      <el-checkbox-button v-model="only" true-value="due" false-value="all">Due in {{ SOON_WEEKS }} weeks</el-checkbox-button>
+      <el-checkbox-button v-model="only" true-value="due" false-value="all"
+        >Due in {{ SOON_WEEKS }} weeks</el-checkbox-button
+      >
     </header>
     <p v-if="why" class="why say" role="alert">{{ why }} <el-button @click="load">Try again</el-button></p>
     <div v-else-if="loading" class="say" role="status" aria-label="Loading machines…">

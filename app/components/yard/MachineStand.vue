@@ -4,9 +4,7 @@ import { dueOn, SOON_WEEKS } from '~/say/due'
 
 const props = defineProps<{ machine: YardMachine; chosen: boolean }>()
 const weeks = computed(() => dueOn(props.machine)[0]?.next.weeks ?? null)
-const due = computed(() =>
-  weeks.value === null ? 'never overhauled' : weeks.value <= 0 ? 'due' : `${weeks.value} wk`,
-)
+const due = computed(() => (weeks.value === null ? 'never overhauled' : weeks.value <= 0 ? 'due' : `${weeks.value} wk`))
 /** Nothing is wanted of it for now: it stays in the ground, and the others stand out. */
 const isQuiet = computed(
   () => !props.machine.openJob && props.machine.worst?.verdict === 'Holds' && (weeks.value ?? 0) > SOON_WEEKS,
