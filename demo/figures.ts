@@ -76,6 +76,20 @@ export const SOUND: Record<string, Figures> = {
   'm3-cycloidal-reducer': {
     air: 20,
   },
+  'm5-reciprocating-compressor': {
+    'top-* first lead': 0.57,
+    'top-* second lead': 0.59,
+    'run *discharge gas*': 86,
+    'run *left head*': 79,
+    'run *right head*': 77,
+    'run *current*': 28,
+    'run *suction*': 0.24,
+    'run *': 20,
+    'tight At the start, absolute': 1.3,
+    'tight Gas at the start': 21,
+    'tight At the end, absolute': 1.297,
+    'tight Gas at the end': 20.6,
+  },
   'm9-dc-motor': {
     'fields': 108,
     'bars': 0.182,

@@ -18,11 +18,7 @@ export interface Wear {
  * Figures a machine with this wear would give. Everything is spread a little by a fixed rule of station, plane and try,
  * so that the demo tells the same story every time.
  */
-export function wornFindings(
-  wear: Wear,
-  people: Pick<Findings, 'fitter' | 'lead' | 'held'>,
-  sound: Figures = {},
-): Findings {
+export function wornFindings(wear: Wear, people: Pick<Findings, 'fitter' | 'lead'>, sound: Figures = {}): Findings {
   const own = finderOf(wear.figures ?? {})
   const usual = finderOf(sound)
   const renewed = new Set(wear.renewed ?? [])

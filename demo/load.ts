@@ -23,6 +23,9 @@ import type { Asked } from './worker.ts'
 /** How far the loading is: overhauls that are in, of all. */
 export type OnProgress = (done: number, all: number) => void
 
+const FITTER = 'R. Okell'
+const LEAD = 'O. Hallam'
+
 /** Every overhaul of the fleet, the oldest first. */
 const overhaulsOf = () =>
   FLEET.flatMap(machine => machine.overhauls.map((one, overhaul) => ({ machine, one, overhaul }))).sort((a, b) =>
@@ -30,7 +33,8 @@ const overhaulsOf = () =>
   )
 
 /** Works through the fleet's past in as many threads as there is room for, and adds it in its order. */
-async function addOverhauls(tx: Transaction, crew: Crew, onProgress: OnProgress): Promise<void> {
+async function addOverhauls(tx: Transaction, people: SignedInPerson[], onProgress: OnProgress): Promise<void> {
+  const named = (name: string) => people.find(one => one.name === name)!
   const sheets = new Map(librarySheets().map(one => [one.id, one]))
   const past = overhaulsOf()
   const pool = workerpool.pool(fileURLToPath(new URL('./worker.mjs', import.meta.url)), {
@@ -39,7 +43,8 @@ async function addOverhauls(tx: Transaction, crew: Crew, onProgress: OnProgress)
   })
   try {
     const now = Date.now()
-    const works = past.map(({ machine: { tag }, overhaul }, nth): Promise<Done> => {
+    const works = past.map(({ machine: { tag, fitter = FITTER }, overhaul }, nth): Promise<Done> => {
+      const crew: Crew = { fitter: named(fitter), lead: named(LEAD) }
       const asked: Asked = { tag, overhaul, crew, nth, now }
       return Promise.resolve(pool.exec('work', [asked]))
     })
@@ -105,7 +110,7 @@ export async function loadThornmere(db: Database, onProgress: OnProgress = () =>
     await changeSite(tx, { name: SITE_NAME })
     const people: SignedInPerson[] = []
     for (const one of PEOPLE) people.push((await addPerson(tx, one)).person)
-    await addOverhauls(tx, { fitter: people[0]!, lead: people[2]! }, onProgress)
+    await addOverhauls(tx, people, onProgress)
     await addServices(tx, people[0]!)
   })
   return true

@@ -3,6 +3,7 @@ import { emptyFold, takeIn, type AnyEntry, type Folded } from '../core/job/index
 import { sentenceOf } from '../core/refusal.ts'
 import { durationMs, planFor, type Plan, type ShelfSheet, type Variants } from '../core/sheet/index.ts'
 import { SUMS_BY_NAME } from '../core/sums/index.ts'
+import { unheldBy } from '../server/db/claims.ts'
 import type { SignedInPerson } from '../shared/answers.ts'
 import { finderOf, seenBy, SOUND } from './figures.ts'
 import { wornFindings } from './findings.ts'
@@ -87,7 +88,11 @@ function later(entries: readonly AnyEntry[], ms: number): AnyEntry[] {
 }
 
 /** The ledger as the server takes it in, each person's acts as they come one after the other. Throws what is refused. */
-function judged(plan: Plan, entries: readonly AnyEntry[]): void {
+function judged(plan: Plan, entries: readonly AnyEntry[], { fitter, lead }: Crew): void {
+  for (const one of entries) {
+    const unheld = unheldBy(one.madeBy === lead.id ? lead : fitter, one)
+    if (unheld) throw new Error(`${one.kind} is refused: ${sentenceOf(unheld)}`)
+  }
   let folded: Folded = emptyFold()
   for (let from = 0; from < entries.length;) {
     let to = from
@@ -107,17 +112,19 @@ export async function workThrough(
   machine: DemoMachine,
   one: Overhaul,
   sheet: ShelfSheet,
-  { fitter, lead }: Crew,
+  crew: Crew,
   nth: number,
   now: number,
 ): Promise<Done> {
+  const { fitter, lead } = crew
   const clock = workingClock(one.on)
   const plan = planFor(sheet, machine.variants, SUMS_BY_NAME)
   const shots = await shotsOf(plan, one)
   const worker = new Technician(
     plan,
     {
-      ...wornFindings(one.wear, { fitter: fitter.id, lead: lead.id, held: lead.competences }, SOUND[sheet.id]),
+      ...wornFindings(one.wear, { fitter: fitter.id, lead: lead.id }, SOUND[sheet.id]),
+      held: { fitter: fitter.competences, lead: lead.competences },
       shot: of => shots.get(JSON.stringify(of)),
       fact: (name, example) => (name === 'serial' ? serialOf(machine.tag, example) : example),
     },
@@ -134,6 +141,6 @@ export async function workThrough(
   for (const { sha256 } of kept) worker.act('photo.arrived', { sha256 })
   const { entries } = worker.folded
   const dated = one.waitsSince ? later(entries, now - durationMs(one.waitsSince) - Date.parse(clock.now())) : entries
-  judged(plan, dated)
+  judged(plan, dated, crew)
   return { id: clock.id(), variants: worker.opened.variants, entries: dated, shots: kept }
 }

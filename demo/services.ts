@@ -31,6 +31,11 @@ export const SERVICES: Record<string, DemoService[]> = {
     { service: 'grease', on: '2026-08-03', hours: 31900 },
   ],
   'D-118': [{ service: 'brushes', on: '2026-03-09', hours: 27800, note: 'Four brushes of arm 2 renewed' }],
+  'K-541': [
+    { service: 'oil', on: '2024-05-13', hours: 21100 },
+    { service: 'oil', on: '2026-09-21', hours: 30900, note: 'No acid' },
+  ],
+  'K-542': [{ service: 'oil', on: '2025-03-10', hours: 23400, note: 'A trace of acid; drier renewed as well' }],
   'B-401': oil(['2025-02-10', 12100], ['2026-04-20', 18700]),
   'B-402': oil(['2025-03-03', 9800], ['2026-06-08', 16600]),
   'R-118': [{ service: 'oil', on: '2026-02-09', hours: 23600 }],

@@ -84,8 +84,8 @@ export interface Findings {
   fact?: (id: string, example: string) => string
   fitter: string
   lead: string
-  /** What the lead may sign for beside being one. */
-  held?: Competence[]
+  /** What each holds papers for; left out, whoever does something holds what it asks for. */
+  held?: Record<'fitter' | 'lead', readonly Competence[]>
 }
 
 export interface Clock {
@@ -166,17 +166,17 @@ export class Technician {
   doStep(step: Step, otherwise: Said = {}): void {
     this.prepare(step)
     const { doer } = step
-    const on = doer && this.paperFor(doer)
+    const on = doer && this.paperFor(doer, 'fitter')
     const said = { ...this.said(step), ...(on ? { on } : {}) }
     const acts = confirmationOf(this.plan, this.folded.state, step, saidOtherwise(said, otherwise))
     this.acts(acts, doer?.by === 'lead' ? 'lead' : 'fitter')
   }
 
   /** The paper that something is signed or done on, by whoever holds it. */
-  private paperFor({ by, of }: Pick<Hold, 'by' | 'of'>): Competence | undefined {
+  private paperFor({ by, of }: Pick<Hold, 'by' | 'of'>, whose: 'fitter' | 'lead'): Competence | undefined {
     return by === 'lead'
       ? undefined
-      : competenceFor({ by, of }, this.findings.held ?? [{ by, of: of! }], this.clock.now())
+      : competenceFor({ by, of }, this.findings.held?.[whose] ?? [{ by, of: of! }], this.clock.now())
   }
 
   /** Everything that comes before a step is confirmed: cautions, marks, decisions, readings, bolts, signatures. */
@@ -414,7 +414,7 @@ export class Technician {
 
   /** A second pair of eyes signs: on what the lead holds, where the sheet asks for more than a lead. */
   signHold(step: string, hold: Hold): void {
-    const on = this.paperFor(hold)
+    const on = this.paperFor(hold, 'lead')
     const basis = this.basis({ kind: 'hold', step })
     this.act('hold.signed', { step, basis, ...(on ? { on } : {}) }, 'lead')
   }

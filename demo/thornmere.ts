@@ -1,12 +1,17 @@
 import type { Competence, Role, Said } from '../core/job/index.ts'
 import type { Duration, Variants } from '../core/sheet/index.ts'
-import { BLOWERS, EXCHANGERS, GEAR_UNITS, MOTORS, REDUCERS, SEALS } from './machines.ts'
+import { BLOWERS, COMPRESSORS, EXCHANGERS, GEAR_UNITS, MOTORS, REDUCERS, SEALS } from './machines.ts'
 import type { Wear } from './findings.ts'
 
 /** The Thornmere beet works: invented, like everyone and everything in it. */
 export const PEOPLE: { name: string; role: Role; pin: string; competences?: Competence[] }[] = [
   { name: 'R. Okell', role: 'fitter', pin: '214083' },
-  { name: 'T. Brisco', role: 'fitter', pin: '317056' },
+  {
+    name: 'T. Brisco',
+    role: 'fitter',
+    pin: '317056',
+    competences: [{ by: 'certified', of: 'refrigerant', until: '2028-03-31' }],
+  },
   {
     name: 'O. Hallam',
     role: 'lead',
@@ -55,6 +60,8 @@ export interface DemoMachine {
   variants: Variants
   hoursRun: number
   hoursPerWeek: number
+  /** Who works on it, where that is not the first of the fitters. */
+  fitter?: string
   overhauls: Overhaul[]
 }
 
@@ -68,6 +75,7 @@ export const FLEET: DemoMachine[] = [
   ...SEALS,
   ...BLOWERS,
   ...MOTORS,
+  ...COMPRESSORS,
   {
     tag: 'P-214A',
     name: 'Raw-juice pump',

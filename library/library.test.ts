@@ -41,7 +41,7 @@ describe.each(files)('%s', file => {
       const bare = own.mates.filter(one => one.rule.kind === 'seen' && one.rule.choices.length < 3)
       expect(bare.length / own.mates.length).toBeLessThanOrEqual(0.2)
     }
-    between(written(file).checks.length, 10, 45, 'checks as they are written')
+    between(written(file).checks.length, 10, 50, 'checks as they are written')
     expect(sheet.notice).toMatch(/maker's manual/)
   })
   it('has the right answer first, and longest, no oftener than chance would have it', () => {

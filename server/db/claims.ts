@@ -79,16 +79,24 @@ export async function doersOf(tx: Transaction, by: Person, fresh: SentEntry[]): 
 
 /** What an entry says of whoever is signed in is looked up: a paper by their name, or that nobody else leads. */
 export async function checkClaims(tx: Transaction, by: SignedInPerson, fresh: SentEntry[]): Promise<void> {
-  for (const one of fresh)
-    for (const claim of claimsOf(one))
-      if ('competence' in claim) {
-        const { competence } = claim
-        if (!by.competences.some(held => isSameCompetence(held, competence)))
-          throw new Refused(403, refusals.paper({ paper: competenceWords(competence) }), one.id)
-      } else if (!(await isOnlyLead(tx, by.id))) throw new Refused(403, refusals.anotherLead(), one.id)
+  for (const one of fresh) {
+    const unheld = unheldBy(by, one)
+    if (unheld) throw new Refused(403, unheld, one.id)
+    if (claimsOf(one).some(claim => !('competence' in claim)) && !(await isOnlyLead(tx, by.id)))
+      throw new Refused(403, refusals.anotherLead(), one.id)
+  }
 }
 
-const claimsOf = (one: SentEntry) => (ACTS[one.kind] as ActKind<unknown>).claims?.(one.payload) ?? []
+/** Why something is not done on a paper: whoever did it does not hold it. Null where they do, or none is asked for. */
+export function unheldBy({ competences }: SignedInPerson, one: Pick<SentEntry, 'kind' | 'payload'>): Refusal | null {
+  for (const claim of claimsOf(one))
+    if ('competence' in claim && !competences.some(held => isSameCompetence(held, claim.competence)))
+      return refusals.paper({ paper: competenceWords(claim.competence) })
+  return null
+}
+
+const claimsOf = (one: Pick<SentEntry, 'kind' | 'payload'>) =>
+  (ACTS[one.kind] as ActKind<unknown>).claims?.(one.payload) ?? []
 
 /** Whether nothing of what is sent has to be looked up: all of it is done by who sends it, and claims nothing of them. */
 export const isPlain = (by: Person, fresh: readonly SentEntry[]): boolean =>

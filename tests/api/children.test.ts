@@ -47,7 +47,12 @@ const last = async (id: string) => (await ledger(id)).at(-1)!
 /** Works a job up to a step, or to its end, and sends what was done. */
 async function work(id: string, until?: string, end?: (worker: Technician) => void) {
   const [row] = await database().select().from(job).where(eq(job.id, id))
-  const findings = { ...findingsOf({}), fitter: okell.id, lead: hallam.id, held: hallam.competences }
+  const findings = {
+    ...findingsOf({}),
+    fitter: okell.id,
+    lead: hallam.id,
+    held: { fitter: okell.competences, lead: hallam.competences },
+  }
   const worker = new Technician(await planOf(database(), row!), findings, { id: () => uuid(), now })
   const first = await ledger(id)
   worker.folded = extend(worker.opened, worker.folded, first)

@@ -66,7 +66,10 @@ async function work(wear: Wear, until?: string, end?: (worker: Technician) => vo
   const [row] = await database().select().from(job).where(eq(job.id, opened.id))
   const worker = new Technician(
     await planOf(database(), row!),
-    wornFindings(wear, { fitter: fitter.id, lead: lead.id, held: lead.competences }, SOUND['m14-axially-split-pump']),
+    {
+      ...wornFindings(wear, { fitter: fitter.id, lead: lead.id }, SOUND['m14-axially-split-pump']),
+      held: { fitter: fitter.competences, lead: lead.competences },
+    },
     { id: () => uuid(), now: at },
   )
   const first = await entriesAfter(database(), opened.id, 0)

@@ -1,5 +1,6 @@
 import type { Mistakes } from './bench.ts'
 import { M3_MISTAKES } from './m3.ts'
+import { M5_MISTAKES } from './m5.ts'
 import { M9_MISTAKES } from './m9.ts'
 import { M10_MISTAKES } from './m10.ts'
 import { M12_MISTAKES } from './m12.ts'
@@ -10,6 +11,7 @@ import { M8_MISTAKES } from './m8.ts'
 /** Every family's mistakes, in the order of the library. */
 export const ALL_MISTAKES: Mistakes[] = [
   M3_MISTAKES,
+  M5_MISTAKES,
   M8_MISTAKES,
   M9_MISTAKES,
   M10_MISTAKES,

@@ -1,6 +1,7 @@
 import type { Variants } from '../../core/sheet/index.ts'
 import type { Read } from '../sheets.ts'
 import { M3 } from './m3.ts'
+import { M5 } from './m5.ts'
 import { M10 } from './m10.ts'
 import { M12 } from './m12.ts'
 import { M14 } from './m14.ts'
@@ -17,6 +18,7 @@ export interface Walk {
 
 export const WALKS: Walk[] = [
   { sheet: 'm3-cycloidal-reducer', machine: 'Beet conveyor drive', figures: M3 },
+  { sheet: 'm5-reciprocating-compressor', machine: 'Juice-cooler compressor', figures: () => M5 },
   { sheet: 'm8-scraped-surface-exchanger', machine: 'Syrup crystalliser', figures: M8 },
   { sheet: 'm9-dc-motor', machine: 'Juice-press motor', figures: () => M9 },
   { sheet: 'm10-gear-unit', machine: 'Lime-kiln gear unit', figures: () => M10 },
