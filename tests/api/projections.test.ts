@@ -12,6 +12,7 @@ import {
   extend,
   planIn,
   projectJob,
+  isOnlyFound,
   standingReadings,
   type Payloads,
 } from '../../core/job/index.ts'
@@ -120,10 +121,14 @@ async function wanted(tag: string) {
     jobs.map(async row => {
       const plan = await planOf(database(), row)
       const { state } = extend(plan, emptyFold(), await entriesAfter(database(), row.id, 0))
-      return { row, state, projected: projectJob(planIn(plan, state), state) }
+      return { row, plan, state, projected: projectJob(planIn(plan, state), state) }
     }),
   )
-  const readings = folded.flatMap(({ row, projected }) => projected.readings.map(one => ({ ...one, job: row.id })))
+  const readings = folded.flatMap(({ row, plan, state, projected }) =>
+    projected.readings
+      .filter(one => !state.signed || !isOnlyFound(plan.whole.checks.find(check => check.id === one.checkId)!))
+      .map(one => ({ ...one, job: row.id })),
+  )
   const worst = standingReadings(readings, one => one.job)[0] ?? null
   const signed = folded.filter(({ state }) => state.signed).at(-1)
   const open = folded.filter(({ state }) => !state.signed && !state.cancelled).at(-1)

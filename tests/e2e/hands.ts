@@ -106,9 +106,10 @@ export async function jobOn(page: Page, tag: string): Promise<string> {
  * A job worked up to a step by the technician of the demo and sent as its two people would, so that a test begins where it
  * matters. Whoever is signed in on the page is the fitter.
  */
-export async function jobAt(page: Page, tag: string, step: string) {
+export async function jobAt(page: Page, tag: string, step: string, who = 'R. Okell') {
   const door = (await (await page.request.get('/api/sign-in')).json()) as DoorAnswer
-  const [fitter, lead] = (['R. Okell', 'O. Hallam'] as const).map(name => door.people.find(one => one.name === name)!)
+  const [fitter, lead] = [who, 'O. Hallam'].map(name => door.people.find(one => one.name === name)!)
+  const papersOf = (name: string) => PEOPLE.find(one => one.name === name)!.competences ?? []
   const { origin } = new URL(page.url())
   const headers = { origin }
   const { pin } = PEOPLE.find(one => one.name === lead!.name)!
@@ -123,7 +124,10 @@ export async function jobAt(page: Page, tag: string, step: string) {
   let label = 10_000 + job.entries.length
   const worker = new Technician(
     plan,
-    wornFindings({ general: 0.3 }, { fitter: fitter!.id, lead: lead!.id }, SOUND[opening.sheet]),
+    {
+      ...wornFindings({ general: 0.3 }, { fitter: fitter!.id, lead: lead!.id }, SOUND[opening.sheet]),
+      held: { fitter: papersOf(who), lead: papersOf('O. Hallam') },
+    },
     { id: () => uuid(), now: () => new Date().toISOString() },
     () => ++label,
   )

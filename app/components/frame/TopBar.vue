@@ -80,7 +80,10 @@ const { $pwa } = useNuxtApp()
         </el-icon>
       </el-button>
       <el-button class="chip who" data-test="who" @click="session.changing = true">
-        {{ session.person?.name }} · {{ session.verified ? session.person?.role : 'no PIN given' }}
+        <span
+          >{{ session.person?.name }}<template v-if="!session.verified"> · no PIN<i class="wide"> given</i></template
+          ><i v-else class="wide"> · {{ session.person?.role }}</i></span
+        >
       </el-button>
     </div>
   </header>
@@ -148,6 +151,9 @@ nav a.on {
 }
 .right .who {
   background: #2c4b80;
+}
+.who i {
+  font-style: normal;
 }
 @media (max-width: 900px) {
   .wide,
