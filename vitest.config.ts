@@ -34,6 +34,7 @@ export default defineConfig({
             'tests/lint/**/*.test.ts',
           ],
           testTimeout: 180_000,
+          hookTimeout: 180_000,
           // What is tested here keeps nothing that another file could trip over, and is loaded once.
           isolate: false,
         },

@@ -95,10 +95,12 @@ const VERBS: [(one: Step) => unknown, string][] = [
   [one => one.joint?.act === 'pull', 'Joint is drawn up'],
   [() => true, 'Done'],
 ]
-/** What shuts something says what goes on or in with it. */
-const closing = ({ closes, fits: [first] = [] }: Step) => {
-  const one = closes && first ? job.plan.parts.get(first) : undefined
-  return one && `${one.part.name} ${['fastener', 'screw', 'shaft', 'rod'].includes(one.part.kind) ? 'in' : 'on'}`
+const FASTENS = ['fastener', 'screw', 'nut', 'snap ring']
+/** What shuts something says what goes on or in with it: neither a gasket nor, where there is more, a screw. */
+const closing = ({ closes, fits = [] }: Step) => {
+  const parts = (closes ? fits : []).map(ref => job.plan.parts.get(ref)!.part).filter(one => one.renewal !== 'always')
+  const one = parts.findLast(({ kind }) => !FASTENS.includes(kind)) ?? parts.at(-1)
+  return one && `${one.name} ${[...FASTENS, 'shaft', 'rod'].includes(one.kind) ? 'in' : 'on'}`
 }
 const verb = computed(() => closing(step.value!) ?? VERBS.find(([is]) => is(step.value!))![1])
 const waits = useWaitsStore()
