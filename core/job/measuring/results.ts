@@ -189,11 +189,15 @@ function figureOfResult(result: CheckResult, figure: string): Given {
 const leftLast = ({ state }: Scene, check: string, figure: string): number | undefined =>
   state.opened?.payload.last?.find(one => one.check === check && one.figure === figure)?.value
 
+const NOTHING_DERIVED: { values: Worked['derived']; behind: CheckResult[] } = { values: {}, behind: [] }
+
 /** What a check takes from others, by field: null where it cannot be had yet, undefined where there never was any. */
-function derivedFor(scene: Scene, check: Check, moment: Moment) {
+function derivedFor(scene: Scene, check: Check, moment: Moment): typeof NOTHING_DERIVED {
+  const { from } = wayOf(scene.plan, check, moment).spec
+  if (!from) return NOTHING_DERIVED
   const values: Record<string, Given | undefined> = {}
   const behind = new Set<CheckResult>()
-  for (const [field, text] of Object.entries(wayOf(scene.plan, check, moment).spec.from ?? {})) {
+  for (const [field, text] of Object.entries(from)) {
     const { of, at, figure } = fromOf(text)!
     if (at === LAST) values[field] = leftLast(scene, of, figure)
     else if (of === 'mass') {
@@ -404,9 +408,16 @@ function toldOf(plan: Plan, check: Check, moment: Moment): ReadonlySet<Ref> {
 }
 const TOLD_OF = new WeakMap<Check, ReadonlySet<Ref>>()
 
+/** How often parts became others, and when last: asked of every check at every act. */
 function changesOf({ renewals, returns }: JobState, parts: ReadonlySet<Ref>): string {
-  const changes = [...renewals, ...returns].filter(one => parts.has(one.part))
-  return `${changes.length} ${Math.max(0, ...changes.map(one => one.n))}`
+  let [times, last] = [0, 0]
+  for (const list of [renewals, returns])
+    for (const { part, n } of list)
+      if (parts.has(part)) {
+        times++
+        last = Math.max(last, n)
+      }
+  return `${times} ${last}`
 }
 
 function resultAt(scene: Scene, check: Check, moment: Moment): CheckResult {
@@ -417,7 +428,7 @@ function resultAt(scene: Scene, check: Check, moment: Moment): CheckResult {
     plan,
     check,
     moment,
-    derived: JSON.stringify(values),
+    derived: values === NOTHING_DERIVED.values ? '' : JSON.stringify(values),
     behind,
     changes: changesOf(state, toldOf(plan, check, moment)),
   }
