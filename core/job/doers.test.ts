@@ -7,7 +7,7 @@ import { SUMS_BY_NAME } from '../sums/index.ts'
 import { confirmationOf, neverConceded, recordOf, recordTables, sentenceOf, viewJob, type Competence } from './index.ts'
 import { doerRefusal } from './parts/doers.ts'
 
-const PAPER: Competence = { by: 'certified', of: 'refrigerant', number: 'R-4', until: '2027-01-31' }
+const PAPER: Competence = { by: 'certified', of: 'ammonia', number: 'R-4', until: '2027-01-31' }
 const at = (step: string) => {
   const one = worker(sheetNamed('gas-let-down'))
   one.workUntil(step)
@@ -20,7 +20,7 @@ describe('a step that not everybody may do', () => {
     const says = (on?: Competence) =>
       refusal(one, 'step.done', { step: 'recover', note: 'nothing on both', ...(on ? { on } : {}) })
     expect(sentenceOf(says()!)).toBe(
-      '“Recover the gas and prove both sides empty” is done by somebody certified for refrigerant. Ask them; their paper stands by their name under People.',
+      '“Recover the gas and prove both sides empty” is done by somebody certified for ammonia. Ask them; their paper stands by their name under People.',
     )
     expect(says({ ...PAPER, of: 'lifting gear' })).toMatchObject({ code: 'doer.notYou' })
     expect(says({ ...PAPER, by: 'competent' })).toMatchObject({ code: 'doer.notYou' })
@@ -49,7 +49,7 @@ describe('a step that not everybody may do', () => {
       values: { eyes: true },
     })
     // Where the sheet does not allow that, the paper of who confirms it is not enough.
-    const strict = { ...step, doer: { by: 'certified', of: 'refrigerant' } } as const
+    const strict = { ...step, doer: { by: 'certified', of: 'ammonia' } } as const
     const as = { person: 'somebody else', role: 'fitter', on: PAPER, at: '2026-05-01T08:00:00.000Z' } as const
     expect(doerRefusal(one.plan, one.folded.state, strict, as)).toMatchObject({ code: 'doer.others' })
     expect(doerRefusal(one.plan, one.folded.state, strict, { ...as, person: 'rena' })).toBeNull()
@@ -59,15 +59,15 @@ describe('a step that not everybody may do', () => {
     one.workUntil()
     expect(viewJob(one.plan, one.folded.state).owed.map(debt => debt.what)).toEqual([])
     const { steps } = recordOf(one.opened, one.folded.entries, new Map())
-    expect(steps.find(row => row.title.startsWith('Recover'))).toMatchObject({ on: 'certified for refrigerant' })
+    expect(steps.find(row => row.title.startsWith('Recover'))).toMatchObject({ on: 'certified for ammonia' })
     const tables = recordTables(recordOf(one.opened, one.folded.entries, new Map()))
-    expect(JSON.stringify(tables)).toContain('done by somebody certified for refrigerant')
+    expect(JSON.stringify(tables)).toContain('done by somebody certified for ammonia')
   })
   it('done late by somebody else is owed before hand-back, and nobody accepts it', () => {
     const one = at('recover')
     one.act('step.done', { step: 'recover', note: 'nothing on both' })
     const debt = viewJob(one.plan, one.folded.state).owed.find(each => each.kind === 'doer')!
-    expect(debt.what).toBe('Not done by somebody certified for refrigerant: Recover the gas and prove both sides empty')
+    expect(debt.what).toBe('Not done by somebody certified for ammonia: Recover the gas and prove both sides empty')
     expect(neverConceded(one.plan, debt.id)).toMatch(/take the step back/)
     const done = one.folded.entries.at(-1)!
     one.act('entry.corrected', { target: done.id, why: 'Not mine to do' })
@@ -92,7 +92,7 @@ describe('a sheet that says who may', () => {
   it('is sound', () => expect(examineSheet(sheetNamed('gas-let-down'), SUMS_BY_NAME)).toEqual([]))
   it.each<[Partial<Doer>, RegExp]>([
     [{ by: 'certified' }, /does not say what its doer is certified for/],
-    [{ by: 'lead', of: 'refrigerant' }, /is done by a lead, and wants refrigerant besides/],
+    [{ by: 'lead', of: 'ammonia' }, /is done by a lead, and wants ammonia besides/],
     [{ by: 'anybody' as never }, /doer/],
   ])('is faulty: %o', (doer, words) => expect(faults(doer)).toMatch(words))
 })
