@@ -46,6 +46,8 @@ async function load() {
 }
 onMounted(load)
 
+/** What comes first lies over the yard on a narrow screen: it makes room for what is looked for. */
+const isSought = computed(() => text.value.trim() !== '' || only.value !== 'all')
 /** A plate has no room beside the yard on a narrow screen: it lies over it. */
 const isNarrow = useMediaQuery('(max-width: 1000px)')
 function leave() {
@@ -138,7 +140,7 @@ function showAll() {
     </el-drawer>
     <LazyMachinePlate v-else-if="chosen" :key="chosen" :tag="chosen" :machine="plated" @close="leave" @hours="load" />
     <YardNext
-      v-if="all.length && (isNarrow || !chosen)"
+      v-if="all.length && (isNarrow ? !isSought : !chosen)"
       :machines="all"
       :most="isNarrow ? 4 : 8"
       @choose="choose"

@@ -2,6 +2,7 @@ export * from './types.ts'
 export { readSheet } from './expand.ts'
 export {
   boltCount,
+  decidesParts,
   gateAfter,
   isAskedBack,
   planFor,

@@ -190,10 +190,14 @@ export function resolveSheet(shelf: ShelfSheet, chosen: Variants): Sheet {
       looped(need) === undefined ? [need] : (loopNamed.get(looped(need)!)?.steps ?? [need]),
     )
   const needsOf = new Map(all.map(step => [step.id, stepsOf(step.needs)]))
-  const bridged = (ids: string[], over: ReadonlySet<string> = new Set()): string[] =>
-    ids.flatMap(id =>
-      stays(id, cut.steps) ? [id] : over.has(id) ? [] : bridged(needsOf.get(id)!, new Set([...over, id])),
-    )
+  // Each step that is left out is gone through once, however many ways lead to it.
+  const bridged = (ids: string[], over = new Set<string>()): string[] =>
+    ids.flatMap(id => {
+      if (stays(id, cut.steps)) return [id]
+      if (over.has(id)) return []
+      over.add(id)
+      return bridged(needsOf.get(id)!, over)
+    })
   return {
     ...settled,
     mates: mates.map(mate => stopping(mate, cut.steps)),
@@ -274,6 +278,10 @@ export function wholeSheet(shelf: ShelfSheet, chosen: Variants): Sheet {
 
 /** Bolts of a joint of the sheet. */
 export const boltCount = ({ layout }: Joint) => (layout.kind === 'circle' ? layout.bolts : layout.points.length)
+
+/** Whether parts are decided at a step: not a choice of the job, and not what it failed of. */
+export const decidesParts = ({ axes }: Pick<Sheet, 'axes'>, { id, station, saysCause }: Step): boolean =>
+  station === 'decide' && !saysCause && !axes.some(axis => axis.decided?.step === id)
 
 /** How a step says that it needs a loop. */
 const LOOP = 'loop '

@@ -164,6 +164,15 @@ describe('variants', () => {
     expect(coupledVariants(sheet)).toHaveLength(4)
   })
   it('are every combination of choices', () => expect(everyVariant(sheet)).toHaveLength(4))
+  it('go through each step that is left out once, however many ways lead to it', () => {
+    const when = { flush: 'water' }
+    const layer = (i: number) => ['a', 'b'].map(side => `out-${i}-${side}`)
+    const needs = (i: number) => (i ? layer(i - 1) : ['isolate'])
+    for (let i = 0; i < 40; i++)
+      for (const id of layer(i)) sheet.steps.push({ ...step('drain'), id, title: id, needs: needs(i), when })
+    step('leak-test').needs!.push(...layer(39))
+    expect(planFor(sheet, { flush: 'none' }).steps.get('leak-test')!.needs).toEqual(['plate-pull', 'drain', 'isolate'])
+  })
   it('leave out what does not apply, and what points to it', () => {
     const plan = planFor(sheet, { flush: 'none' })
     expect(plan.steps.has('pipe-off')).toBe(false)

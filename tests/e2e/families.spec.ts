@@ -388,3 +388,73 @@ test.describe('turbo-blower', () => {
     await expect(pad(page)).not.toContainText('the ring springs out there')
   })
 })
+
+test.describe('reciprocating compressor', () => {
+  const variants = { 'oiling': 'slinger', 'right-head': 'unloader', 'oil': 'ester', 'start': 'part' }
+  async function compressorAt(page: Page, tag: string, step: string) {
+    await machineBy(librarySheet('m5-reciprocating-compressor'), tag, 'Compressor of the tests', variants)
+    await jobAt(page, tag, step, 'T. Brisco')
+  }
+
+  const goTo = (page: Page, what: RegExp) =>
+    before(page).getByRole('listitem').filter({ hasText: what }).first().getByRole('button', { name: 'Go' }).click()
+
+  const readPressure = async (page: Page, discharge: string) => {
+    await readCautions(page)
+    await fillSum(page, 'Pressure left in it', ['0'])
+    await page.locator('#figure').fill(discharge)
+    await page.locator('[data-test=take]').click()
+  }
+
+  test('nothing is opened while there is pressure in it', async ({ page }) => {
+    await signIn(page, 'T. Brisco')
+    await compressorAt(page, 'K-971', 'recovered')
+    await readPressure(page, '0.25')
+    await expect(pad(page)).toContainText('what is opened now flies')
+    // It tells how it is: the step is over, and what would be opened next is not.
+    await confirmStep(page)
+    await expect(page.locator('[data-step=oil-out]')).toBeVisible()
+    await goTo(page, /Pressure left in it/)
+    await expect(pad(page).locator('[data-test=big]')).toContainText('0.25')
+    await pad(page).getByRole('button', { name: 'Recovered again' }).click()
+    await fillSum(page, 'Pressure left in it', ['0.02'])
+    await expect(page.getByRole('region', { name: 'Owed' })).not.toContainText('Pressure left in it')
+  })
+
+  test('whoever holds no paper does not recover it, and nobody signs for what they did', async ({ page }) => {
+    await signIn(page)
+    await compressorAt(page, 'K-974', 'recovered')
+    await readPressure(page, '0.02')
+    await page.locator('[data-test=confirm]').click()
+    await expect(page.locator('[data-test=signer]')).toContainText(
+      'all of it is done by somebody certified for refrigerant',
+    )
+  })
+
+  test('a gasket that is too thin takes another round; one that was not tried is not shut in', async ({ page }) => {
+    await signIn(page, 'T. Brisco')
+    await compressorAt(page, 'K-972', 'round-read')
+    const leads = { 1: ['0.56', '0.58'], 2: ['0.55', '0.56'], 3: ['0.22', '0.24'], 4: ['0.57', '0.58'] }
+    for (const [cylinder, read] of Object.entries(leads))
+      await fillSum(page, `Room over the piston, cylinder ${cylinder}`, read)
+    for (const head of ['left', 'right'])
+      await measure(page, { [`Gasket that lay there for it, ${head} head`]: ['0.5'] })
+    await confirmStep(page)
+    await expect(page.locator('[data-step=heads-on]')).toBeVisible()
+    await goTo(page, /Room over the piston, cylinder 3/)
+    await expect(pad(page)).toContainText('strikes the plate')
+    await page.locator('[data-test=begin-round]').click()
+    await pad(page).getByText('another gasket, left head', { exact: true }).click()
+    await expect(pad(page)).toContainText('Void by it, and read again')
+    await page.locator('[data-test=begin-round]').click()
+    await expect(page.locator('[data-step=round-on]')).toBeVisible()
+
+    await compressorAt(page, 'K-973', 'heads-on')
+    await measure(page, { 'Gasket that goes in, left head': ['0.7'] })
+    await expect(pad(page)).toContainText('It is another than the one of the trial')
+    // The other one comes out again, and what goes in for it is measured.
+    await pad(page).getByRole('button', { name: 'The right one laid in' }).click()
+    await measure(page, { 'Gasket that goes in, left head': ['0.57'], 'Gasket that goes in, right head': ['0.57'] })
+    await expect(page.getByRole('region', { name: 'Owed' })).not.toContainText('Gasket as it was tried')
+  })
+})

@@ -208,18 +208,18 @@ export class Bench {
     const isStopped = ({ id }: Step) =>
       this.refused.size
         ? this.refused.has(id)
-        : own.some(one => (one.step === id && !one.withItsStep) || one.wrong?.stops.has(id)) ||
-          this.isHeldAtStart(id, own)
+        : own.some(one => one.step === id && !one.withItsStep) || this.isHindered(id, own)
     return this.plan.sheet.steps.filter(isStopped).map(step => step.id)
   }
 
-  /** Whether the machine is not started by a step over something that is owed. */
-  private isHeldAtStart(id: string, own: readonly Obligation[]): boolean {
+  /** Whether a step is not done over something of what is owed: what is wrong and stops it, or all there is where it starts the machine. */
+  private isHindered(id: string, own: readonly Obligation[]): boolean {
     const { state } = this.by.folded
     const step = this.step(id)
-    if (!step.starts) return false
+    const held = own.filter(one => step.starts || one.wrong?.stops.has(id))
+    if (!held.length) return false
     const texts = hindrances(this.plan, state, viewJob(this.plan, state).owed, step).map(one => one.text)
-    return own.some(one => texts.includes(one.what))
+    return held.some(one => texts.includes(one.what))
   }
 
   /** Everything that is said by now: at once, or owed before something is shut. */
@@ -281,6 +281,12 @@ export const short = (
   blocks = 'cover',
 ): Mistake => ({
   ...{ what, at, stopped, means: /count again/, says: /came off|went back/, noticed: `before: ${blocks}` },
+  does: bench => bench.does(at, { counts }),
+})
+
+/** Something that was laid in for the time being does not all come out: the step that takes it out is not done so. */
+export const leftIn = (what: string, at: string, counts: Record<string, number>, says: RegExp): Mistake => ({
+  ...{ what, at, says, means: /still in: find it/, stopped: at, noticed: AT_ONCE },
   does: bench => bench.does(at, { counts }),
 })
 

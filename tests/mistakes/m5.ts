@@ -1,5 +1,17 @@
 import { M5 } from '../walks/m5.ts'
-import { against, early, hurried, inHand, on, outAt, smeared, stands, startsLocked, type Mistakes } from './bench.ts'
+import {
+  against,
+  early,
+  hurried,
+  inHand,
+  leftIn,
+  on,
+  outAt,
+  smeared,
+  stands,
+  startsLocked,
+  type Mistakes,
+} from './bench.ts'
 
 const RUNNING = { 'oiling': 'slinger', 'right-head': 'unloader', 'oil': 'mineral', 'start': 'part', 'depth': 'running' }
 const VALVES = { ...RUNNING, oil: 'ester', start: 'star', depth: 'valves' }
@@ -69,15 +81,12 @@ export const M5_MISTAKES: Mistakes = {
         },
         { 'went-in-left': 0.7 },
       ),
-      {
-        what: 'A lead is left on a crown',
-        at: 'round-off',
-        does: bench => bench.does('round-off', { counts: { 'leads out': 7 } }),
-        says: /Leads on the crowns: 8 went in, 7 came out/,
-        means: /find it before going on/,
-        stopped: 'round-off',
-        noticed: 'at once',
-      },
+      leftIn(
+        'A lead is left on a crown',
+        'round-off',
+        { 'leads out': 7 },
+        /Leads on the crowns: 8 went in, 7 came out/,
+      ),
       hurried('The heads are torqued again at once', 'settle', /settling/),
       outAt(
         { what: 'A reed that drips goes back', at: 'look-valves', stopped: 'heads-on', means: /runs hot/ },
@@ -199,15 +208,7 @@ export const M5_MISTAKES: Mistakes = {
         { what: 'It turns heavy at one place', at: 'play-built', stopped: 'round-on', means: /rod the wrong way/ },
         { turned: 'heavy at one place' },
       ),
-      {
-        what: 'A rag is left in a bore',
-        at: 'rags-out',
-        does: bench => bench.does('rags-out', { counts: { 'rags out': 3 } }),
-        says: /Rags in the bores: 4 went in, 3 came out/,
-        means: /find it before going on/,
-        stopped: 'rags-out',
-        noticed: 'at once',
-      },
+      leftIn('A rag is left in a bore', 'rags-out', { 'rags out': 3 }, /Rags in the bores: 4 went in, 3 came out/),
       stands(
         'The weight sits over the throw',
         'rotor-on',

@@ -33,6 +33,8 @@ function mendOut(by: Technician, { check, moment }: { check: string; moment: Mom
       proposals.get(ref)?.choice === 'renew' &&
       proposals.get(ref)!.checks.includes(check),
   )
+  // What is renewed in sets goes with it.
+  const partners = (plan.sheet.sets ?? []).flatMap(({ of }) => (of.some(ref => renewed.includes(ref)) ? of : []))
   if (door?.to === 'choice')
     return by.act('variant.changed', { axis: door.axis, choice: door.choice, why: 'Found out' }, 'lead')
   if (door?.to === 'round') return beginRound(by, door.loop, result)
@@ -42,7 +44,7 @@ function mendOut(by: Technician, { check, moment }: { check: string; moment: Mom
     return by.measure(plan.checks.get(check)!, moment)
   }
   if (!renewed.length) throw new Error(`There is no way on from ${result.check.title}, ${moment}.`)
-  for (const part of renewed) renew(by, part)
+  for (const part of new Set([...renewed, ...partners])) renew(by, part)
 }
 
 function renew(by: Technician, part: string) {

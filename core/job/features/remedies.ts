@@ -1,5 +1,5 @@
 import { VERDICT_WORDS } from '../../verdict.ts'
-import { MOMENTS, readingKey, stepsBefore, type Moment, type Plan, type Step } from '../../sheet/index.ts'
+import { fromOf, MOMENTS, readingKey, stepsBefore, type Moment, type Plan, type Step } from '../../sheet/index.ts'
 import type { ActKind } from '../ledger/act.ts'
 import { refusalsAbout, type Refusal } from '../../refusal.ts'
 import { HANDS } from '../ledger/roles.ts'
@@ -64,6 +64,21 @@ function stepToMend(plan: Plan, state: JobState, { check, worked }: CheckResult,
   )
 }
 
+/**
+ * What is read again where a check is put right: the check itself, or, where it is worked out of others, those of them
+ * that are read at the same step.
+ */
+function readHere(plan: Plan, state: JobState, result: CheckResult): CheckResult[] {
+  if (result.worked.cells.length) return [result]
+  const stepAt = ({ check, moment }: CheckResult) => check.at.find(one => one.moment === moment)?.step
+  const results = checkResults(plan, state)
+  return Object.values(result.check.sum?.from ?? {}).flatMap(text => {
+    const { of, at } = fromOf(text)!
+    const source = results.get(readingKey(of, at as Moment))
+    return source?.read.size && source.moment === result.moment && stepAt(source) === stepAt(result) ? [source] : []
+  })
+}
+
 /** What was decided on the job against what this check proposes by being out. */
 function choiceAgainst({ sheet, variants }: Plan, check: string): Door {
   for (const { id: axis, decided } of sheet.axes) {
@@ -82,9 +97,10 @@ export function doorOf(plan: Plan, state: JobState, result: CheckResult): Door {
   if (moment === 'asFound') return choiceAgainst(plan, check.id)
   const loop = plan.loopOf.get(at.step)
   if (loop?.until.includes(check.id)) return { to: 'round', loop: loop.id }
-  const step = stepToMend(plan, state, result, at.step)
+  const isReadHere = readHere(plan, state, result).length > 0
+  const step = isReadHere && !worked.cells.length ? undefined : stepToMend(plan, state, result, at.step)
   if (step) return { to: 'reopen', step: step.id }
-  if (!worked.cells.length) return null
+  if (!isReadHere) return null
   const covered = coveredAt(plan, state, { check: check.id, moment })
   return covered ? { to: 'reopen', step: covered.step.id } : { to: 'remedy' }
 }
@@ -110,8 +126,10 @@ function remedyRefusal(plan: Plan, state: JobState, { check: name, moment, place
       ? refusals.workedOut({ check })
       : refusals.notOut({ check })
   if (door.to === 'round') return refusals.inRounds({ check, loop: plan.loops.get(door.loop)!.title })
-  if (!result.worked.cells.length) return refusals.workedOut({ check })
-  return place === undefined || result.worked.cells.some(cell => cell.place === place && result.read.has(cell.key))
+  const read = readHere(plan, state, result)
+  if (!read.length) return refusals.workedOut({ check })
+  return place === undefined ||
+    read.some(one => one.worked.cells.some(cell => cell.place === place && one.read.has(cell.key)))
     ? null
     : refusals.noSuchPlace({ check, place })
 }
@@ -129,13 +147,17 @@ const remedied: ActKind<Remedy> = {
   },
   apply: (state, entry, plan) => {
     const { check, moment, place, remedy } = entry.payload
-    const result = checkResults(plan, state as JobState).get(readingKey(check, moment))!
+    const put = checkResults(plan, state as JobState).get(readingKey(check, moment))!
     const stamp = stampOf(entry, state)
-    const out = cellsOut(result, place).map(cell => ({ cell, from: result.read.get(cell)!.moment }))
-    const keys = out.filter(one => one.from === moment).map(one => one.cell)
-    voidReadings(state, [{ check, moment, keys }], { ...stamp, cause: remedy, isRemedied: true })
-    // What was found at an earlier moment stays there as it was found; it counts no more from here on.
-    for (const one of out) if (one.from !== moment) state.putRight.push({ ...stamp, ...one, check, moment, remedy })
+    for (const result of readHere(plan, state as JobState, put)) {
+      const { id } = result.check
+      const out = cellsOut(result, place).map(cell => ({ cell, from: result.read.get(cell)!.moment }))
+      const keys = out.filter(one => one.from === moment).map(one => one.cell)
+      voidReadings(state, [{ check: id, moment, keys }], { ...stamp, cause: remedy, isRemedied: true })
+      // What was found at an earlier moment stays there as it was found; it counts no more from here on.
+      for (const one of out)
+        if (one.from !== moment) state.putRight.push({ ...stamp, ...one, check: id, moment, remedy })
+    }
   },
   words: (plan, { check, place, remedy }) =>
     `Put right: ${checkName(plan, check)}${place ? `, ${place}` : ''}. ${remedy}`,

@@ -60,6 +60,20 @@ describe('a figure typed without a unit', () => {
   it.each([
     ['it lies near as it is', float, 0.2, 0.25, 'mm'],
     ['the other unit is no nearer', float, 0.05, 0.12, 'mm'],
+    [
+      'none of it is wanted, and it is a little',
+      { unit: 'bar', decimals: 2, limits: { max: 0.01, best: 0 } },
+      0.002,
+      null,
+      'bar',
+    ],
+    [
+      'none of it is wanted, and it is much',
+      { unit: 'bar', decimals: 2, limits: { max: 0.01, best: 0 } },
+      0.06,
+      null,
+      'bar',
+    ],
     ['nothing says what is wanted', { ...float, limits: { max: 0.3 } }, 0.01, null, 'mm'],
   ] as const)('and is not where %s', (_, check, value, last, unit) =>
     expect(unitDoubtOf(check, value, last, unit)).toBeNull(),

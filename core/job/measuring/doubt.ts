@@ -82,7 +82,8 @@ export function unitDoubtOf(
   if (wanted === undefined || other === undefined || width === undefined) return null
   const meant = toBase(fromBase(value, unit), other)
   const off = Math.abs(meant - wanted)
-  if (off * MUCH_NEARER >= Math.abs(value - wanted) || off > width) return null
+  // Whatever is made smaller lies nearer to nothing: that says nothing of the unit.
+  if (off * MUCH_NEARER >= Math.abs(value - wanted) || off > Math.min(width, Math.abs(wanted))) return null
   const near = last === null ? 'what is wanted' : `the ${said(last, check, system)} of the last overhaul`
   const typed = Number(fromBase(value, unit).toPrecision(9))
   return `${typed} is read in ${unitWord(unit)}. In ${unitWord(other)} it would be ${said(meant, check, system)}, which is nearer to ${near}. Is it ${typed} ${unit}?`

@@ -72,8 +72,10 @@ export function hindrances(
   const destroys = new Set((step.destroys ?? []).map(one => keyOf({ kind: 'reading', ...one })))
   if (isSafety) {
     const own = owed.filter(o => SAFETY.has(o.kind) && o.step === step.id && !destroys.has(o.key))
-    // A start that was tried and did start is its own step's: nothing is safe before that is mended.
-    const wrong = owed.filter(o => o.wrong?.at === step.id && o.wrong.stops.has(step.id))
+    // A start that was tried and did start, pressure that is still in it: nothing is safe before that is mended.
+    const wrong = owed.filter(
+      o => o.wrong?.stops.has(step.id) && plan.steps.get(o.wrong.at ?? '')?.station === 'make-safe',
+    )
     return [...wrong.map(said), ...needs, ...cautions, ...own.filter(o => !wrong.includes(o)).map(said)]
   }
   const destroyed = owed.filter(o => destroys.has(o.key))

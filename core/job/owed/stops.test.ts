@@ -33,6 +33,17 @@ describe('what is wrong stops what would be done on it', () => {
   }
   const answer = (dots: [number, number]): Payloads['mate.answered'] => ({ mate: 'cap-de', dots })
 
+  it('what would be opened while it is made safe, once something of that is wrong', () => {
+    const one = machine('m5-reciprocating-compressor', { 'gone discharge side': 0.03 })
+    one.workUntil('oil-out')
+    const of = (text: string) => text.startsWith('Pressure left in it failed')
+    expect(hinderedAt(one, 'oil-out').filter(of)).toHaveLength(1)
+    const off = { parts: ['plug'], step: 'oil-out' }
+    expect(refusal(one, 'step.done', { step: 'oil-out' })?.code).toBeDefined()
+    expect(sentenceOf(refusal(one, 'part.lifted', off)!)).toContain('Pressure left in it failed')
+    // What else is locked and drained goes on: nothing that is wrong elsewhere keeps a machine from being made safe.
+    expect(hinderedAt(one, 'try-start').filter(of)).toEqual([])
+  })
   it('its screws, the turning of the rotor and the cover, and nothing that only comes later', () => {
     const one = capTurned()
     for (const step of ['cap-pull-de', 'turn-1', 'top-on', 'run']) expect(hinderedAt(one, step), step).toContain(TURNED)

@@ -442,6 +442,11 @@ const CASES: Record<string, Wrong[]> = {
     ],
     ['a loop nobody waits for', of => (of('steps', 'lay-in').needs = ['caps-off']), 'no step waits for loop fit-up'],
     [
+      'a hold on what is said only as its step is confirmed',
+      of => (of('steps', 'lay-in').hold = { by: 'lead' }),
+      'the hold at lay-in signs for what is said only as lay-in is confirmed',
+    ],
+    [
       'a loop with no checks',
       of => (of('loops', 'fit-up').until = []),
       'loop fit-up never comes out good: it has no checks',

@@ -303,6 +303,16 @@ export const RULES: Rule[] = [
           ]
         : [],
     ),
+  // What is said as a step is confirmed is not there yet when its hold is signed, and would undo the signature.
+  ({ sheet }) =>
+    sheet.steps.flatMap(({ id, hold, removes = [], fits = [], lubricants = [] }) => {
+      const isOwn = hold && (hold.covers ?? [id]).includes(id)
+      const saysOwn =
+        removes.length || fits.length || lubricants.length || sheet.mates.some(({ asked }) => asked === id)
+      return isOwn && saysOwn
+        ? [`the hold at ${id} signs for what is said only as ${id} is confirmed: it belongs to a step after it`]
+        : []
+    }),
   ({ gates }) => (gates.length ? [] : ['no step shuts the case']),
   ({ gates }) => repeated(gates.map(gate => gate.name)).map(name => `two gates shut the ${name}`),
   // A gate behind another is reached through it.
