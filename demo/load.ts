@@ -17,14 +17,14 @@ import { changeSite } from '../server/db/site.ts'
 import type { SignedInPerson } from '../shared/answers.ts'
 import { LABELS_EACH, type Crew, type Done } from './overhaul.ts'
 import { SERVICES } from './services.ts'
-import { AREAS, FLEET, PEOPLE, sheetOf, SITE_NAME } from './thornmere.ts'
+import { AREAS, FITTER, FLEET, LEAD, PEOPLE, sheetOf, SITE_NAME } from './thornmere.ts'
 import type { Asked } from './worker.ts'
 
 /** How far the loading is: overhauls that are in, of all. */
 export type OnProgress = (done: number, all: number) => void
 
-const FITTER = 'R. Okell'
-const LEAD = 'O. Hallam'
+/** Somebody of the works, by their name. */
+type Named = (name: string) => SignedInPerson
 
 /** Every overhaul of the fleet, the oldest first. */
 const overhaulsOf = () =>
@@ -33,8 +33,7 @@ const overhaulsOf = () =>
   )
 
 /** Works through the fleet's past in as many threads as there is room for, and adds it in its order. */
-async function addOverhauls(tx: Transaction, people: SignedInPerson[], onProgress: OnProgress): Promise<void> {
-  const named = (name: string) => people.find(one => one.name === name)!
+async function addOverhauls(tx: Transaction, named: Named, onProgress: OnProgress): Promise<void> {
   const sheets = new Map(librarySheets().map(one => [one.id, one]))
   const past = overhaulsOf()
   const pool = workerpool.pool(fileURLToPath(new URL('./worker.mjs', import.meta.url)), {
@@ -77,13 +76,8 @@ async function addServices(tx: Transaction, by: SignedInPerson): Promise<void> {
   for (const [tag, services] of Object.entries(SERVICES))
     for (const { service, on, hours, uses = {}, note = '' } of services) {
       const doneAt = `${on}T10:00:00.000Z`
-      const refused = await writeService(
-        tx,
-        tag,
-        { id: uuid(), service, doneAt, hoursRun: hours, uses, note },
-        by,
-        doneAt,
-      )
+      const told = { id: uuid(), service, doneAt, hoursRun: hours, uses, note }
+      const refused = await writeService(tx, tag, told, by, doneAt)
       if (refused) throw new Error(`${tag}, ${on}: ${sentenceOf(refused)}`)
     }
 }
@@ -110,8 +104,9 @@ export async function loadThornmere(db: Database, onProgress: OnProgress = () =>
     await changeSite(tx, { name: SITE_NAME })
     const people: SignedInPerson[] = []
     for (const one of PEOPLE) people.push((await addPerson(tx, one)).person)
-    await addOverhauls(tx, people, onProgress)
-    await addServices(tx, people[0]!)
+    const named: Named = name => people.find(one => one.name === name)!
+    await addOverhauls(tx, named, onProgress)
+    await addServices(tx, named(FITTER))
   })
   return true
 }

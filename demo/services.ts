@@ -36,6 +36,11 @@ export const SERVICES: Record<string, DemoService[]> = {
     { service: 'oil', on: '2026-09-21', hours: 30900, note: 'No acid' },
   ],
   'K-542': [{ service: 'oil', on: '2025-03-10', hours: 23400, note: 'A trace of acid; drier renewed as well' }],
+  'C-611': [
+    { service: 'grease', on: '2026-10-19', hours: 24600 },
+    { service: 'trip', on: '2026-08-31', hours: 24100, note: 'Tripped at 236 N' },
+  ],
+  'C-612': [{ service: 'trip', on: '2026-03-23', hours: 19700, note: 'Tripped at 251 N, set back to 240' }],
   'B-401': oil(['2025-02-10', 12100], ['2026-04-20', 18700]),
   'B-402': oil(['2025-03-03', 9800], ['2026-06-08', 16600]),
   'R-118': [{ service: 'oil', on: '2026-02-09', hours: 23600 }],

@@ -1,6 +1,6 @@
 import type { Competence, Role, Said } from '../core/job/index.ts'
 import type { Duration, Variants } from '../core/sheet/index.ts'
-import { BLOWERS, COMPRESSORS, EXCHANGERS, GEAR_UNITS, MOTORS, REDUCERS, SEALS } from './machines.ts'
+import { BLOWERS, COMPRESSORS, DECANTERS, EXCHANGERS, GEAR_UNITS, MOTORS, REDUCERS, SEALS } from './machines.ts'
 import type { Wear } from './findings.ts'
 
 /** The Thornmere beet works: invented, like everyone and everything in it. */
@@ -10,7 +10,10 @@ export const PEOPLE: { name: string; role: Role; pin: string; competences?: Comp
     name: 'T. Brisco',
     role: 'fitter',
     pin: '317056',
-    competences: [{ by: 'certified', of: 'refrigerant', until: '2028-03-31' }],
+    competences: [
+      { by: 'certified', of: 'refrigerant', until: '2028-03-31' },
+      { by: 'competent', of: 'confined spaces', until: '2027-05-31' },
+    ],
   },
   {
     name: 'O. Hallam',
@@ -22,6 +25,10 @@ export const PEOPLE: { name: string; role: Role; pin: string; competences?: Comp
   { name: 'P. Moorcott', role: 'stores', pin: '605937' },
   { name: 'J. Larkin', role: 'reader', pin: '901648' },
 ]
+
+/** Who works on a machine that names nobody else, and who leads. */
+export const FITTER = 'R. Okell'
+export const LEAD = 'O. Hallam'
 
 export const SITE_NAME = 'Thornmere works'
 
@@ -60,7 +67,7 @@ export interface DemoMachine {
   variants: Variants
   hoursRun: number
   hoursPerWeek: number
-  /** Who works on it, where that is not the first of the fitters. */
+  /** Who works on it, where that is somebody else than usual: whoever holds the papers that its sheet asks for. */
   fitter?: string
   overhauls: Overhaul[]
 }
@@ -76,6 +83,7 @@ export const FLEET: DemoMachine[] = [
   ...BLOWERS,
   ...MOTORS,
   ...COMPRESSORS,
+  ...DECANTERS,
   {
     tag: 'P-214A',
     name: 'Raw-juice pump',

@@ -5,6 +5,7 @@ import { M9_MISTAKES } from './m9.ts'
 import { M10_MISTAKES } from './m10.ts'
 import { M12_MISTAKES } from './m12.ts'
 import { M14_MISTAKES } from './m14.ts'
+import { M17_MISTAKES } from './m17.ts'
 import { M20_MISTAKES } from './m20.ts'
 import { M8_MISTAKES } from './m8.ts'
 
@@ -17,5 +18,6 @@ export const ALL_MISTAKES: Mistakes[] = [
   M10_MISTAKES,
   M12_MISTAKES,
   M14_MISTAKES,
+  M17_MISTAKES,
   M20_MISTAKES,
 ]

@@ -5,6 +5,7 @@ import { M5 } from './m5.ts'
 import { M10 } from './m10.ts'
 import { M12 } from './m12.ts'
 import { M14 } from './m14.ts'
+import { M17 } from './m17.ts'
 import { M20 } from './m20.ts'
 import { M8 } from './m8.ts'
 import { M9 } from './m9.ts'
@@ -24,5 +25,6 @@ export const WALKS: Walk[] = [
   { sheet: 'm10-gear-unit', machine: 'Lime-kiln gear unit', figures: () => M10 },
   { sheet: 'm12-turbo-blower', machine: 'Carbonation gas blower', figures: M12 },
   { sheet: 'm14-axially-split-pump', machine: 'Raw-juice pump', figures: () => M14 },
+  { sheet: 'm17-decanter', machine: 'Lime-mud separator', figures: M17 },
   { sheet: 'm20-dual-seal', machine: 'Lime-milk seal', figures: () => M20 },
 ]

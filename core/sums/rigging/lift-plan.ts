@@ -12,7 +12,8 @@ export const liftPlanSum = defineSum({
   about: 'What hangs together, each item of rigging at its angle, floor and headroom.',
   source: 'masses by standard gravity; choked 0.8; eyebolts and shackles by their own side-pull rating',
   fields: {
-    massesKg: list('Masses that hang together, rigging too', 'kg', [0, 100000], [1, 30]),
+    massesKg: list('Masses that hang together', 'kg', [0, 100000], [1, 40]),
+    riggingKg: fallback(number('Slings, shackles and beam', 'kg', [0, 20000]), 0),
     legs: whole('Legs', [1, 8]),
     fromVerticalDeg: number('Leg from the vertical', '°', [0, 89.9]),
     equalised: flag('Legs are equalised'),
@@ -33,7 +34,8 @@ export const liftPlanSum = defineSum({
     neededM: limitOf(number('Headroom needed', 'm', [0, 100]), 'headroomM'),
   },
   example: {
-    massesKg: [640, 85, 22],
+    massesKg: [640, 85],
+    riggingKg: 22,
     legs: 2,
     fromVerticalDeg: 35,
     equalised: false,
@@ -47,8 +49,9 @@ export const liftPlanSum = defineSum({
     headroomM: 3.2,
     neededM: 2.9,
   },
-  work: ({ massesKg, legs, fromVerticalDeg, equalised, items, floorKPa, layDownM2, headroomM, neededM }) => {
-    const weight = hangingWeightKN(massesKg)
+  work: ({ massesKg, riggingKg, legs, fromVerticalDeg, equalised, items, floorKPa, layDownM2, headroomM, neededM }) => {
+    const hanging = riggingKg > 0 ? [...massesKg, riggingKg] : massesKg
+    const weight = hangingWeightKN(hanging)
     if (!weight.ok) return weight
     const tension = equalLegTensionKN({ weightKN: weight.value, legs, fromVerticalDeg }, equalised)
     if (!tension.ok) return tension
@@ -118,7 +121,7 @@ export const liftPlanSum = defineSum({
         line(
           'Weight',
           'Σ m·9.80665',
-          `(${massesKg.map(one => say(one, 1)).join(' + ')})·9.80665/1000`,
+          `(${hanging.map(one => say(one, 1)).join(' + ')})·9.80665/1000`,
           `${say(weight.value)} kN`,
         ),
         line(
