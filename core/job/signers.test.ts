@@ -159,8 +159,11 @@ describe('a hold as it is written', () => {
     )
   }
   it.each<[Hold, string]>([
-    [{ by: 'certified' }, 'the hold at shut does not say what its signer is certified for'],
-    [{ by: 'lead', of: 'taper fits' }, 'the hold at shut is signed by a lead, and wants taper fits besides'],
+    [{ by: 'certified', covers: ['hub-on'] }, 'the hold at shut does not say what its signer is certified for'],
+    [
+      { by: 'lead', of: 'taper fits', covers: ['hub-on'] },
+      'the hold at shut is signed by a lead, and wants taper fits besides',
+    ],
     [{ by: 'lead', covers: ['gone'] }, 'the hold at shut covers an unknown step gone'],
   ])('%o', (hold, words) => expect(written(hold)).toEqual([words]))
   it('covers only what comes before it', () => {

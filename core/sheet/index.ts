@@ -2,7 +2,7 @@ export * from './types.ts'
 export { readSheet } from './expand.ts'
 export {
   boltCount,
-  decidesParts,
+  partsDecidedAt,
   gateAfter,
   isAskedBack,
   planFor,

@@ -279,9 +279,9 @@ export function wholeSheet(shelf: ShelfSheet, chosen: Variants): Sheet {
 /** Bolts of a joint of the sheet. */
 export const boltCount = ({ layout }: Joint) => (layout.kind === 'circle' ? layout.bolts : layout.points.length)
 
-/** Whether parts are decided at a step: not a choice of the job, and not what it failed of. */
-export const decidesParts = ({ axes }: Pick<Sheet, 'axes'>, { id, station, saysCause }: Step): boolean =>
-  station === 'decide' && !saysCause && !axes.some(axis => axis.decided?.step === id)
+/** The step at which parts are decided: the last of its station, since what is a choice of the job is decided before. */
+export const partsDecidedAt = ({ steps }: Pick<Sheet, 'steps'>): Step | undefined =>
+  steps.findLast(({ station, saysCause }) => station === 'decide' && !saysCause)
 
 /** How a step says that it needs a loop. */
 const LOOP = 'loop '

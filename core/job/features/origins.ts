@@ -1,4 +1,4 @@
-import { decidesParts, type Step } from '../../sheet/index.ts'
+import { partsDecidedAt, type Step } from '../../sheet/index.ts'
 import type { ActKind } from '../ledger/act.ts'
 import { owedKind } from '../ledger/feature.ts'
 import { refusalsAbout } from '../../refusal.ts'
@@ -39,7 +39,7 @@ const said: ActKind<Origin> = {
 /** It is said before the parts are decided; once they are, before what is shut next. */
 const unsaid: Source = ({ plan, state }) => {
   const isAhead = (step: Step | undefined): step is Step => step !== undefined && !state.steps.has(step.id)
-  const ahead = [plan.sheet.steps.find(step => decidesParts(plan.sheet, step)), ...plan.gates.map(gate => gate.step)]
+  const ahead = [partsDecidedAt(plan.sheet), ...plan.gates.map(gate => gate.step)]
   return unexplained(plan, state).map(({ step, word }): Owing => ({
     id: { kind: 'origin', step: step.id, word },
     station: 'decide',
