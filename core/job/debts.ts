@@ -6,7 +6,8 @@ import type { Fields } from './ledger/shape.ts'
 import type { JobState } from './ledger/state.ts'
 import { checkResults, type CheckResult } from './measuring/results.ts'
 import { keyOf, type OwedId, type OwedKind } from './owed/id.ts'
-import type { Obligation } from './owed/owing.ts'
+import type { Obligation, Scene, Source } from './owed/owing.ts'
+import { remembering } from './owed/remembered.ts'
 
 const features = Object.values(FEATURES) as Feature[]
 const SOURCES = features.flatMap(({ sources = [] }) => sources)
@@ -44,6 +45,27 @@ export function basisOf(
   return entriesOf(kindOf(id).basis?.({ plan, state, results }, id) ?? [])
 }
 
+/** What a source says is owed, with what follows from the plan for each of it. */
+const owedBy =
+  (source: Source) =>
+  (scene: Scene): Obligation[] =>
+    source(scene).map(({ wrong, ...owing }): Obligation => {
+      const { withItsStep = false, onceReached = false, holdsStart = false } = kindOf(owing.id)
+      return {
+        perishable: false,
+        who: 'fitter',
+        ...owing,
+        wrong: wrong ? { at: wrong.at ?? null, stops: stopsOf(scene.plan, wrong) } : null,
+        withItsStep,
+        onceReached,
+        holdsStart,
+        key: keyOf(owing.id),
+        kind: owing.id.kind,
+        blocks: gateAfter(scene.plan, owing.step)?.name ?? 'hand-back',
+      }
+    })
+const owedByAll = remembering(SOURCES.map(owedBy))
+
 /**
  * Everything owed, in station order. What a lead has conceded is left out; it stays on the record.
  * An obligation blocks the first gate that the step that waits for it must come before, else only the hand-back.
@@ -53,23 +75,8 @@ export function obligations(
   state: JobState,
   results: ReadonlyMap<string, CheckResult> = checkResults(plan, state),
 ): Obligation[] {
-  const scene = { plan, state, results }
-  return SOURCES.flatMap(source => source(scene))
-    .map(({ wrong, ...owing }): Obligation => {
-      const { withItsStep = false, onceReached = false, holdsStart = false } = kindOf(owing.id)
-      return {
-        perishable: false,
-        who: 'fitter',
-        ...owing,
-        wrong: wrong ? { at: wrong.at ?? null, stops: stopsOf(plan, wrong) } : null,
-        withItsStep,
-        onceReached,
-        holdsStart,
-        key: keyOf(owing.id),
-        kind: owing.id.kind,
-        blocks: gateAfter(plan, owing.step)?.name ?? 'hand-back',
-      }
-    })
+  return owedByAll({ plan, state, results })
+    .flat()
     .filter(({ key, id }) => {
       // A concession stands for the thing as it was: what has been read or set anew is another thing.
       const given = state.concessions.get(key)

@@ -41,9 +41,16 @@ export const slackened = ({ strays, eased, outOfTurn } = NO_JOINT): JointState =
 
 /** How far a joint of the sheet is, by the job's ledger, in the order it was begun in. */
 export function progressOf(joint: Joint, state: JobState): JointProgress {
-  const { passes = [], order = joint.pattern } = state.joints.get(joint.id) ?? {}
-  return jointProgress({ ...joint, pattern: order, bolts: boltCount(joint) }, passes)
+  const now = state.joints.get(joint.id)
+  const known = PROGRESS.get(joint)
+  if (known && known.now === now) return known.progress
+  const { passes = [], order = joint.pattern } = now ?? {}
+  const progress = jointProgress({ ...joint, pattern: order, bolts: boltCount(joint) }, passes)
+  PROGRESS.set(joint, { now, progress })
+  return progress
 }
+/** What a joint came to the last time, as its acts stood then: they are replaced by every act, and never changed. */
+const PROGRESS = new WeakMap<Joint, { now: JointState | undefined; progress: JointProgress }>()
 
 /** Whether a step has drawn its joint up as far as it does: nipped, or whole. */
 export function isDrawnUp(joint: Joint, act: 'nip' | 'pull', { verdict, pass }: JointProgress): boolean {
