@@ -172,7 +172,7 @@ export const SOUND: Record<string, Figures> = {
     'trip': 241,
     'pipe-round *': 4.1,
     'balance Left in it': 14_500,
-    'belt It gives way by': 16,
+    'belt': 16,
     'weirs': 90,
     'run *current*': 38,
     'run * 0 min': 21,

@@ -237,8 +237,9 @@ export class Technician {
     else if (least) this.act('wait.ended', { step: id, why: 'Nobody had the time' }, 'lead')
   }
 
-  /** What is decided at a step, as the sheet proposes it. */
+  /** What is decided at a step, as the readings speak for it; what is chosen already stands. */
   private choose(id: string): void {
+    if (this.plan.variants[id] !== undefined) return
     const axis = axisOf(this.plan, id)
     const proposed = proposalOf(this.plan, viewJob(this.plan, this.folded.state).results, axis)
     const { choice, why } = proposed ?? { choice: axis.choices[0]!.id, why: 'as usual' }

@@ -7,6 +7,13 @@ export function useGiven(result: Ref<CheckResult>) {
   const job = useJob()
   const { system } = useDisplay()
   function said(field: Field, value: unknown): string {
+    // What hangs together is told by what it weighs together.
+    if (Array.isArray(value) && 'unit' in field && field.unit === 'kg')
+      return `${said(
+        field,
+        (value as number[]).reduce((sum, one) => sum + one, 0),
+      )} in ${value.length}`
+    if (Array.isArray(value)) return value.map(one => said(field, one)).join(', ')
     if (!('unit' in field) || typeof value !== 'number') return String(value)
     const { figure, unit } = showFigureOf({ value, unit: field.unit, decimals: decimalsWritten(value) }, system.value)
     return `${figure} ${unit}`.trim()

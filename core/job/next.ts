@@ -1,4 +1,4 @@
-import { readingKey, type Step } from '../sheet/index.ts'
+import { partsDecidedAt, readingKey, type Step } from '../sheet/index.ts'
 import { isRead } from './measuring/results.ts'
 import type { Hindrance } from './owed/hindrances.ts'
 import type { Scene, Settle } from './owed/owing.ts'
@@ -18,7 +18,7 @@ const isAsking = ({ counts, mates, lubricants, found, facts }: Asks): boolean =>
 
 /**
  * What a step that is not done yet wants of the pad, the next first: what hinders it, what is worked and said at it, and
- * where there is nothing of these, what was read there. Empty where it only has to be confirmed.
+ * where there is nothing of these, what was read or chosen there. Empty where it only has to be confirmed.
  * @param hindered what hinders it; see `owed/hindrances.ts`
  * @param asks what it asks, after what was said of it so far
  */
@@ -28,7 +28,7 @@ export function wantedAt(
   hindered: readonly Hindrance[],
   asks: Asks = asksOf(plan, state, step),
 ): Settle[] {
-  const { joint, station, fits = [], removes = [], trial } = step
+  const { joint, fits = [], removes = [], trial } = step
   const isReached = !unmetNeeds(plan, state, step).length
   // What is wrong is put right before anything else is worked at.
   const first = hindered.flatMap(({ settle, wrong }) =>
@@ -43,7 +43,7 @@ export function wantedAt(
   const inOrder = stands ? [...first.filter(at => !isEnd(at)), ...begun, ...first.filter(isEnd)] : first
   const isEasing = joint?.act === 'slacken' && plan.joints.get(joint.id)!.slacken && !removes.length
   const work: (Settle | false | undefined)[] = [
-    station === 'decide' && { to: 'decide' },
+    step === partsDecidedAt(plan.sheet) && { to: 'decide' },
     isEasing && { to: 'slackening', joint: joint.id },
     isLoose(plan, state, step) && { to: 'joint', joint: joint!.id },
     Boolean(fits.length || removes.length || trial || isAsking(asks)) && { to: 'say' },
@@ -56,5 +56,7 @@ export function wantedAt(
   const read = (plan.checksAt.get(step.id) ?? []).findLast(({ check, moment }) =>
     isRead(results.get(readingKey(check.id, moment))),
   )
-  return read ? [{ to: 'reading', check: read.check.id, moment: read.moment }] : []
+  if (read) return [{ to: 'reading', check: read.check.id, moment: read.moment }]
+  const decided = plan.sheet.axes.find(axis => axis.decided?.step === step.id)
+  return decided ? [{ to: 'axis', axis: decided.id }] : []
 }

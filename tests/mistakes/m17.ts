@@ -85,7 +85,7 @@ export const M17_MISTAKES: Mistakes = {
         /comes apart in the hand/,
       ),
       outAt(
-        { what: 'A set screw is not slackened', at: 'set-slack', stopped: 'seal-pushed', means: /scores the shaft/ },
+        { what: 'A set screw is not slackened', at: 'pins-out', stopped: 'seal-pushed', means: /scores the shaft/ },
         { 'set-slack': 'nine; one has not been turned' },
       ),
       outAt(
@@ -100,7 +100,7 @@ export const M17_MISTAKES: Mistakes = {
       outAt(
         {
           what: 'The set screws stay slack, and the seal is lifted',
-          at: 'set-held',
+          at: 'jacks-out',
           stopped: 'seal-off',
           means: /slides off its shaft/,
         },
@@ -131,7 +131,12 @@ export const M17_MISTAKES: Mistakes = {
         /Assembly screws in the feed seal: 4 went in, 3 came out/,
       ),
       outAt(
-        { what: 'The feed pipe hangs low in its bore', at: 'pipe-in', stopped: 'pipe-in', means: /cuts through/ },
+        {
+          what: 'The feed pipe hangs low in its bore',
+          at: 'bracket-pull',
+          stopped: 'bracket-pull',
+          means: /cuts through/,
+        },
         { 'pipe-round bottom': 1.8 },
       ),
       otherwise(
@@ -311,7 +316,7 @@ export const M17_MISTAKES: Mistakes = {
       smeared('Oil on the faces of the drive flange', 'flange-on', 'faces of the drive flange', 'oil', /creeps/),
       inHand('Two dowels are exchanged', 'feet-on', { 'dowel@f1': 'dowel@f3', 'dowel@f3': 'dowel@f1' }, /stands askew/),
       outAt(
-        { what: 'A dowel stands proud', at: 'feet-on', stopped: 'feet-pull', means: /stands proud/ },
+        { what: 'A dowel stands proud', at: 'feet-pull', stopped: 'feet-pull', means: /stands proud/ },
         { 'dowels-home foot 2': -3 },
       ),
       inHand('The caps are exchanged', 'caps-on', { 'cap@gear': 'cap@liquor', 'cap@liquor': 'cap@gear' }, /pinches/),
@@ -355,7 +360,7 @@ export const M17_MISTAKES: Mistakes = {
       smeared('Paste on the belts', 'belts-on', 'belts and grooves', 'paste', /slip and tear/),
       outAt(
         { what: 'The belts are slack', at: 'belts-on', stopped: 'motor-pull', means: /slip/ },
-        { 'belt It gives way by': 26 },
+        { 'belt belt 3': 26 },
       ),
     ]),
     ...on(BOWL, [

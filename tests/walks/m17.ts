@@ -56,7 +56,7 @@ export const M17 = ({ depth }: Variants): Read => ({
   'dowels-home': 0.5,
   'cap-joint': 'nowhere',
   'turned': 'even',
-  'belt It gives way by': 16,
+  'belt': 16,
   'run *gear end*': 54,
   'run *liquor end*': 57,
   'run *current*': 38,

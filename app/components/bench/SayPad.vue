@@ -10,7 +10,7 @@ import {
   partState,
   type Count,
 } from '~~/core/job'
-import { liftedWith } from '~~/core/sheet'
+import { liftedWith, type Part } from '~~/core/sheet'
 
 /** What a step wants said as it is confirmed: what comes off and under which number, what goes back and how it stands. */
 const job = useJob()
@@ -19,6 +19,28 @@ const why = ref<string | null>(null)
 const step = computed(() => bench.step!)
 const asks = computed(() => bench.asks)
 const said = computed(() => bench.said)
+
+const FEW = 6
+/** What comes along: by name where it is little, else what weighs something, and what all of it weighs. */
+function alongWords({ massKg: own = 0 }: Part, riders: readonly string[]): string {
+  const many = new Map<Part, string[]>()
+  for (const { part, ref } of riders.map(rider => job.plan.parts.get(rider)!))
+    many.set(part, [...(many.get(part) ?? []), ref])
+  const massOf = ({ massKg = 0 }: Part, refs: readonly string[]) => massKg * refs.length
+  const named = [...many]
+    .filter(one => riders.length <= FEW || massOf(...one))
+    .sort((a, b) => massOf(...b) - massOf(...a))
+  const words = named.map(([part, refs]) => {
+    const name = refs.length === 1 ? partName(job.plan, refs[0]!) : `${part.name} × ${refs.length}`
+    return part.massKg && riders.length > FEW ? `${name}, ${massOf(part, refs)} kg` : name
+  })
+  const light = riders.length - named.flatMap(([, refs]) => refs).length
+  const all = own + named.reduce((sum, one) => sum + massOf(...one), 0)
+  return [
+    words.join('; ') + (light ? `; and ${light} lighter parts` : ''),
+    ...(riders.length > FEW && all ? [`${all} kg hang`] : []),
+  ].join('. ')
+}
 
 const counted = (part: string) => asks.value.counts.find(one => one.part === part)
 const rows = computed(() =>
@@ -38,9 +60,10 @@ const rows = computed(() =>
       shares: asks.value.bags.find(bag => bag.parts.includes(ref) && bag.parts[0] !== ref),
       hand: asks.value.hands.find(hand => hand.place === ref),
       goesOn: step.value.fits?.includes(ref) ?? false,
-      along: liftedWith(job.plan, ref)
-        .filter(rider => partState(job.state, rider).where !== 'off')
-        .map(rider => partName(job.plan, rider)),
+      along: alongWords(
+        one.part,
+        liftedWith(job.plan, ref).filter(rider => partState(job.state, rider).where !== 'off'),
+      ),
       free: (job.plan.matesOf.get(ref) ?? []).filter(mate => mate.a === ref && mate.rule.kind === 'free'),
     }
   }),
@@ -158,7 +181,7 @@ const says = ({ part, now, goesOn, isTagged, bag, shares, hand }: Row) =>
           @pick="part => pick(one.ref, part)"
           @swap="bench.say({ swapped: [...(said.swapped ?? []), one.ref] })"
         />
-        <p v-if="one.along.length" class="soft">Along with it: {{ one.along.join(', ') }}.</p>
+        <p v-if="one.along" class="soft">Along with it: {{ one.along }}.</p>
       </li>
       <li v-for="one in items" :key="one.key">
         <div class="part">

@@ -45,7 +45,7 @@ function rowsIn(sum: AnySum, field: string, places: NonNullable<SumOf['rows']>[s
   const value = (place: string, column?: string) => read.get(cellKey({ field, place, ...(column ? { column } : {}) }))
   if (as.type !== 'rows') return places.map(({ name }) => value(name))
   const rows = places.map(({ name, of: _, ...fixed }) => ({
-    fixed: sum.bench ? { name } : fixed,
+    fixed: sum.bench ? { name } : 'name' in as.columns ? { ...fixed, name } : fixed,
     read: Object.fromEntries(
       Object.keys(as.columns).flatMap(column => {
         const one = value(name, column)

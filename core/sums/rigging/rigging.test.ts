@@ -63,5 +63,11 @@ describe('a whole lift', () => {
     ]
     figures('lift-plan', { items }, { item1Percent: 44.7143336 / 0.8, item2Percent: 93.1548616 })
   })
-  it('what cannot be is refused', () => refused(withChanges('lift-plan', { massesKg: [0, 0] }), /hang together/))
+  it('what cannot be is refused', () =>
+    refused(withChanges('lift-plan', { massesKg: [0, 0], riggingKg: 0 }), /hang together/))
+  it('what it hangs by hangs on the hook as well', () => {
+    const hangs = (massesKg: number[], riggingKg: number) =>
+      must(withChanges('lift-plan', { massesKg, riggingKg })).figures.find(one => one.key === 'weightKN')?.value
+    expect(hangs([640, 85], 22)).toBe(hangs([640, 85, 22], 0))
+  })
 })
