@@ -171,7 +171,7 @@ export const SOUND: Record<string, Figures> = {
     'heat-*': 93,
     'trip': 241,
     'pipe-round *': 4.1,
-    'balance Left in it': 14_500,
+    'balance': 6_400,
     'belt': 16,
     'weirs': 90,
     'run *current*': 38,

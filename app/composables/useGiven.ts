@@ -12,7 +12,7 @@ export function useGiven(result: Ref<CheckResult>) {
       return `${said(
         field,
         (value as number[]).reduce((sum, one) => sum + one, 0),
-      )} in ${value.length}`
+      )}, ${counted(value.length, 'part')}`
     if (Array.isArray(value)) return value.map(one => said(field, one)).join(', ')
     if (!('unit' in field) || typeof value !== 'number') return String(value)
     const { figure, unit } = showFigureOf({ value, unit: field.unit, decimals: decimalsWritten(value) }, system.value)

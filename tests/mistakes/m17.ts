@@ -418,7 +418,7 @@ export const M17_MISTAKES: Mistakes = {
       ),
       outAt(
         { what: 'It comes back from the shop out of balance', at: 'shop', stopped: 'beam-again', means: /shakes/ },
-        { 'balance Left in it': 41_000 },
+        { 'balance plane at the gear end': 21_000 },
       ),
       inHand(
         'The dished ends are exchanged',
