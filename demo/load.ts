@@ -39,6 +39,8 @@ async function addOverhauls(tx: Transaction, named: Named, onProgress: OnProgres
   const pool = workerpool.pool(fileURLToPath(new URL('./worker.mjs', import.meta.url)), {
     workerType: 'thread',
     maxWorkers: Math.max(2, availableParallelism()),
+    // A job makes much that is soon forgotten: with room for it the threads stop less often to tidy up.
+    workerThreadOpts: { resourceLimits: { maxYoungGenerationSizeMb: 128 } },
   })
   try {
     const now = Date.now()
