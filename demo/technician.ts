@@ -351,11 +351,28 @@ export class Technician {
   }
 
   decideAll(): void {
-    for (const [ref, { part }] of this.plan.parts) {
+    const open = [...this.plan.parts].flatMap(([ref, { part }]) => {
       const { where, renewed } = partState(this.folded.state, ref)
       const decidesItself = !isDecided(part) && part.renewal !== 'always'
-      if (where === 'off' && !renewed && !decidesItself) this.decide(ref)
-    }
+      return where === 'off' && !renewed && !decidesItself ? [ref] : []
+    })
+    // What nobody found anything on goes back together.
+    const plain = new Set(open.filter(ref => this.isPlain(ref)))
+    if (plain.size) this.act('part.decided', decidedWith([...plain], 'reuse', undefined))
+    for (const ref of open) if (!plain.has(ref)) this.decide(ref)
+  }
+
+  /** Whether a part goes back, and nothing that was read or seen says anything of it. */
+  private isPlain(ref: Ref): boolean {
+    const { plan } = this
+    const { state } = this.folded
+    return (
+      plan.parts.get(ref)!.part.renewal !== 'always' &&
+      this.findings.choice(ref) === 'reuse' &&
+      !proposalsOf(plan, state, viewJob(plan, state).results).has(ref) &&
+      !findingsOn(plan, state, ref).length &&
+      leftToLead(plan, state, ref) === null
+    )
   }
 
   private decide(ref: Ref): void {
