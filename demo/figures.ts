@@ -152,8 +152,8 @@ export const SOUND: Record<string, Figures> = {
     'clamp-gap': 1,
   },
   'm17-decanter': {
-    'room-length along': 5300,
-    'room-length across': 2900,
+    'room-length': 5600,
+    'room-width': 3100,
     'room-beyond': 4100,
     'room-gear': 3600,
     'legs-* Leg from the vertical': 20,

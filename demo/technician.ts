@@ -351,34 +351,30 @@ export class Technician {
   }
 
   decideAll(): void {
-    const open = [...this.plan.parts].flatMap(([ref, { part }]) => {
-      const { where, renewed } = partState(this.folded.state, ref)
+    const { plan } = this
+    const { state } = this.folded
+    const open = [...plan.parts].flatMap(([ref, { part }]) => {
+      const { where, renewed } = partState(state, ref)
       const decidesItself = !isDecided(part) && part.renewal !== 'always'
       return where === 'off' && !renewed && !decidesItself ? [ref] : []
     })
-    // What nobody found anything on goes back together.
-    const plain = new Set(open.filter(ref => this.isPlain(ref)))
-    if (plain.size) this.act('part.decided', decidedWith([...plain], 'reuse', undefined))
-    for (const ref of open) if (!plain.has(ref)) this.decide(ref)
-  }
-
-  /** Whether a part goes back, and nothing that was read or seen says anything of it. */
-  private isPlain(ref: Ref): boolean {
-    const { plan } = this
-    const { state } = this.folded
-    return (
+    // What goes back, and nothing that was read or seen says anything of, is decided together.
+    const proposals = proposalsOf(plan, state, checkResults(plan, state))
+    const isPlain = (ref: Ref) =>
       plan.parts.get(ref)!.part.renewal !== 'always' &&
       this.findings.choice(ref) === 'reuse' &&
-      !proposalsOf(plan, state, viewJob(plan, state).results).has(ref) &&
+      !proposals.has(ref) &&
       !findingsOn(plan, state, ref).length &&
       leftToLead(plan, state, ref) === null
-    )
+    const plain = new Set(open.filter(isPlain))
+    if (plain.size) this.act('part.decided', decidedWith([...plain], 'reuse', undefined))
+    for (const ref of open) if (!plain.has(ref)) this.decide(ref)
   }
 
   private decide(ref: Ref): void {
     const { part } = this.plan.parts.get(ref)!
     const { state } = this.folded
-    const proposed = proposalsOf(this.plan, state, viewJob(this.plan, state).results).get(ref)
+    const proposed = proposalsOf(this.plan, state, checkResults(this.plan, state)).get(ref)
     // What fails by eye does not go back.
     const isFailed = findingsOn(this.plan, state, ref).some(one => one.verdict === 'Out')
     const choice =

@@ -238,8 +238,13 @@ export class Bench {
 
 type Told = Pick<Mistake, 'what' | 'at' | 'stopped' | 'means'>
 
-const answerOf = (answer: string | number | [number, number]) =>
-  typeof answer === 'string' ? { say: answer } : typeof answer === 'number' ? { deg: answer } : { dots: answer }
+/** What is seen, an angle, dots on either side, or an answer as the pad gives it: a label, a distance as it was typed. */
+type Answered = string | number | [number, number] | NonNullable<Said['mates']>[string]
+function answerOf(answer: Answered): NonNullable<Said['mates']>[string] {
+  if (typeof answer === 'string') return { say: answer }
+  if (typeof answer === 'number') return { deg: answer }
+  return Array.isArray(answer) ? { dots: answer } : answer
+}
 
 /** A part that failed by eye goes back all the same, with a reason written down: its step is stopped. */
 export const goesBack = (
@@ -258,7 +263,7 @@ export const stands = (
   what: string,
   at: string,
   mate: string,
-  answer: string | number | [number, number],
+  answer: Answered,
   stopped: string,
   means: RegExp,
 ): Mistake => ({

@@ -1,4 +1,3 @@
-import type { Said } from '../../core/job/index.ts'
 import { M17 } from '../walks/m17.ts'
 import {
   against,
@@ -15,25 +14,12 @@ import {
   stands,
   startsLocked,
   strange,
-  type Mistake,
   type Mistakes,
 } from './bench.ts'
 
 const BOWL = { casing: 'pressure', overload: 'cell', depth: 'bowl' }
 const FEED = { ...BOWL, depth: 'feed' }
 const PIN = { ...BOWL, overload: 'pin', depth: 'bearings' }
-
-/** Something is measured or read at a joint otherwise than it was marked. */
-const otherwise = (
-  what: string,
-  at: string,
-  mates: NonNullable<Said['mates']>,
-  stopped: string,
-  means: RegExp,
-): Mistake => ({
-  ...{ what, at, stopped, means, says: /Not met/, noticed: AT_ONCE },
-  does: bench => bench.does(at, { mates }),
-})
 
 export const M17_MISTAKES: Mistakes = {
   family: 'Decanter',
@@ -139,10 +125,11 @@ export const M17_MISTAKES: Mistakes = {
         },
         { 'pipe-round bottom': 1.8 },
       ),
-      otherwise(
+      stands(
         'The feed pipe goes in too far',
         'pipe-in',
-        { 'pipe-depth': { mm: 71, text: '71' } },
+        'pipe-depth',
+        { mm: 71, text: '71' },
         'pipe-in',
         /touches the scroll/,
       ),
@@ -206,6 +193,15 @@ export const M17_MISTAKES: Mistakes = {
       outAt(
         { what: 'There is no room for the bowl', at: 'laid-out', stopped: 'gear-off', means: /half out/ },
         { 'room-beyond': 2900 },
+      ),
+      outAt(
+        {
+          what: 'The floor is measured across and not along',
+          at: 'laid-out',
+          stopped: 'gear-off',
+          means: /hangs while somebody/,
+        },
+        { 'room-length': 3100 },
       ),
       early('The caps come off before their numbers are read', 'caps-mark', 'caps-off', /look alike/, {
         lifts: ['cap@gear'],
@@ -320,13 +316,7 @@ export const M17_MISTAKES: Mistakes = {
         { 'dowels-home foot 2': -3 },
       ),
       inHand('The caps are exchanged', 'caps-on', { 'cap@gear': 'cap@liquor', 'cap@liquor': 'cap@gear' }, /pinches/),
-      otherwise(
-        'A cap goes on with another number',
-        'caps-on',
-        { 'cap-line-gear': { label: 'L1 G1' } },
-        'caps-on',
-        /pinches/,
-      ),
+      stands('A cap goes on with another number', 'caps-on', 'cap-line-gear', { label: 'L1 G1' }, 'caps-on', /pinches/),
       outAt(
         { what: 'A cap does not close', at: 'caps-pull', stopped: 'rings-on-gear', means: /pinches the bearing/ },
         { 'cap-joint gear end': 'at one side' },

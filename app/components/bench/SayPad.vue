@@ -23,23 +23,20 @@ const said = computed(() => bench.said)
 const FEW = 6
 /** What comes along: by name where it is little, else what weighs something, and what all of it weighs. */
 function alongWords({ massKg: own = 0 }: Part, riders: readonly string[]): string {
+  if (riders.length <= FEW) return riders.map(rider => partName(job.plan, rider)).join(', ')
   const many = new Map<Part, string[]>()
   for (const { part, ref } of riders.map(rider => job.plan.parts.get(rider)!))
     many.set(part, [...(many.get(part) ?? []), ref])
   const massOf = ({ massKg = 0 }: Part, refs: readonly string[]) => massKg * refs.length
-  const named = [...many]
-    .filter(one => riders.length <= FEW || massOf(...one))
-    .sort((a, b) => massOf(...b) - massOf(...a))
-  const words = named.map(([part, refs]) => {
+  const heavy = [...many].filter(one => massOf(...one)).sort((a, b) => massOf(...b) - massOf(...a))
+  const words = heavy.map(([part, refs]) => {
     const name = refs.length === 1 ? partName(job.plan, refs[0]!) : `${part.name} × ${refs.length}`
-    return part.massKg && riders.length > FEW ? `${name}, ${massOf(part, refs)} kg` : name
+    return `${name}, ${massOf(part, refs)} kg`
   })
-  const light = riders.length - named.flatMap(([, refs]) => refs).length
-  const all = own + named.reduce((sum, one) => sum + massOf(...one), 0)
-  return [
-    words.join('; ') + (light ? `; and ${light} lighter parts` : ''),
-    ...(riders.length > FEW && all ? [`${all} kg hang`] : []),
-  ].join('. ')
+  const small = riders.length - heavy.flatMap(([, refs]) => refs).length
+  const all = own + heavy.reduce((sum, one) => sum + massOf(...one), 0)
+  const list = [...words, ...(small ? [`${small} small parts`] : [])].join('; ')
+  return all ? `${list}. ${all} kg hang` : list
 }
 
 const counted = (part: string) => asks.value.counts.find(one => one.part === part)
