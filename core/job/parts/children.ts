@@ -1,5 +1,5 @@
 import type { Verdict } from '../../verdict.ts'
-import { stepsBefore, type Plan, type Ref } from '../../sheet/index.ts'
+import { partsDecidedAt, stepsBefore, type Plan, type Ref, type Step } from '../../sheet/index.ts'
 import { isRead, checkResults, standing } from '../measuring/results.ts'
 import { showValue } from '../measuring/show.ts'
 import { partState } from '../ledger/part.ts'
@@ -72,9 +72,7 @@ export function saidAt({ sheet, steps, fittedBy, removedBy }: Plan, ref: Ref): s
   if (!fits) return null
   const off = removedBy.get(ref)
   const before = stepsBefore(steps, fits.id)
-  const decides = sheet.steps.find(
-    ({ id, station }) =>
-      station === 'decide' && before.has(id) && (!off || id === off.id || stepsBefore(steps, id).has(off.id)),
-  )
-  return decides?.id ?? fits.id
+  const decides = partsDecidedAt(sheet)
+  const isBetween = ({ id }: Step) => before.has(id) && (!off || id === off.id || stepsBefore(steps, id).has(off.id))
+  return decides && isBetween(decides) ? decides.id : fits.id
 }
