@@ -33,7 +33,11 @@ async function decide() {
   const title = `${axis.value.title}: ${titleOf(chosen.value)}`
   const { isSigned, why: hindered } = await led(title, isLeads.value, { kind: 'variant.changed', payload })
   why.value = hindered
-  if (isSigned) bench.look(null)
+  if (!isSigned) return
+  // The pad may stay, since what was chosen is shown at its step: nothing is half chosen on it any more.
+  chosen.value = ''
+  reason.value = ''
+  bench.look(null)
 }
 </script>
 
