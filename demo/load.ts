@@ -3,8 +3,6 @@ import { fileURLToPath } from 'node:url'
 import { v7 as uuid } from 'uuid'
 import workerpool from 'workerpool'
 import { sentenceOf } from '../core/refusal.ts'
-import { planFor } from '../core/sheet/index.ts'
-import { SUMS_BY_NAME } from '../core/sums/index.ts'
 import type { Database, Transaction } from '../server/db/client.ts'
 import { librarySheets, shelveLibrary } from '../server/db/library.ts'
 import { takeLabels } from '../server/db/labels.ts'
@@ -32,10 +30,8 @@ const overhaulsOf = () =>
     a.one.on.localeCompare(b.one.on),
   )
 
-/** Works through the fleet's past in as many threads as there is room for, and adds it in its order. */
-async function addOverhauls(tx: Transaction, named: Named, onProgress: OnProgress): Promise<void> {
-  const sheets = new Map(librarySheets().map(one => [one.id, one]))
-  const past = overhaulsOf()
+/** Works through the fleet's past in as many threads as there is room for; `add` is given it in its order as it is done. */
+async function withPast(named: Named, add: (past: Promise<Done>[]) => Promise<void>): Promise<void> {
   const pool = workerpool.pool(fileURLToPath(new URL('./worker.mjs', import.meta.url)), {
     workerType: 'thread',
     maxWorkers: Math.max(2, availableParallelism()),
@@ -44,34 +40,56 @@ async function addOverhauls(tx: Transaction, named: Named, onProgress: OnProgres
   })
   try {
     const now = Date.now()
-    const works = past.map(({ machine: { tag, fitter = FITTER }, overhaul }, nth): Promise<Done> => {
+    const works = overhaulsOf().map(({ machine: { tag, fitter = FITTER }, overhaul }, nth): Promise<Done> => {
       const crew: Crew = { fitter: named(fitter), lead: named(LEAD) }
       const asked: Asked = { tag, overhaul, crew, nth, now }
       return Promise.resolve(pool.exec('work', [asked]))
     })
     // One that fails is told of by whoever waits for it; the others end with the pool.
     for (const one of works) one.catch(() => {})
-    for (const [nth, { machine, one }] of past.entries()) {
-      const { id, variants, entries, shots } = await works[nth]!
-      const sheet = sheets.get(sheetOf(machine))!
-      const opened = {
-        id,
-        equipmentTag: machine.tag,
-        sheetId: sheet.id,
-        sheetVersion: sheet.version,
-        variants,
-        complaint: one.complaint,
-        hoursAtOpen: one.hours,
-        openedAt: entries[0]!.madeAt,
-      }
-      await addPast(tx, planFor(sheet, machine.variants, SUMS_BY_NAME), opened, entries)
-      for (const { sha256, file } of shots) await keepPicture(tx, sha256, file)
-      onProgress(nth + 1, past.length)
-    }
-    await takeLabels(tx, past.length * LABELS_EACH)
+    await add(works)
   } finally {
     await pool.terminate(true)
   }
+}
+
+async function addMachines(tx: Transaction): Promise<void> {
+  await tx.insert(area).values(AREAS.map((one, position) => ({ ...one, position })))
+  await tx.insert(equipment).values(
+    FLEET.map(one => ({
+      tag: one.tag,
+      name: one.name,
+      areaId: one.area,
+      line: one.line,
+      sheetId: sheetOf(one),
+      variants: one.variants,
+      hoursRun: one.hoursRun,
+      hoursPerWeek: one.hoursPerWeek,
+    })),
+  )
+  await tx.insert(equipmentState).values(FLEET.map(one => ({ equipmentTag: one.tag })))
+}
+
+async function addOverhauls(tx: Transaction, past: readonly Promise<Done>[], onProgress: OnProgress): Promise<void> {
+  const sheets = new Map(librarySheets().map(one => [one.id, one]))
+  for (const [nth, { machine, one }] of overhaulsOf().entries()) {
+    const { id, variants, shots, ...done } = await past[nth]!
+    const sheet = sheets.get(sheetOf(machine))!
+    const opened = {
+      id,
+      equipmentTag: machine.tag,
+      sheetId: sheet.id,
+      sheetVersion: sheet.version,
+      variants,
+      complaint: one.complaint,
+      hoursAtOpen: one.hours,
+      openedAt: done.entries[0]!.madeAt,
+    }
+    await addPast(tx, sheet, opened, done)
+    for (const { sha256, file } of shots) await keepPicture(tx, sha256, file)
+    onProgress(nth + 1, past.length)
+  }
+  await takeLabels(tx, past.length * LABELS_EACH)
 }
 
 async function addServices(tx: Transaction, by: SignedInPerson): Promise<void> {
@@ -86,28 +104,21 @@ async function addServices(tx: Transaction, by: SignedInPerson): Promise<void> {
 
 /** Loads Thornmere into an empty database, all or nothing; false when something is there already. */
 export async function loadThornmere(db: Database, onProgress: OnProgress = () => {}): Promise<boolean> {
-  await shelveLibrary(db)
-  if ((await db.select().from(area).limit(1)).length) return false
+  if ((await db.select().from(area).limit(1)).length) {
+    await shelveLibrary(db)
+    return false
+  }
   await db.transaction(async tx => {
-    await tx.insert(area).values(AREAS.map((one, position) => ({ ...one, position })))
-    await tx.insert(equipment).values(
-      FLEET.map(one => ({
-        tag: one.tag,
-        name: one.name,
-        areaId: one.area,
-        line: one.line,
-        sheetId: sheetOf(one),
-        variants: one.variants,
-        hoursRun: one.hoursRun,
-        hoursPerWeek: one.hoursPerWeek,
-      })),
-    )
-    await tx.insert(equipmentState).values(FLEET.map(one => ({ equipmentTag: one.tag })))
     await changeSite(tx, { name: SITE_NAME })
     const people: SignedInPerson[] = []
     for (const one of PEOPLE) people.push((await addPerson(tx, one)).person)
     const named: Named = name => people.find(one => one.name === name)!
-    await addOverhauls(tx, named, onProgress)
+    await withPast(named, async past => {
+      // Sheets are examined and shelved while the first overhauls are worked through.
+      await shelveLibrary(db)
+      await addMachines(tx)
+      await addOverhauls(tx, past, onProgress)
+    })
     await addServices(tx, named(FITTER))
   })
   return true

@@ -1,9 +1,11 @@
 import { v7 as uuid } from 'uuid'
-import { emptyFold, takeIn, type AnyEntry, type Folded } from '../core/job/index.ts'
+import { fold, takeIn, type AnyEntry, type Folded } from '../core/job/index.ts'
 import { sentenceOf } from '../core/refusal.ts'
 import { durationMs, planFor, type Plan, type ShelfSheet, type Variants } from '../core/sheet/index.ts'
 import { SUMS_BY_NAME } from '../core/sums/index.ts'
 import { unheldBy } from '../server/db/claims.ts'
+import { projectionOf } from '../server/db/folded.ts'
+import type { Past } from '../server/db/past.ts'
 import type { SignedInPerson } from '../shared/answers.ts'
 import { finderOf, seenBy, SOUND } from './figures.ts'
 import { wornFindings } from './findings.ts'
@@ -17,11 +19,10 @@ export interface Crew {
   lead: SignedInPerson
 }
 
-/** An overhaul as it was done: its ledger, judged act by act, and the pictures taken in it. */
-export interface Done {
+/** An overhaul as it was done, judged act by act as the server judges it, with the pictures taken in it. */
+export interface Done extends Past {
   id: string
   variants: Variants
-  entries: readonly AnyEntry[]
   shots: Shot[]
 }
 
@@ -87,20 +88,24 @@ function later(entries: readonly AnyEntry[], ms: number): AnyEntry[] {
   return entries.map(one => ({ ...one, madeAt: moved(one.madeAt), receivedAt: moved(one.receivedAt!) }))
 }
 
-/** The ledger as the server takes it in, each person's acts as they come one after the other. Throws what is refused. */
-function judged(plan: Plan, entries: readonly AnyEntry[], { fitter, lead }: Crew): void {
-  for (const one of entries) {
-    const unheld = unheldBy(one.madeBy === lead.id ? lead : fitter, one)
-    if (unheld) throw new Error(`${one.kind} is refused: ${sentenceOf(unheld)}`)
+/** A technician whose every act is judged as it comes, as the server judges it. Throws what is refused. */
+class JudgedTechnician extends Technician {
+  constructor(
+    readonly crew: Crew,
+    ...rest: ConstructorParameters<typeof Technician>
+  ) {
+    super(...rest)
   }
-  let folded: Folded = emptyFold()
-  for (let from = 0; from < entries.length;) {
-    let to = from
-    while (to < entries.length && entries[to]!.madeBy === entries[from]!.madeBy) to++
-    const taken = takeIn(plan, folded, entries.slice(from, to))
+
+  protected override take(entries: readonly AnyEntry[]): Folded {
+    const { fitter, lead } = this.crew
+    for (const one of entries) {
+      const unheld = unheldBy(one.madeBy === lead.id ? lead : fitter, one)
+      if (unheld) throw new Error(`${one.kind} is refused: ${sentenceOf(unheld)}`)
+    }
+    const taken = takeIn(this.opened, this.folded, entries)
     if (!taken.ok) throw new Error(`${taken.entry.kind} is refused: ${sentenceOf(taken.why)}`)
-    folded = taken.folded
-    from = to
+    return taken.folded
   }
 }
 
@@ -120,7 +125,8 @@ export async function workThrough(
   const clock = workingClock(one.on)
   const plan = planFor(sheet, machine.variants, SUMS_BY_NAME)
   const shots = await shotsOf(plan, one)
-  const worker = new Technician(
+  const worker = new JudgedTechnician(
+    crew,
     plan,
     {
       ...wornFindings(one.wear, { fitter: fitter.id, lead: lead.id }, SOUND[sheet.id]),
@@ -141,6 +147,13 @@ export async function workThrough(
   for (const { sha256 } of kept) worker.act('photo.arrived', { sha256 })
   const { entries } = worker.folded
   const dated = one.waitsSince ? later(entries, now - durationMs(one.waitsSince) - Date.parse(clock.now())) : entries
-  judged(plan, dated, crew)
-  return { id: clock.id(), variants: worker.opened.variants, entries: dated, shots: kept }
+  const state = one.waitsSince ? fold(plan, dated) : worker.folded.state
+  return {
+    id: clock.id(),
+    variants: worker.opened.variants,
+    entries: dated,
+    projected: projectionOf({ plan, folded: { entries: dated, state } }),
+    closed: { signed: state.signed, cancelled: state.cancelled },
+    shots: kept,
+  }
 }

@@ -138,8 +138,13 @@ export class Technician {
         seq: this.folded.entries.length + 1 + i,
       } as AnyEntry
     })
-    this.folded = extend(this.opened, this.folded, entries)
+    this.folded = this.take(entries)
     return entries
+  }
+
+  /** Takes in what was done; what makes no sense is flagged. */
+  protected take(entries: readonly AnyEntry[]): Folded {
+    return extend(this.opened, this.folded, entries)
   }
 
   open(equipment: string, complaint: string, signs: readonly string[] = []): void {

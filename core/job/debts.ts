@@ -7,7 +7,7 @@ import type { JobState } from './ledger/state.ts'
 import { checkResults, type CheckResult } from './measuring/results.ts'
 import { keyOf, type OwedId, type OwedKind } from './owed/id.ts'
 import type { Obligation, Scene, Source } from './owed/owing.ts'
-import { remembering } from './owed/remembered.ts'
+import { remembering } from './ledger/remembered.ts'
 
 const features = Object.values(FEATURES) as Feature[]
 const SOURCES = features.flatMap(({ sources = [] }) => sources)

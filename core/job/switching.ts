@@ -20,7 +20,7 @@ export interface Proposal {
 }
 
 /** What the sheet would choose from the readings as they stand; null while it cannot say. */
-export function proposalOf(plan: Plan, results: Map<string, CheckResult>, { decided }: Axis): Proposal | null {
+export function proposalOf(plan: Plan, results: ReadonlyMap<string, CheckResult>, { decided }: Axis): Proposal | null {
   for (const { check: id, verdict, say, choice } of decided?.proposes ?? []) {
     const check = plan.checks.get(id)
     const last = check && standing(results, check)

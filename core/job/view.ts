@@ -17,7 +17,7 @@ export interface StationView {
 
 /** The whole job as the screens read it, worked out from sheet and state. */
 export interface JobView {
-  results: Map<string, CheckResult>
+  results: ReadonlyMap<string, CheckResult>
   owed: Obligation[]
   gate: Gate
   tray: Tray

@@ -6,6 +6,7 @@ export {
   gateAfter,
   isAskedBack,
   planFor,
+  wholeSheet,
   placesOf,
   liftedWith,
   fullVariants,

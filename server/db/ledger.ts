@@ -74,13 +74,16 @@ function grownBy(jobId: string, entries: readonly AnyEntry[]): string {
   return Buffer.byteLength(whole) < MESSAGE ? whole : JSON.stringify(grown)
 }
 
+/** Whether a job is closed, and how. */
+export type Closed = Pick<JobState, 'signed' | 'cancelled'>
+
 /** Adds entries to a ledger, moves its job on, and says so to whoever listens: one statement, one way there and back. */
-export function addEntries(tx: Transaction, jobId: string, entries: readonly AnyEntry[], state: JobState) {
+export function addEntries(tx: Transaction, jobId: string, entries: readonly AnyEntry[], closed: Closed) {
   const seq = entries.at(-1)!.seq!
   return tx.execute(sql`
     with moved as (
-      update job set last_seq = ${seq}, signed_at = ${state.signed?.at ?? null}::timestamptz,
-                     cancelled_at = ${state.cancelled?.at ?? null}::timestamptz
+      update job set last_seq = ${seq}, signed_at = ${closed.signed?.at ?? null}::timestamptz,
+                     cancelled_at = ${closed.cancelled?.at ?? null}::timestamptz
       where id = ${jobId}
       returning id
     ), added as (${INTO} from moved, jsonb_to_recordset(${rowsOf(entries)}::jsonb) as sent ${SENT})

@@ -1,28 +1,32 @@
-import { fold, type AnyEntry } from '../../core/job/index.ts'
-import type { Plan } from '../../core/sheet/index.ts'
+import type { AnyEntry, Projection } from '../../core/job/index.ts'
+import { wholeSheet, type ShelfSheet } from '../../core/sheet/index.ts'
 import type { Transaction } from './client.ts'
-import { projectionOf } from './folded.ts'
-import { addEntries } from './ledger.ts'
+import { addEntries, type Closed } from './ledger.ts'
 import { writeEquipmentState, writeProjections } from './projections.ts'
 import { job } from './schema.ts'
 
-/** Adds a job with the whole of its ledger, judged elsewhere, and everything that is known of the machine by it. */
+/** A job that was worked and judged elsewhere: its ledger, what that comes to, and whether it is closed. */
+export interface Past {
+  entries: readonly AnyEntry[]
+  projected: Projection
+  closed: Closed
+}
+
+/** Adds a job with the whole of its ledger, and everything that is known of the machine by it. */
 export async function addPast(
   tx: Transaction,
-  plan: Plan,
+  sheet: ShelfSheet,
   opened: typeof job.$inferInsert & { id: string },
-  entries: readonly AnyEntry[],
+  { entries, projected, closed }: Past,
 ): Promise<void> {
   await tx.insert(job).values(opened)
-  const state = fold(plan, entries)
-  const { signed, cancelled } = state
   const row = {
     id: opened.id,
     equipmentTag: opened.equipmentTag,
-    signedAt: signed?.at ?? null,
-    cancelledAt: cancelled?.at ?? null,
+    signedAt: closed.signed?.at ?? null,
+    cancelledAt: closed.cancelled?.at ?? null,
   }
-  const projected = projectionOf({ plan, folded: { entries: [...entries], state } })
-  await Promise.all([addEntries(tx, opened.id, entries, state), ...writeProjections(tx, row, null, projected)])
-  await writeEquipmentState(tx, row, plan, null, projected, state)
+  await Promise.all([addEntries(tx, opened.id, entries, closed), ...writeProjections(tx, row, null, projected)])
+  const whole = wholeSheet(sheet, opened.variants)
+  await writeEquipmentState(tx, row, { whole }, null, projected, closed)
 }

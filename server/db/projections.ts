@@ -1,8 +1,9 @@
 import { and, desc, eq, getTableColumns, inArray, isNotNull, isNull, sql } from 'drizzle-orm'
 import type { AnyPgColumn, PgTable } from 'drizzle-orm/pg-core'
-import { isOnlyFound, standingReadings, type JobState, type Projection } from '../../core/job/index.ts'
+import { isOnlyFound, standingReadings, type Projection } from '../../core/job/index.ts'
 import type { Check, Plan } from '../../core/sheet/index.ts'
 import type { Database, Transaction } from './client.ts'
+import type { Closed } from './ledger.ts'
 import {
   equipmentState,
   fittedPart,
@@ -102,14 +103,14 @@ export const writeProjections = (
 ): PromiseLike<unknown>[] => WRITERS.flatMap(write => write(tx, row, before, after))
 
 /** Whether anything that a machine's standing rests on is another: a reading, or that the job is opened or closed. */
-const isStanding = ({ signedAt, cancelledAt }: Row, state: JobState, before: Projection | null, after: Projection) => {
+const isStanding = ({ signedAt, cancelledAt }: Row, closed: Closed, before: Projection | null, after: Projection) => {
   const { put, gone } = changesOf(before?.readings ?? null, after.readings, one => keyText(one, READINGS.key))
   return (
     before !== null &&
     !put.length &&
     !gone.length &&
-    Boolean(signedAt) === Boolean(state.signed) &&
-    Boolean(cancelledAt) === Boolean(state.cancelled)
+    Boolean(signedAt) === Boolean(closed.signed) &&
+    Boolean(cancelledAt) === Boolean(closed.cancelled)
   )
 }
 
@@ -132,12 +133,12 @@ export async function machineStanding(db: Database | Transaction, tag: string, c
 export async function writeEquipmentState(
   tx: Transaction,
   row: Row,
-  { whole }: Plan,
+  { whole }: Pick<Plan, 'whole'>,
   before: Projection | null,
   after: Projection,
-  state: JobState,
+  closed: Closed,
 ): Promise<void> {
-  if (isStanding(row, state, before, after)) return
+  if (isStanding(row, closed, before, after)) return
   const tag = row.equipmentTag
   const [[open], [last], standing] = await Promise.all([
     tx

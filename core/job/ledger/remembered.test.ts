@@ -4,7 +4,7 @@ import { WALKS } from '../../../tests/walks/index.ts'
 import { emptyFold, extend, obligations, type AnyEntry } from '../index.ts'
 import { planFor } from '../../sheet/index.ts'
 import { emptyState } from '../kinds.ts'
-import type { Scene } from './owing.ts'
+import type { Scene } from '../owed/owing.ts'
 import { remembering } from './remembered.ts'
 
 /** The library's machines, worked through, one part renewed and one step taken up again. */
@@ -24,7 +24,7 @@ describe('what is worked out of a state', () => {
   })
   it('is worked out anew only once something it looked at has become another', () => {
     const asked = { flags: 0, late: 0 }
-    const both = remembering([
+    const both = remembering<Scene, unknown>([
       ({ state }) => (asked.flags++, state.flags.length),
       ({ state, results }) => (asked.late++, state.late.length + results.size),
     ])

@@ -1,5 +1,11 @@
 import type { Plan } from '../../sheet/index.ts'
-import type { Scene } from './owing.ts'
+import type { JobState } from './state.ts'
+
+/** What something is worked out of: a job by its plan, and whatever else it rests on. */
+interface Scene {
+  plan: Plan
+  state: JobState
+}
 
 /** A part of a state as it was when it was looked at last, and how often it has become another by then. */
 interface Seen {
@@ -39,37 +45,32 @@ function isAlike(kept: unknown, now: unknown): boolean {
 /** A map or list that an act may still add to in place is kept as it is now. */
 const copied = (now: unknown) => (now instanceof Map ? new Map(now) : Array.isArray(now) ? [...now] : now)
 
-function look({ seen }: Memory<unknown>, { state, results }: Scene): void {
-  for (const [part, now] of Object.entries({ ...state, results })) {
+function look({ seen }: Memory<unknown>, { state, ...more }: Scene): void {
+  for (const [part, now] of Object.entries({ ...state, ...more })) {
     const before = seen.get(part)
     if (before && isAlike(before.kept, now)) continue
     seen.set(part, { kept: copied(now), turn: (before?.turn ?? 0) + 1 })
   }
 }
 
-/** The same scene, and it is noted what of it is looked at. */
-function noting({ plan, state, results }: Scene, parts: Set<string>): Scene {
-  const noted = new Proxy(state, {
+/** The same thing, and it is noted what of it is looked at. */
+const noted = <O extends object>(thing: O, parts: Set<string>): O =>
+  new Proxy(thing, {
     get: (of, part, itself) => {
       if (typeof part === 'string') parts.add(part)
       return Reflect.get(of, part, itself) as unknown
     },
   })
-  return {
-    plan,
-    state: noted,
-    get results() {
-      parts.add('results')
-      return results
-    },
-  }
-}
+
+/** The same scene, and it is noted what of it is looked at; the plan is another scene's. */
+const noting = <S extends Scene>({ plan, state, ...more }: S, parts: Set<string>): S =>
+  Object.assign(noted(more, parts), { plan, state: noted(state, parts) }) as unknown as S
 
 /**
  * Works several things out of a scene, each of them anew only once something that it looked at the last time has become
  * another. They look at nothing but the scene, and at the state through it alone; what they give is not changed by anybody.
  */
-export function remembering<T>(works: readonly ((scene: Scene) => T)[]): (scene: Scene) => T[] {
+export function remembering<S extends Scene, T>(works: readonly ((scene: S) => T)[]): (scene: S) => T[] {
   const memories = new WeakMap<Plan, Memory<T>>()
   return scene => {
     const memory = memories.get(scene.plan) ?? { seen: new Map<string, Seen>(), made: [] }

@@ -17,6 +17,7 @@ import { MAKER } from '../../sums/limits.ts'
 import { judgementOf, OPEN, type Judgement, type WorkingLine } from '../../verdict.ts'
 import { allSaid, type Contested } from '../ledger/seen.ts'
 import { changedAt } from '../ledger/part.ts'
+import { remembering } from '../ledger/remembered.ts'
 import { readingKey, type JobState, type Stamp } from '../ledger/state.ts'
 import { partsAt, reduceCell, type Cell, type CellRead, type Tried } from './cells.ts'
 import { showFigure, writerFor } from './show.ts'
@@ -484,8 +485,7 @@ const AT = new WeakMap<Check, Map<Moment, Check>>()
 export const isOwed = (state: JobState, check: Check, moment: Moment): boolean =>
   !atOf(check, moment).renewed || changedAt(state, check.of) > 0
 
-/** Every check at every moment it is taken, reduced and judged; keyed by check and moment, in the order of the sheet. */
-export function checkResults(plan: Plan, state: JobState): Map<string, CheckResult> {
+function resultsAfresh({ plan, state }: Pick<Scene, 'plan' | 'state'>): ReadonlyMap<string, CheckResult> {
   const known = new Map<string, CheckResult>()
   const underWay = new Set<string>()
   const resultOf: Lookup = (id, moment) => {
@@ -505,6 +505,12 @@ export function checkResults(plan: Plan, state: JobState): Map<string, CheckResu
     ),
   )
 }
+
+const remembered = remembering([resultsAfresh])
+
+/** Every check at every moment it is taken, reduced and judged; keyed by check and moment, in the order of the sheet. */
+export const checkResults = (plan: Plan, state: JobState): ReadonlyMap<string, CheckResult> =>
+  remembered({ plan, state })[0]!
 
 /** The newest moment at which a check is complete for the parts that are in: the one that stands. */
 export function standing(results: ReadonlyMap<string, CheckResult>, check: Check): CheckResult | null {

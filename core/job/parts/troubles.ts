@@ -115,7 +115,7 @@ export function lookInto(
 export function causesOf(
   plan: Plan,
   state: JobState,
-  results: Map<string, CheckResult>,
+  results: ReadonlyMap<string, CheckResult>,
   step: Step,
   sign: string,
   worked: readonly Worked[] = [],
