@@ -370,6 +370,47 @@ test.describe('turbo-blower', () => {
     await expect(card(page)).toContainText('Clamp the rotor')
   })
 
+  test('the bath goes on while page and server are gone, and its hours are held to by whoever comes next', async ({
+    page,
+    context,
+    served,
+  }) => {
+    await blowerAt(page, 'B-973', 'decide-depth')
+    await takeDepth(page, 'Overhaul it', 'Its bearings are due')
+    await jobAt(page, 'B-973', 'bath')
+    await readCautions(page)
+    await measure(page, { 'Bath, first part: strength': ['5'] })
+    await measure(page, { 'Bath, second part: strength': ['10'] })
+    await measure(page, { 'Bath temperature': ['55'] })
+    await expect(pad(page)).toContainText('what lies in it?')
+    await pad(page).getByText('casing, rotor, shield', { exact: true }).click()
+    await pad(page).getByRole('button', { name: 'Keep what was found' }).click()
+    await page.locator('[data-test=begin]').click()
+    // What lies beside it goes on meanwhile.
+    await expect(page.locator('[data-step=wash]')).toBeVisible()
+    const address = page.url()
+    await page.close()
+    await served.again('SIGKILL')
+
+    const later = await context.newPage()
+    await later.goto('/')
+    await later.locator('[data-test=waiting]').click()
+    const board = later.locator('[data-test=waits]')
+    await expect(board).toContainText('B-973')
+    await expect(board).toContainText('hot casing, rotor and shield in the bath')
+    await expect(board).toContainText(/3 h 5\d min still/)
+    await later.goto(address)
+    await jobAt(later, 'B-973', 'wash')
+    await doStep(later)
+    // Nothing is rinsed before its hours are over.
+    await later.goto(address)
+    await later.locator('[data-test=waiting]').click()
+    await board.getByRole('link', { name: /B-973/ }).click()
+    await expect(later.locator('[data-step=bath]')).toBeVisible()
+    await later.locator('[data-test=confirm]').click()
+    await expect(later.getByRole('alert').filter({ hasText: 'still to go of' })).toBeVisible()
+  })
+
   test('the gap of a snap ring is told by the hour as it is seen from its own side', async ({ page }) => {
     await blowerAt(page, 'B-972', 'decide-depth')
     await expect(pad(page)).toContainText('Readings suggest: Close it up again')

@@ -19,25 +19,44 @@ async function untilWell(url: string, server: ChildProcess): Promise<void> {
   throw new Error('The server of the browser tests did not come up.')
 }
 
+/** The server of a worker, at one address for as long as the worker is there. */
+export interface Served {
+  address: string
+  /** Ends it, without a word of warning where it is killed, and starts another in its place. */
+  again: (signal: 'SIGTERM' | 'SIGKILL') => Promise<void>
+}
+
 /** Browser tests, each worker with a server and a database of its own: what one does another never meets. */
-export const test = base.extend<object, { address: string }>({
-  address: [
+export const test = base.extend<object, { served: Served; address: string }>({
+  served: [
     async ({ browserName: _ }, use, { workerIndex, parallelIndex }) => {
       const name = await copyFor(DEMO, workerIndex)
       // The helpers that put machines on the shelf write where this worker's server reads.
       process.env.DATABASE_URL = named(process.env.DATABASE_URL!, name)
       const port = String(FIRST_PORT + parallelIndex)
-      const server = spawn(process.execPath, ['.output/server/index.mjs'], {
-        env: { ...process.env, HOST: '127.0.0.1', PORT: port, NITRO_PORT: port },
-        stdio: ['ignore', 'ignore', 'inherit'],
-      })
-      const url = `http://127.0.0.1:${port}`
-      await untilWell(url, server)
-      await use(url)
-      server.kill('SIGTERM')
-      await new Promise(resolve => (server.exitCode === null ? server.once('exit', resolve) : resolve(null)))
+      const address = `http://127.0.0.1:${port}`
+      const start = async () => {
+        const server = spawn(process.execPath, ['.output/server/index.mjs'], {
+          env: { ...process.env, HOST: '127.0.0.1', PORT: port, NITRO_PORT: port },
+          stdio: ['ignore', 'ignore', 'inherit'],
+        })
+        await untilWell(address, server)
+        return server
+      }
+      let server = await start()
+      const end = async (signal: 'SIGTERM' | 'SIGKILL') => {
+        const ended = new Promise(resolve => server.once('exit', resolve))
+        if (server.exitCode === null && server.signalCode === null && server.kill(signal)) await ended
+      }
+      const again: Served['again'] = async signal => {
+        await end(signal)
+        server = await start()
+      }
+      await use({ address, again })
+      await end('SIGTERM')
     },
     { scope: 'worker', auto: true },
   ],
+  address: [({ served }, use) => use(served.address), { scope: 'worker' }],
   baseURL: async ({ address }, use) => use(address),
 })
