@@ -73,6 +73,25 @@ const WELL_BLUED = [0, 1, 1, 1, 1, 0.5, 0, 1, 1, 1, 1, 0, 0, 1, 1, 1, 1, 0.5, 0,
 
 /** What the sums of a machine are given where nothing is wrong with it, by its sheet; the rest wears by its limits. */
 export const SOUND: Record<string, Figures> = {
+  'm1-torsional-coupling': {
+    'bore-drive': 156.06,
+    'bush-drive': 156.002,
+    'bore-end': 140.05,
+    'bush-end': 140.001,
+    'nose': 140.014,
+    'bush-bore': 140.001,
+    'recess': 1.17,
+    'section': 1.5,
+    'pocket-front': 37.3,
+    'pocket-back': 37.2,
+    'strokes': 20,
+    'depth-hand': 6.46,
+    'depth-pulled': 6.11,
+    'half-hour * 0 min': 19,
+    'half-hour * 10 min': 25,
+    'half-hour * 20 min': 29,
+    'half-hour *': 31,
+  },
   'm3-cycloidal-reducer': {
     air: 20,
   },

@@ -36,6 +36,14 @@ export const SERVICES: Record<string, DemoService[]> = {
     { service: 'oil', on: '2026-09-21', hours: 30900, note: 'No acid' },
   ],
   'K-542': [{ service: 'oil', on: '2025-03-10', hours: 23400, note: 'A trace of acid; drier renewed as well' }],
+  'U-131': [
+    { service: 'grease', on: '2026-10-12', hours: 31000 },
+    { service: 'look', on: '2026-10-12', hours: 31000, note: 'Line whole, no crumbs' },
+  ],
+  'U-132': [
+    { service: 'grease', on: '2026-07-20', hours: 27100 },
+    { service: 'look', on: '2026-10-12', hours: 28000, note: 'Line broken: the hub has crept' },
+  ],
   'C-611': [
     { service: 'grease', on: '2026-10-19', hours: 24600 },
     { service: 'trip', on: '2026-08-31', hours: 24100, note: 'Tripped at 236 N' },

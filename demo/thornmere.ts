@@ -1,6 +1,16 @@
 import type { Competence, Role, Said } from '../core/job/index.ts'
 import type { Duration, Variants } from '../core/sheet/index.ts'
-import { BLOWERS, COMPRESSORS, DECANTERS, EXCHANGERS, GEAR_UNITS, MOTORS, REDUCERS, SEALS } from './machines.ts'
+import {
+  BLOWERS,
+  COMPRESSORS,
+  COUPLINGS,
+  DECANTERS,
+  EXCHANGERS,
+  GEAR_UNITS,
+  MOTORS,
+  REDUCERS,
+  SEALS,
+} from './machines.ts'
 import type { Wear } from './findings.ts'
 
 /** The Thornmere beet works: invented, like everyone and everything in it. */
@@ -84,6 +94,7 @@ export const FLEET: DemoMachine[] = [
   ...MOTORS,
   ...COMPRESSORS,
   ...DECANTERS,
+  ...COUPLINGS,
   {
     tag: 'P-214A',
     name: 'Raw-juice pump',

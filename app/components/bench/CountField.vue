@@ -19,7 +19,7 @@ const isOff = computed(() => props.n !== undefined && wanted.value !== undefined
       :max="999"
       :precision="0"
       :aria-label="`How many ${count.what}, ${count.way}`"
-      :placeholder="count.way === 'out' ? 'how many off' : 'how many on'"
+      placeholder="how many"
       data-test="count"
       @update:model-value="(value: number | null | undefined) => emit('give', value ?? undefined)"
     />

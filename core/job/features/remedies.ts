@@ -66,17 +66,21 @@ function stepToMend(plan: Plan, state: JobState, { check, worked }: CheckResult,
 
 /**
  * What is read again where a check is put right: the check itself, or, where it is worked out of others, those of them
- * that are read at the same step.
+ * that are read at the same step. What lies between two parts is put right so only where the sheet says how: else one of
+ * them becomes another.
  */
 function readHere(plan: Plan, state: JobState, result: CheckResult): CheckResult[] {
   if (result.worked.cells.length) return [result]
   const stepAt = ({ check, moment }: CheckResult) => check.at.find(one => one.moment === moment)?.step
   const results = checkResults(plan, state)
-  return Object.values(result.check.sum?.from ?? {}).flatMap(text => {
+  const { sum, remedies } = result.check
+  const from = sum || remedies ? (result.worked.spec.from ?? {}) : {}
+  const sources = Object.values(from).flatMap(text => {
     const { of, at } = fromOf(text)!
     const source = results.get(readingKey(of, at as Moment))
     return source?.read.size && source.moment === result.moment && stepAt(source) === stepAt(result) ? [source] : []
   })
+  return [...new Set(sources)]
 }
 
 /** What was decided on the job against what this check proposes by being out. */
