@@ -92,6 +92,12 @@ export const SOUND: Record<string, Figures> = {
     'half-hour * 20 min': 29,
     'half-hour *': 31,
   },
+  'm2-lever-hoist': {
+    throat: 45.2,
+    pitch: 135.4,
+    loaded: 6250,
+    creep: 0.4,
+  },
   'm3-cycloidal-reducer': {
     air: 20,
   },

@@ -44,6 +44,8 @@ export const SERVICES: Record<string, DemoService[]> = {
     { service: 'grease', on: '2026-07-20', hours: 27100 },
     { service: 'look', on: '2026-10-12', hours: 28000, note: 'Line broken: the hub has crept' },
   ],
+  'L-21': [{ service: 'chain', on: '2026-10-05', hours: 402 }],
+  'L-22': [{ service: 'chain', on: '2026-08-10', hours: 560 }],
   'C-611': [
     { service: 'grease', on: '2026-10-19', hours: 24600 },
     { service: 'trip', on: '2026-08-31', hours: 24100, note: 'Tripped at 236 N' },

@@ -7,6 +7,7 @@ import {
   DECANTERS,
   EXCHANGERS,
   GEAR_UNITS,
+  HOISTS,
   MOTORS,
   REDUCERS,
   SEALS,
@@ -95,6 +96,7 @@ export const FLEET: DemoMachine[] = [
   ...COMPRESSORS,
   ...DECANTERS,
   ...COUPLINGS,
+  ...HOISTS,
   {
     tag: 'P-214A',
     name: 'Raw-juice pump',

@@ -1,5 +1,6 @@
 import type { Mistakes } from './bench.ts'
 import { M1_MISTAKES } from './m1.ts'
+import { M2_MISTAKES } from './m2.ts'
 import { M3_MISTAKES } from './m3.ts'
 import { M5_MISTAKES } from './m5.ts'
 import { M9_MISTAKES } from './m9.ts'
@@ -13,6 +14,7 @@ import { M8_MISTAKES } from './m8.ts'
 /** Every family's mistakes, in the order of the library. */
 export const ALL_MISTAKES: Mistakes[] = [
   M1_MISTAKES,
+  M2_MISTAKES,
   M3_MISTAKES,
   M5_MISTAKES,
   M8_MISTAKES,
