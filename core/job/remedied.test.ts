@@ -170,3 +170,32 @@ it('what was found on the bench stays as it was found, and is read again once it
     },
   ])
 })
+
+describe('what proposes a choice by being out', () => {
+  /** A hoist whose top hook has opened, decided so in spite of it or because of it. */
+  const bent = (choice: string) => {
+    const hoist = machine('m2-lever-hoist', { 'throat': 28.2, 'throat top hook': 33.1, 'pitch': 90.2, 'loaded': 1250 })
+    hoist.workUntil('decide-scope')
+    hoist.act('variant.changed', { axis: 'scope', choice, why: 'Looked at together' }, 'lead')
+    hoist.workUntil('register')
+    return hoist
+  }
+  const owedOn = (one: Technician) =>
+    viewJob(one.plan, one.folded.state).owed.flatMap(({ id }) => (id.kind === 'out' ? [id.check] : []))
+
+  it('is left by the choice that it proposes, where another was made in spite of it', () => {
+    const hoist = bent('exam')
+    expect(owedOn(hoist)).toContain('throat')
+    expect(doorAt(hoist, 'throat', 'asLeft')).toEqual({ to: 'choice', axis: 'scope', choice: 'scrap' })
+  })
+  it('is answered by that choice, and owed no more', () => {
+    const hoist = bent('scrap')
+    expect(resultAt(hoist, 'throat', 'asFound').judgement.verdict).toBe('Out')
+    expect(owedOn(hoist)).toEqual([])
+  })
+  it('also where it was read again before it was decided otherwise', () => {
+    const hoist = bent('exam')
+    hoist.act('variant.changed', { axis: 'scope', choice: 'scrap', why: 'It has opened' }, 'lead')
+    expect(owedOn(hoist)).toEqual([])
+  })
+})

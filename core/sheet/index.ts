@@ -17,7 +17,7 @@ export {
   type PartPlace,
   type Sums,
 } from './plan.ts'
-export { coupledVariants, everyVariant } from './variants.ts'
+export { coupledVariants, everyVariant, proposedByOut } from './variants.ts'
 export { isDecided } from './connections.ts'
 export { durationMs } from './duration.ts'
 export { stepsBefore, type StepsBefore } from './before.ts'

@@ -73,3 +73,11 @@ export function coupledAxes(sheet: ShelfSheet): ShelfSheet['axes'][] {
   }
   return [...new Set(group.values())].map(at => sheet.axes.filter(axis => group.get(axis.id) === at))
 }
+
+/** What is proposed to be decided on the job where a check is found out: the axis and the choice, for each that it speaks for. */
+export const proposedByOut = ({ axes }: Pick<ShelfSheet, 'axes'>, check: string): { axis: string; choice: string }[] =>
+  axes.flatMap(({ id: axis, decided }) =>
+    (decided?.proposes ?? [])
+      .filter(one => one.check === check && one.verdict === 'Out')
+      .map(({ choice }) => ({ axis, choice })),
+  )

@@ -354,7 +354,7 @@ export async function answer(page: Page) {
   for (let i = 0; i < (await counts.count()); i++) {
     const name = (await counts.nth(i).getAttribute('aria-label'))!.replace(/^How many (.*), (out|in)$/, '$1')
     const part = [...plan.parts.values()].find(one => one.name === name)
-    const item = plan.sheet.steps.flatMap(one => one.leaves ?? []).find(one => one.what === name)
+    const item = plan.whole.steps.flatMap(one => one.leaves ?? []).find(one => one.what === name)
     await counts.nth(i).fill(String(part?.part.quantity ?? item!.pieces))
     await counts.nth(i).press('Tab')
   }
@@ -369,7 +369,7 @@ export async function answer(page: Page) {
   await takeInHand(page)
   for (const mate of await pad(page).locator('.mate').all()) {
     const title = (await mate.getAttribute('aria-label'))!
-    const { rule } = plan.sheet.mates.find(one => one.title === title)!
+    const { rule } = plan.whole.mates.find(one => one.title === title)!
     if (rule.kind === 'seen') await mate.getByText(rule.choices.find(one => one.met)!.say, { exact: true }).click()
     else if (rule.kind === 'label') {
       if (!(await mate.getByRole('textbox').isVisible())) continue
@@ -391,7 +391,7 @@ export async function answer(page: Page) {
       await mate.getByRole('button', { name: 'It stands there' }).click()
     }
   }
-  const step = plan.sheet.steps.find(one => one.id === now)
+  const step = plan.whole.steps.find(one => one.id === now)
   for (const group of await pad(page)
     .getByRole('radiogroup', { name: /^What is on it/ })
     .all()) {
@@ -524,6 +524,18 @@ export async function workUntil(page: Page, step: string | null, figures: Figure
     if ((await stepNow(page)) === step || !(await page.locator('[data-test=confirm]').isVisible())) return
     await doStep(page, figures)
   }
+}
+
+/** A lead hands the machine back, cured of what was said here. */
+export async function handBack(page: Page, cause: string) {
+  const gate = page.locator('[data-test=gate]')
+  await changePerson(page, 'O. Hallam')
+  await gate.click()
+  await page.locator('.el-radio-button').filter({ hasText: /^yes$/ }).click()
+  await page.getByLabel('What caused it?').fill(cause)
+  await page.locator('[data-test=sign]').click()
+  await signAs(page)
+  await expect(gate).toContainText('Signed')
 }
 
 /** Chooses a PIN of one's own, typed twice. */

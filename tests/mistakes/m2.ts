@@ -56,6 +56,10 @@ export const M2_MISTAKES: Mistakes = {
         { what: 'A stretched chain goes back', at: 'after-load', stopped: 'register', means: /climbs the pockets/ },
         { 'pitch asLeft place 3': 137.8 },
       ),
+      outAt(
+        { what: 'A bent hook goes back', at: 'after-load', stopped: 'register', means: /goes back to no work/ },
+        { 'throat asLeft top hook': 36.4 },
+      ),
       smeared('The chain goes back greased', 'oiled', 'chain', 'grease', /wears through/),
       {
         what: 'It goes into the register by whoever worked on it',

@@ -1,5 +1,13 @@
 import { compareFoundLeft, LIFT_STYLES } from '../../gauging/index.ts'
-import { MOMENTS, readingKey, type Check, type Moment, type Plan, type Thing } from '../../sheet/index.ts'
+import {
+  MOMENTS,
+  proposedByOut,
+  readingKey,
+  type Check,
+  type Moment,
+  type Plan,
+  type Thing,
+} from '../../sheet/index.ts'
 import type { LengthSystem } from '../../quantity/index.ts'
 import { READINGS } from '../../sums/bench/index.ts'
 import type { At } from '../../sums/cells.ts'
@@ -211,11 +219,15 @@ const missing: Source = ({ plan, state, results }) =>
     }),
   )
 
-/** What was found out is put right later and measured again; where that is left out, it stands. */
+/**
+ * What was found out is put right later and measured again; where that is left out, it stands. Where it was decided on the
+ * job what it proposes by being out, that is its answer.
+ */
 const isLeftSo = (plan: Plan, { id: check }: Check) =>
   plan.whole.checks
     .find(one => one.id === check)!
-    .at.some(({ moment, step }) => moment !== 'asFound' && !plan.steps.has(step))
+    .at.some(({ moment, step }) => moment !== 'asFound' && !plan.steps.has(step)) &&
+  !proposedByOut(plan.sheet, check).some(({ axis, choice }) => plan.variants[axis] === choice)
 
 /** A check that is out, with the places that are, where it is judged place by place: a few by name, many by their number. */
 function outAt({ check, places }: CheckResult): string {

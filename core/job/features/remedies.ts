@@ -1,5 +1,14 @@
 import { VERDICT_WORDS } from '../../verdict.ts'
-import { fromOf, MOMENTS, readingKey, stepsBefore, type Moment, type Plan, type Step } from '../../sheet/index.ts'
+import {
+  fromOf,
+  MOMENTS,
+  proposedByOut,
+  readingKey,
+  stepsBefore,
+  type Moment,
+  type Plan,
+  type Step,
+} from '../../sheet/index.ts'
 import type { ActKind } from '../ledger/act.ts'
 import { refusalsAbout, type Refusal } from '../../refusal.ts'
 import { HANDS } from '../ledger/roles.ts'
@@ -85,12 +94,10 @@ function readHere(plan: Plan, state: JobState, result: CheckResult): CheckResult
 
 /** What was decided on the job against what this check proposes by being out. */
 function choiceAgainst({ sheet, variants }: Plan, check: string): Door {
-  for (const { id: axis, decided } of sheet.axes) {
-    const proposed = decided?.proposes?.find(one => one.check === check && one.verdict === 'Out')
-    if (proposed && variants[axis] !== undefined && variants[axis] !== proposed.choice)
-      return { to: 'choice', axis, choice: proposed.choice }
-  }
-  return null
+  const against = proposedByOut(sheet, check).find(
+    ({ axis, choice }) => variants[axis] !== undefined && variants[axis] !== choice,
+  )
+  return against ? { to: 'choice', ...against } : null
 }
 
 /** The door past a check that is out at a moment. */
@@ -104,6 +111,8 @@ export function doorOf(plan: Plan, state: JobState, result: CheckResult): Door {
   const isReadHere = readHere(plan, state, result).length > 0
   const step = isReadHere && !worked.cells.length ? undefined : stepToMend(plan, state, result, at.step)
   if (step) return { to: 'reopen', step: step.id }
+  const choice = check.remedies ? null : choiceAgainst(plan, check.id)
+  if (choice) return choice
   if (!isReadHere) return null
   const covered = coveredAt(plan, state, { check: check.id, moment })
   return covered ? { to: 'reopen', step: covered.step.id } : { to: 'remedy' }

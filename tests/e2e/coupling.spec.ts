@@ -1,0 +1,81 @@
+import { expect, test, type Page } from './test.ts'
+import { choose, confirmStep, doStep, handBack, jobAt, measure, readCautions, signAs, signIn } from './hands.ts'
+import { librarySheet } from '../sheets.ts'
+import { machineBy } from './shelf.ts'
+
+const pad = (page: Page) => page.getByRole('region', { name: 'Gauge pad' })
+const before = (page: Page) => page.getByRole('list', { name: 'Before this step' })
+
+test('a coupling is taken off its taper, blued in rounds, built by its dots, and signed', async ({ page }) => {
+  await signIn(page)
+  const variants = { size: 'large', duty: 'locked', grip: 'keyed' }
+  await machineBy(librarySheet('m1-torsional-coupling'), 'U-972', 'Coupling of the tests', variants)
+  await jobAt(page, 'U-972', 'decide-scope')
+  await expect(pad(page)).toContainText('Readings suggest: Elements only')
+  await choose(pad(page).getByRole('radiogroup', { name: 'How far it is taken' }), 'Bushes too, hub off')
+  await pad(page).getByRole('textbox', { name: 'Why' }).fill('Its bushes are due')
+  await page.locator('[data-test=decide-axis]').click()
+  await signAs(page)
+  await confirmStep(page)
+
+  // The hub lets go at once: how far the nut is back is measured before it may.
+  await expect(page.locator('[data-step=nut-back]')).toBeVisible()
+  await readCautions(page)
+  await measure(page, { 'Nut backed off its washer': ['20'] })
+  await measure(page, { 'Threads that the nut still has': ['7'] })
+  await confirmStep(page)
+  await expect(page.locator('[data-step=hub-loose]')).toBeVisible()
+  await readCautions(page)
+  await page.locator('[data-test=confirm]').click()
+  await before(page)
+    .getByText(/Nut backed off/)
+    .first()
+    .click()
+  await expect(pad(page)).toContainText('It flies that far before the nut catches it')
+  await pad(page).getByRole('button', { name: 'Nut turned' }).click()
+  await measure(page, { 'Nut backed off its washer': ['3'] })
+
+  // A taper that grips at one end takes another round.
+  await jobAt(page, 'U-972', 'blue-off')
+  await measure(page, { 'Contact of the taper': ['90', '80', '40'] })
+  await doStep(page)
+  await expect(page.locator('[data-step=ring-in]')).toBeVisible()
+  await page.locator('[data-test=confirm]').click()
+  await before(page)
+    .getByText(/Contact of the taper/)
+    .first()
+    .click()
+  await expect(pad(page)).toContainText('it slips, and cracks there')
+  await page.locator('[data-test=begin-round]').click()
+  await pad(page).getByText('the taper was lapped', { exact: true }).click()
+  await page.locator('[data-test=begin-round]').click()
+  await expect(page.locator('[data-step=blue-on]')).toBeVisible()
+
+  // Thick to thick, the pockets tell it before an element goes in.
+  await jobAt(page, 'U-972', 'sleeve-on')
+  await readCautions(page)
+  await measure(page, { 'Pocket at its front': ['41.2'] })
+  await measure(page, { 'Pocket at its back': ['37.2'] })
+  await doStep(page)
+  await expect(page.locator('[data-step=elements-in]')).toBeVisible()
+  await page.locator('[data-test=confirm]').click()
+  await before(page)
+    .getByText(/Pockets, front less back/)
+    .first()
+    .click()
+  await expect(pad(page)).toContainText('the elements crumble')
+  await pad(page).getByRole('button', { name: 'Sleeve turned by a vane' }).click()
+  await measure(page, { 'Pocket at its front': ['37.3'] })
+  await measure(page, { 'Pocket at its back': ['37.2'] })
+  await expect(page.getByRole('region', { name: 'Owed' })).not.toContainText('Pockets, front less back')
+
+  await jobAt(page, 'U-972', 'handed-over')
+  await doStep(page)
+  await handBack(page, 'Bushes worn with age')
+  await page.getByRole('link', { name: 'Record', exact: true }).click()
+  const record = page.locator('article')
+  await expect(record).toContainText('Signed by O. Hallam')
+  await expect(record).toContainText('Nut turned')
+  await expect(record).toContainText('the taper was lapped')
+  await expect(record).toContainText('Advance up the taper')
+})
