@@ -1,5 +1,5 @@
 import { expect, test, type Page } from './test.ts'
-import { choose, confirmStep, doStep, handBack, jobAt, measure, signAs, signIn, takeInHand } from './hands.ts'
+import { choose, confirmStep, doStep, handBack, jobAt, measure, signAs, signIn } from './hands.ts'
 import { librarySheet } from '../sheets.ts'
 import { machineBy } from './shelf.ts'
 
