@@ -52,8 +52,7 @@ test('a coupling is taken off its taper, blued in rounds, built by its dots, and
   await expect(page.locator('[data-step=blue-on]')).toBeVisible()
 
   // Thick to thick, the pockets tell it before an element goes in.
-  await jobAt(page, 'U-972', 'sleeve-on')
-  await readCautions(page)
+  await jobAt(page, 'U-972', 'pockets')
   await measure(page, { 'Pocket at its front': ['41.2'] })
   await measure(page, { 'Pocket at its back': ['37.2'] })
   await doStep(page)

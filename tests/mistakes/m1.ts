@@ -56,7 +56,7 @@ export const M1_MISTAKES: Mistakes = {
       outAt(
         {
           what: 'The pockets are wider in front than behind',
-          at: 'sleeve-on',
+          at: 'pockets',
           stopped: 'elements-in',
           means: /elements crumble/,
         },
@@ -179,7 +179,7 @@ export const M1_MISTAKES: Mistakes = {
       outAt(
         {
           what: 'Grease comes at the joint of the bush',
-          at: 'bush-pull',
+          at: 'greased-way',
           stopped: 'drive-bench',
           means: /ring was cut/,
         },

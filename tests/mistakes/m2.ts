@@ -135,11 +135,11 @@ export const M2_MISTAKES: Mistakes = {
         'pinion-in',
         /pinches/,
       ),
-      stands('The marks of the side gears are opposed', 'side-gears-on', 'marks-upper', 180, 'top-on', /gears fight/),
+      stands('The marks of the side gears are opposed', 'side-gears-on', 'marks-upper', 180, 'turned-once', /gears fight/),
       outAt(
         {
           what: 'It is tight once a turn, and covered',
-          at: 'side-gears-on',
+          at: 'turned-once',
           stopped: 'top-on',
           means: /Marks opposed/,
         },
