@@ -46,6 +46,8 @@ export const SERVICES: Record<string, DemoService[]> = {
   ],
   'L-21': [{ service: 'chain', on: '2026-10-05', hours: 402 }],
   'L-22': [{ service: 'chain', on: '2026-08-10', hours: 560 }],
+  'E-431': oil(['2022-09-05', 29800], ['2024-02-12', 39400], ['2026-06-08', 50900]),
+  'E-432': [...oil(['2024-03-18', 31700]), { service: 'rings', on: '2026-11-02', hours: 43700, note: 'All turn' }],
   'C-611': [
     { service: 'grease', on: '2026-10-19', hours: 24600 },
     { service: 'trip', on: '2026-08-31', hours: 24100, note: 'Tripped at 236 N' },

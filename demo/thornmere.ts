@@ -11,6 +11,7 @@ import {
   MOTORS,
   REDUCERS,
   SEALS,
+  SLEEVE_MOTORS,
 } from './machines.ts'
 import type { Wear } from './findings.ts'
 
@@ -97,6 +98,7 @@ export const FLEET: DemoMachine[] = [
   ...DECANTERS,
   ...COUPLINGS,
   ...HOISTS,
+  ...SLEEVE_MOTORS,
   {
     tag: 'P-214A',
     name: 'Raw-juice pump',

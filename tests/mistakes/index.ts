@@ -3,6 +3,7 @@ import { M1_MISTAKES } from './m1.ts'
 import { M2_MISTAKES } from './m2.ts'
 import { M3_MISTAKES } from './m3.ts'
 import { M5_MISTAKES } from './m5.ts'
+import { M6_MISTAKES } from './m6.ts'
 import { M9_MISTAKES } from './m9.ts'
 import { M10_MISTAKES } from './m10.ts'
 import { M12_MISTAKES } from './m12.ts'
@@ -17,6 +18,7 @@ export const ALL_MISTAKES: Mistakes[] = [
   M2_MISTAKES,
   M3_MISTAKES,
   M5_MISTAKES,
+  M6_MISTAKES,
   M8_MISTAKES,
   M9_MISTAKES,
   M10_MISTAKES,

@@ -4,6 +4,7 @@ import { M1 } from './m1.ts'
 import { M2 } from './m2.ts'
 import { M3 } from './m3.ts'
 import { M5 } from './m5.ts'
+import { M6 } from './m6.ts'
 import { M10 } from './m10.ts'
 import { M12 } from './m12.ts'
 import { M14 } from './m14.ts'
@@ -24,6 +25,7 @@ export const WALKS: Walk[] = [
   { sheet: 'm2-lever-hoist', machine: 'Hoist of the sugar end', figures: M2 },
   { sheet: 'm3-cycloidal-reducer', machine: 'Beet conveyor drive', figures: M3 },
   { sheet: 'm5-reciprocating-compressor', machine: 'Juice-cooler compressor', figures: () => M5 },
+  { sheet: 'm6-sleeve-bearing-motor', machine: 'Motor of the carbonation gas fan', figures: () => M6 },
   { sheet: 'm8-scraped-surface-exchanger', machine: 'Syrup crystalliser', figures: M8 },
   { sheet: 'm9-dc-motor', machine: 'Juice-press motor', figures: () => M9 },
   { sheet: 'm10-gear-unit', machine: 'Lime-kiln gear unit', figures: () => M10 },
