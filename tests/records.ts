@@ -43,8 +43,8 @@ function madeRecord(
   const one = worker(sheet, findingsOf(read(variants), true), variants)
   const record = () => recordOf(one.plan, one.folded.entries, PEOPLE)
   one.workUntil('decide')
-  const [off] = [...one.folded.state.parts].find(([, now]) => now.where === 'off')!
-  one.act('part.looked', seenOn(off, 'Track is dull', { deg: 75, seenFrom: sheet.ends.left }))
+  const off = [...one.folded.state.parts].find(([, now]) => now.where === 'off')?.[0]
+  if (off) one.act('part.looked', seenOn(off, 'Track is dull', { deg: 75, seenFrom: sheet.ends.left }))
   one.act('note.written', { text: 'Half way' })
   const half = record()
   one.workUntil()

@@ -4,7 +4,15 @@ import { exampleFigure } from '../demo/findings.ts'
 import { finderOf, namesOf, placeOf, seenBy, type Figures } from '../demo/figures.ts'
 import { Technician, type Findings } from '../demo/technician.ts'
 import { SUMS_BY_NAME } from '../core/sums/index.ts'
-import { planFor, readSheet, type Check, type Moment, type Sheet, type Variants } from '../core/sheet/index.ts'
+import {
+  everyVariant,
+  planFor,
+  readSheet,
+  type Check,
+  type Moment,
+  type Sheet,
+  type Variants,
+} from '../core/sheet/index.ts'
 import type { Payloads } from '../core/job/index.ts'
 import { people } from './pump.ts'
 
@@ -81,6 +89,12 @@ export function worker(
   one.open('T-1', 'Test')
   return one
 }
+
+/** What is chosen on a job of a sheet that takes the machine furthest apart. */
+export const furthest = (sheet: Sheet): Variants =>
+  everyVariant({ axes: sheet.axes.filter(axis => axis.decided) })
+    .map(variants => ({ variants, steps: planFor(sheet, variants).sheet.steps.length }))
+    .reduce((most, one) => (one.steps > most.steps ? one : most)).variants
 
 /** Who works a job that was opened with what earlier ones left or kept of its machine. */
 export const openedWith = (more: Pick<Payloads['job.opened'], 'last' | 'kept'>): typeof Technician =>

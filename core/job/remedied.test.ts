@@ -174,7 +174,7 @@ it('what was found on the bench stays as it was found, and is read again once it
 describe('what proposes a choice by being out', () => {
   /** A hoist whose top hook has opened, decided so in spite of it or because of it. */
   const bent = (choice: string) => {
-    const hoist = machine('m2-lever-hoist', { 'throat': 28.2, 'throat top hook': 33.1, 'pitch': 90.2, 'loaded': 1250 })
+    const hoist = machine('m2-lever-hoist', { 'throat top hook': 33.1 })
     hoist.workUntil('decide-scope')
     hoist.act('variant.changed', { axis: 'scope', choice, why: 'Looked at together' }, 'lead')
     hoist.workUntil('register')

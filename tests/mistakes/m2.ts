@@ -135,7 +135,14 @@ export const M2_MISTAKES: Mistakes = {
         'pinion-in',
         /pinches/,
       ),
-      stands('The marks of the side gears are opposed', 'side-gears-on', 'marks-upper', 180, 'turned-once', /gears fight/),
+      stands(
+        'The marks of the side gears are opposed',
+        'side-gears-on',
+        'marks-upper',
+        180,
+        'turned-once',
+        /gears fight/,
+      ),
       outAt(
         {
           what: 'It is tight once a turn, and covered',

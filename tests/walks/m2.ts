@@ -1,14 +1,17 @@
 import type { Variants } from '../../core/sheet/index.ts'
 import type { Read } from '../sheets.ts'
 
+/** The smallest has the light chain, and is the one where none is named. */
+const isLight = (size = 'one') => size === 'one'
+
 /** A lever hoist in good order, opened after its year, read by somebody who has not seen its sheet. */
 export const M2 = ({ size }: Variants): Read => ({
-  'throat': size === 'one' ? 28.2 : size === 'five' ? 45.2 : 34.3,
+  'throat': size === 'two-half' ? 34.3 : size === 'five' ? 45.2 : 28.2,
   'twist': 1,
   'seat': 0.03,
   'swivel': 'turns, and shuts by itself',
-  'pitch': size === 'one' ? 90.2 : 135.3,
-  'link-seat': size === 'one' ? 5.9 : 8.8,
+  'pitch': isLight(size) ? 90.2 : 135.3,
+  'link-seat': isLight(size) ? 5.9 : 8.8,
   'links': 'bright and free, all',
   'clicks': 'two clear clicks, both ways',
   'light-load': 'it stands',
@@ -28,7 +31,7 @@ export const M2 = ({ size }: Variants): Read => ({
   'one-turn': 'evenly all round',
   'empty-tried': 'clicks, runs end to end, bites again',
   'creep': 0.4,
-  'loaded': size === 'one' ? 1250 : size === 'five' ? 6250 : 3120,
+  'loaded': size === 'two-half' ? 3120 : size === 'five' ? 6250 : 1250,
   'held-load': 'held at every stop',
   'slips-at': 1.44,
 })

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { refusal } from '../../../tests/pump.ts'
-import { librarySheet, librarySheetNames, sheetNamed, worker } from '../../../tests/sheets.ts'
+import { furthest, librarySheet, librarySheetNames, sheetNamed, worker } from '../../../tests/sheets.ts'
 import { WALKS } from '../../../tests/walks/index.ts'
 import type { Technician } from '../../../demo/technician.ts'
 import type { Sheet, Step } from '../../sheet/index.ts'
@@ -30,7 +30,7 @@ function swapped(one: Technician, look: (step: Step, place: string, part: string
 const MACHINES: [string, Sheet, (sheet: Sheet) => Technician][] = [
   ...librarySheetNames().flatMap((name): [string, Sheet, (sheet: Sheet) => Technician][] => {
     const walk = WALKS.find(one => one.sheet === name)
-    return walk ? [[name, librarySheet(name), sheet => worker(sheet, walk.figures({}), {})]] : []
+    return walk ? [[name, librarySheet(name), sheet => worker(sheet, walk.figures({}), furthest(sheet))]] : []
   }),
   ['linear-conveyor', sheetNamed('linear-conveyor'), sheet => worker(sheet)],
   ['turbo-blower', sheetNamed('turbo-blower'), sheet => worker(sheet)],
