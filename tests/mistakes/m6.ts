@@ -54,6 +54,15 @@ export const M6_MISTAKES: Mistakes = {
       early('The ring is left in its slot as the bush goes', 'ring-up-de', 'bush-out-de', /bent as the bush goes/, {
         lifts: ['bush@de'],
       }),
+      outAt(
+        {
+          what: 'The drift is set with the ring in its slot',
+          at: 'ring-up-de',
+          stopped: 'bush-out-de',
+          means: /bent as the bush/,
+        },
+        { 'ring-clear-de': 'in its slot, on the journal' },
+      ),
       hurried('The bushes are measured warm', 'even', /coming to one temperature/),
       slip('The bore is read in inches', 'measured', ['bore-de inspect', 3.547, 90.101], /under|in|span/),
       outAt(
@@ -68,8 +77,8 @@ export const M6_MISTAKES: Mistakes = {
         { what: 'A wiped bush goes back', at: 'look-bushes', stopped: 'bush-in-nde', means: /ring|oil|dry|film/i },
         ['lining', 'bush@nde', 'wiped 3 from 4:00 to 8:00'],
       ),
-      inHand('The bushes are exchanged', 'bush-in-nde', { 'bush@nde': 'bush@de' }, /seizes, or whips/),
-      inHand('The rings are exchanged', 'ring-in-nde', { 'ring@nde': 'ring@de' }, /stops, or splashes/),
+      inHand('The bushes are exchanged', 'bush-in-de', { 'bush@de': 'bush@nde' }, /seizes, or whips/),
+      inHand('The rings are exchanged', 'ring-in-de', { 'ring@de': 'ring@nde' }, /stops, or splashes/),
       stands(
         'The bush of the other end is laid in',
         'bush-in-nde',
