@@ -3,8 +3,9 @@ import { fileURLToPath } from 'node:url'
 import { v7 as uuid } from 'uuid'
 import workerpool from 'workerpool'
 import { sentenceOf } from '../core/refusal.ts'
+import type { ShelfSheet } from '../core/sheet/index.ts'
 import type { Database, Transaction } from '../server/db/client.ts'
-import { librarySheets, shelveLibrary } from '../server/db/library.ts'
+import { shelveLibrary } from '../server/db/library.ts'
 import { takeLabels } from '../server/db/labels.ts'
 import { addPast } from '../server/db/past.ts'
 import { addPerson } from '../server/db/people.ts'
@@ -70,11 +71,15 @@ async function addMachines(tx: Transaction): Promise<void> {
   await tx.insert(equipmentState).values(FLEET.map(one => ({ equipmentTag: one.tag })))
 }
 
-async function addOverhauls(tx: Transaction, past: readonly Promise<Done>[], onProgress: OnProgress): Promise<void> {
-  const sheets = new Map(librarySheets().map(one => [one.id, one]))
+async function addOverhauls(
+  tx: Transaction,
+  sheets: readonly ShelfSheet[],
+  past: readonly Promise<Done>[],
+  onProgress: OnProgress,
+): Promise<void> {
   for (const [nth, { machine, one }] of overhaulsOf().entries()) {
     const { id, variants, shots, ...done } = await past[nth]!
-    const sheet = sheets.get(sheetOf(machine))!
+    const sheet = sheets.find(one => one.id === sheetOf(machine))!
     const opened = {
       id,
       equipmentTag: machine.tag,
@@ -115,9 +120,9 @@ export async function loadThornmere(db: Database, onProgress: OnProgress = () =>
     const named: Named = name => people.find(one => one.name === name)!
     await withPast(named, async past => {
       // Sheets are examined and shelved while the first overhauls are worked through.
-      await shelveLibrary(db)
+      const sheets = await shelveLibrary(db)
       await addMachines(tx)
-      await addOverhauls(tx, past, onProgress)
+      await addOverhauls(tx, sheets, past, onProgress)
     })
     await addServices(tx, named(FITTER))
   })

@@ -30,12 +30,19 @@ const librarySources = (): SheetSource[] =>
 /** The build sheets that ship with the application, read from their files. For commands only; the server reads its shelf. */
 export const librarySheets = (): ShelfSheet[] => librarySources().map(readSheet)
 
-/** Puts the sheets that ship with the application on the shelf, those that are not there yet. Throws where one is unsound. */
-export async function shelveLibrary(db: Database): Promise<void> {
+/**
+ * Puts the sheets that ship with the application on the shelf, those that are not there yet, and gives them all. Throws
+ * where one is unsound.
+ */
+export async function shelveLibrary(db: Database): Promise<ShelfSheet[]> {
   const there = await db.select({ id: buildSheet.id, version: buildSheet.version }).from(buildSheet)
+  const sheets: ShelfSheet[] = []
   for (const source of librarySources()) {
-    if (there.some(one => one.id === source.id && one.version === source.version)) continue
-    const { faults } = await shelve(db, source)
-    if (faults) throw new Error(`The build sheet ${source.id} that ships with Needler is unsound: ${faults.join('; ')}`)
+    const isThere = there.some(one => one.id === source.id && one.version === source.version)
+    const shelved = isThere ? { sheet: readSheet(source) } : await shelve(db, source)
+    if ('faults' in shelved)
+      throw new Error(`The build sheet ${source.id} that ships with Needler is unsound: ${shelved.faults!.join('; ')}`)
+    sheets.push(shelved.sheet)
   }
+  return sheets
 }

@@ -1,10 +1,11 @@
-import { expect, test, type Locator, type Page } from './test.ts'
+import { expect, test, type Page } from './test.ts'
 import {
   answer,
   choose,
   confirmStep,
   doStep,
   fillSum,
+  hand,
   measure,
   signAs,
   jobAt,
@@ -15,6 +16,7 @@ import {
   signIn,
   stepNow,
   takeInHand,
+  takeWrong,
 } from './hands.ts'
 import type { AnyEntry } from '../../core/job/index.ts'
 import { librarySheet } from '../sheets.ts'
@@ -22,19 +24,6 @@ import { machineBy } from './shelf.ts'
 
 const pad = (page: Page) => page.getByRole('region', { name: 'Gauge pad' })
 const before = (page: Page) => page.getByRole('list', { name: 'Before this step' })
-const hand = (page: Page, place: string) => pad(page).getByRole('radiogroup', { name: `In hand for ${place}` })
-
-/** Takes the one that is first named as another's, and leaves it so until it is put down again. */
-async function takeWrong(page: Page, place: string): Promise<Locator> {
-  const choices = hand(page, place).locator('.el-radio-button')
-  const named = pad(page).getByText(`This is the place of the ${place[0]!.toLowerCase()}${place.slice(1)}`)
-  for (let i = 0; i < (await choices.count()); i++) {
-    await choices.nth(i).click()
-    if (await named.isVisible()) return named
-  }
-  throw new Error(`Nothing else could be in the hand for ${place}.`)
-}
-
 test.describe('gear unit', () => {
   test.beforeEach(({ page }) => signIn(page))
 
@@ -399,7 +388,6 @@ test.describe('turbo-blower', () => {
     await expect(board).toContainText('B-973')
     await expect(board).toContainText('hot casing, rotor and shield in the bath')
     await expect(board).toContainText(/3 h 5\d min still/)
-    await later.goto(address)
     await jobAt(later, 'B-973', 'wash')
     await doStep(later)
     // Nothing is rinsed before its hours are over.

@@ -330,6 +330,20 @@ export async function confirmStep(page: Page) {
   await expect.poll(() => stepNow(page), SOON).not.toBe(step)
 }
 
+/** The bags and tags that may be in the hand for a place. */
+export const hand = (page: Page, place: string) => pad(page).getByRole('radiogroup', { name: `In hand for ${place}` })
+
+/** Takes the one that is first named as another's, and leaves it so until it is put down again. */
+export async function takeWrong(page: Page, place: string): Promise<Locator> {
+  const choices = hand(page, place).locator('.el-radio-button')
+  const named = pad(page).getByText(`This is the place of the ${place[0]!.toLowerCase()}${place.slice(1)}`)
+  for (let i = 0; i < (await choices.count()); i++) {
+    await choices.nth(i).click()
+    if (await named.isVisible()) return named
+  }
+  throw new Error(`Nothing else could be in the hand for ${place}.`)
+}
+
 /** Of what looks alike, takes each for its own place: the one that is not named as another's. */
 export async function takeInHand(page: Page) {
   await padStands(page)

@@ -1,5 +1,16 @@
 import { expect, test, type Page } from './test.ts'
-import { choose, confirmStep, doStep, handBack, jobAt, measure, signAs, signIn } from './hands.ts'
+import {
+  choose,
+  confirmStep,
+  doStep,
+  handBack,
+  jobAt,
+  measure,
+  readCautions,
+  signAs,
+  signIn,
+  takeWrong,
+} from './hands.ts'
 import { librarySheet } from '../sheets.ts'
 import { machineBy } from './shelf.ts'
 
@@ -73,7 +84,22 @@ test('nothing greasy comes to the brake, and a pawl holds only on its own side, 
   await doStep(page)
 
   await jobAt(page, 'L-972', 'pawls-on')
+  await readCautions(page)
+  await expect(pad(page)).toContainText('lifted and let go')
+  for (const place of ['upper pawl', 'lower pawl'])
+    await pad(page)
+      .getByRole('radiogroup', { name: new RegExp(place) })
+      .getByText('falls in by itself', { exact: true })
+      .click()
+  await pad(page).getByRole('button', { name: 'Keep what was found' }).click()
+  await takeWrong(page, 'Pawl, upper pawl')
+  await expect(pad(page)).toContainText('it looks the wrong way, and holds nothing')
+  const ring = pad(page).locator('.mate[aria-label="Snap ring of the lower pawl"]')
+  await ring.getByText('it sits beside its groove, and slides', { exact: true }).click()
+  await expect(ring).toContainText('The pawl walks off its pin, and the load falls')
+  // Both put right, the step goes on.
   await doStep(page)
+  await expect(page.locator('[data-step=discs-on]')).toBeVisible()
   await jobAt(page, 'L-972', 'register')
   await doStep(page)
   await handBack(page, 'Stored wet')

@@ -378,8 +378,8 @@ export const strange = (what: string, at: string, word: string, blocks = 'cover'
 })
 
 /** The start is tried with the locks on, and it turns: the wrong breaker is locked. */
-export const startsLocked = (place: string): Mistake =>
+export const startsLocked = (place = ''): Mistake =>
   outAt(
     { what: 'The start is tried, and it turns', at: 'try-start', stopped: 'try-start', means: /wrong breaker/ },
-    { [`try-start ${place}`]: 'it turns or hums' },
+    { [`try-start ${place}`.trim()]: 'it turns or hums' },
   )

@@ -12,6 +12,7 @@ import {
   slip,
   smeared,
   stands,
+  startsLocked,
   type Mistakes,
 } from './bench.ts'
 
@@ -25,10 +26,7 @@ export const M1_MISTAKES: Mistakes = {
   figures: M1,
   mistakes: [
     ...on(ON_SHAFT, [
-      outAt(
-        { what: 'The start is tried, and it turns', at: 'try-start', stopped: 'try-start', means: /wrong breaker/ },
-        { 'try-start': 'it turns or hums' },
-      ),
+      startsLocked(),
       outAt(
         {
           what: 'The drum is held by its brake alone',

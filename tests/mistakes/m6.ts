@@ -10,6 +10,7 @@ import {
   slip,
   smeared,
   stands,
+  startsLocked,
   strange,
   type Mistakes,
 } from './bench.ts'
@@ -23,10 +24,7 @@ export const M6_MISTAKES: Mistakes = {
   figures: () => M6,
   mistakes: [
     ...on(PLAIN, [
-      outAt(
-        { what: 'The start is tried, and it turns', at: 'try-start', stopped: 'try-start', means: /wrong breaker/ },
-        { 'try-start': 'it turns or hums' },
-      ),
+      startsLocked(),
       outAt(
         {
           what: 'The wheel is held by its damper',

@@ -39,6 +39,11 @@ describe('what is worked out of a state', () => {
     expect(both({ ...scene({ flags: [flag] }), results: new Map([['a', {} as never]]) })).toEqual([1, 1])
     expect(asked).toEqual({ flags: 2, late: 2 })
   })
+  it('also where it is the plan that a choice has led the job to', () => {
+    const led = remembering([({ state }: Scene) => state.plan?.variants ?? null])
+    const other = { ...plan, variants: { seal: 'other' } }
+    expect([led(scene({ plan: undefined })), led(scene({ plan: other }))]).toEqual([[null], [{ seal: 'other' }]])
+  })
   it('and what an act adds in place counts as another', () => {
     const counted = remembering([({ state }: Scene) => state.parts.size])
     const open = scene()

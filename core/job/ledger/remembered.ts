@@ -1,5 +1,5 @@
 import type { Plan } from '../../sheet/index.ts'
-import type { JobState } from './state.ts'
+import { copied, type JobState } from './state.ts'
 
 /** What something is worked out of: a job by its plan, and whatever else it rests on. */
 interface Scene {
@@ -42,10 +42,7 @@ function isAlike(kept: unknown, now: unknown): boolean {
   )
 }
 
-/** A map or list that an act may still add to in place is kept as it is now. */
-const copied = (now: unknown) => (now instanceof Map ? new Map(now) : Array.isArray(now) ? [...now] : now)
-
-function look({ seen }: Memory<unknown>, { state, ...more }: Scene): void {
+function look({ seen }: Memory<unknown>, { plan: _, state, ...more }: Scene): void {
   for (const [part, now] of Object.entries({ ...state, ...more })) {
     const before = seen.get(part)
     if (before && isAlike(before.kept, now)) continue

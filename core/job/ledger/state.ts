@@ -48,7 +48,8 @@ export type JobState = { readonly [K in keyof Draft]: Kept<Draft[K]> }
 
 export const baseState = (): Base => ({ count: 0, heard: new Map(), flags: [] })
 
-const copied = (kept: unknown) => (kept instanceof Map ? new Map(kept) : Array.isArray(kept) ? [...kept] : kept)
+/** A map or list that is added to in place, as it is now; anything else is only ever replaced. */
+export const copied = (kept: unknown) => (kept instanceof Map ? new Map(kept) : Array.isArray(kept) ? [...kept] : kept)
 
 /** A state to take acts into, without touching the one it comes from: its maps and lists are its own. */
 export const branchState = (state: JobState): Draft =>
