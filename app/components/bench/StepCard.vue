@@ -96,10 +96,10 @@ const VERBS: [(one: Step) => unknown, string][] = [
   [() => true, 'Done'],
 ]
 const FASTENS = ['fastener', 'screw', 'nut', 'snap ring']
-/** What shuts something says what goes on or in with it: neither a gasket nor, where there is more, a screw. */
+/** What shuts something says what goes on or in with it: neither a gasket nor, where there is more, a screw; of screws the first. */
 const closing = ({ closes, fits = [] }: Step) => {
   const parts = (closes ? fits : []).map(ref => job.plan.parts.get(ref)!.part).filter(one => one.renewal !== 'always')
-  const one = parts.findLast(({ kind }) => !FASTENS.includes(kind)) ?? parts.at(-1)
+  const one = parts.findLast(({ kind }) => !FASTENS.includes(kind)) ?? parts[0]
   return one && `${one.name} ${[...FASTENS, 'shaft', 'rod'].includes(one.kind) ? 'in' : 'on'}`
 }
 const verb = computed(() => closing(step.value!) ?? VERBS.find(([is]) => is(step.value!))![1])
