@@ -6,6 +6,7 @@ import { M5_MISTAKES } from './m5.ts'
 import { M6_MISTAKES } from './m6.ts'
 import { M9_MISTAKES } from './m9.ts'
 import { M10_MISTAKES } from './m10.ts'
+import { M11_MISTAKES } from './m11.ts'
 import { M12_MISTAKES } from './m12.ts'
 import { M14_MISTAKES } from './m14.ts'
 import { M17_MISTAKES } from './m17.ts'
@@ -22,6 +23,7 @@ export const ALL_MISTAKES: Mistakes[] = [
   M8_MISTAKES,
   M9_MISTAKES,
   M10_MISTAKES,
+  M11_MISTAKES,
   M12_MISTAKES,
   M14_MISTAKES,
   M17_MISTAKES,

@@ -6,6 +6,7 @@ import { M3 } from './m3.ts'
 import { M5 } from './m5.ts'
 import { M6 } from './m6.ts'
 import { M10 } from './m10.ts'
+import { M11 } from './m11.ts'
 import { M12 } from './m12.ts'
 import { M14 } from './m14.ts'
 import { M17 } from './m17.ts'
@@ -29,6 +30,7 @@ export const WALKS: Walk[] = [
   { sheet: 'm8-scraped-surface-exchanger', machine: 'Syrup crystalliser', figures: M8 },
   { sheet: 'm9-dc-motor', machine: 'Juice-press motor', figures: () => M9 },
   { sheet: 'm10-gear-unit', machine: 'Lime-kiln gear unit', figures: () => M10 },
+  { sheet: 'm11-vacuum-gear-pump', machine: 'Filter vacuum pump', figures: M11 },
   { sheet: 'm12-turbo-blower', machine: 'Carbonation gas blower', figures: M12 },
   { sheet: 'm14-axially-split-pump', machine: 'Raw-juice pump', figures: () => M14 },
   { sheet: 'm17-decanter', machine: 'Lime-mud separator', figures: M17 },

@@ -1,0 +1,31 @@
+import type { DemoMachine } from '../thornmere.ts'
+import { BLOWERS } from './blowers.ts'
+import { COMPRESSORS } from './compressors.ts'
+import { COUPLINGS } from './couplings.ts'
+import { MOTORS } from './dc-motors.ts'
+import { DECANTERS } from './decanters.ts'
+import { EXCHANGERS } from './exchangers.ts'
+import { GEAR_UNITS } from './gear-units.ts'
+import { HOISTS } from './hoists.ts'
+import { REDUCERS } from './reducers.ts'
+import { SEALS } from './seals.ts'
+import { SLEEVE_MOTORS } from './sleeve-motors.ts'
+import { SPLIT_PUMPS } from './split-pumps.ts'
+import { VACUUM_PUMPS } from './vacuum-pumps.ts'
+
+/** Every machine of the works that has a sheet. */
+export const FLEET: DemoMachine[] = [
+  ...GEAR_UNITS,
+  ...EXCHANGERS,
+  ...REDUCERS,
+  ...SEALS,
+  ...BLOWERS,
+  ...MOTORS,
+  ...COMPRESSORS,
+  ...DECANTERS,
+  ...COUPLINGS,
+  ...HOISTS,
+  ...SLEEVE_MOTORS,
+  ...VACUUM_PUMPS,
+  ...SPLIT_PUMPS,
+]

@@ -1,0 +1,51 @@
+import type { Variants } from '../../core/sheet/index.ts'
+import type { Read } from '../sheets.ts'
+
+/** A gear pump for vacuum in good order, opened after its hours, read by somebody who has not seen its sheet. */
+export const M11 = ({ size }: Variants): Read => {
+  const shaft = size === 's16' ? 15.979 : 11.979
+  return {
+    'vacuum asFound': 0.0036,
+    'vacuum asLeft': 0.0028,
+    'rise At the start, absolute': 0.0036,
+    'rise Gas at the start': 41,
+    'rise At the end, absolute': 0.0039,
+    'rise Gas at the end': 40.2,
+    'try-start': 'nothing moves',
+    'broken': 'no vacuum, drain runs dry',
+    'float asFound': 0.09,
+    'float build': 0.07,
+    'set-found': size === 's16' ? 2.41 : 1.82,
+    'burr': 'it slides, all of it',
+    'screws-back': 'right out, in the hand',
+    'prints': 'two, clean and round',
+    'runout': 0.012,
+    'spring': size === 's16' ? 18.1 : 14.3,
+    'journal-*': shaft,
+    'bore-*': shaft + 0.027,
+    'plates-*': 4.996,
+    'grooves-deep': 0.47,
+    'lengths': 18,
+    'long-length': 26,
+    'width': 24.986,
+    'pin-*': 1.6,
+    'long-out': 8.1,
+    'rings-seated': 'both in their grooves, they turn',
+    'tip': 0.05,
+    'backlash': 0.12,
+    'end-*': 0.062,
+    'low-side': size === 's16' ? 74 : 62,
+    'turned-open': 'free all round',
+    'turned-pulled': 'free all round',
+    'joints-shut': 'nowhere',
+    'burr-again': 'it slides, all of it',
+    'pack': size === 's16' ? 1.8 : 1.2,
+    'set': size === 's16' ? 2.38 : 1.83,
+    'bite': 'bright shaft, clear of the prints',
+    'turned-gland': 'an even light drag',
+    'tape': 'two turns, with the thread',
+    'align': 0.05,
+    'half-hour *front housing*': 43,
+    'half-hour *current*': 3.3,
+  }
+}
