@@ -69,6 +69,26 @@ describe('writing out', () => {
       ],
     })
   })
+  it('steps in turn, all for the one before any for the other, and known by their name', () => {
+    const { steps } = expandSheet({
+      lists,
+      steps: [
+        { each: 'brg', inTurn: ['nde', 'de'], id: 'open-{brg}', needs: ['drain'] },
+        { each: 'brg', inTurn: ['nde', 'de'], id: 'out-{brg}', needs: ['open-{brg}'] },
+        { each: 'brg', inTurn: ['de', 'nde'], id: 'in-{brg}' },
+        { id: 'shut', needs: ['out-{*}', 'in-{*}'] },
+      ],
+    }) as { steps: unknown }
+    expect(steps).toEqual([
+      { id: 'open-nde', needs: ['drain'] },
+      { id: 'out-nde', needs: ['open-nde'] },
+      { id: 'open-de', needs: ['drain', 'out-nde'] },
+      { id: 'out-de', needs: ['open-de'] },
+      { id: 'in-de' },
+      { id: 'in-nde', needs: ['in-de'] },
+      { id: 'shut', needs: ['out-nde', 'out-de', 'in-de', 'in-nde'] },
+    ])
+  })
   it('places by their number', () => {
     const { parts } = expandSheet({
       parts: [{ id: 'blade', places: { count: 3, name: 'blade {n}', numbered: 'from the drive end' } }],

@@ -122,10 +122,38 @@ function allNamed(value: Json, families: ReadonlyMap<string, string[]>, named: {
   return value
 }
 
+/** Items as they are written out together: those one after another that are done in turn, any other alone. */
+const runsOf = (items: Json[]): Json[][] => {
+  const turnOf = (one: Json) => (isItem(one) && one.inTurn ? JSON.stringify([one.each, one.inTurn]) : undefined)
+  const runs: Json[][] = []
+  for (const one of items) {
+    const last = runs.at(-1)
+    if (last && turnOf(one) && turnOf(last[0]) === turnOf(one)) last.push(one)
+    else runs.push([one])
+  }
+  return runs
+}
+
+/**
+ * Steps that are done in turn, all of them for the first of a list, then all for the next, in the order that is given: the
+ * first step of each waits for the last step of the one before.
+ */
+function inTurn(run: Item[], lists: Lists): Item[][] {
+  const { each, inTurn: order } = run[0]! as { each: string; inTurn: string[] }
+  const turns = order.map(id => {
+    const chosen = { [each]: lists[each]!.find(one => one.id === id)! }
+    return run.map(({ each: _, inTurn: __, ...rest }) => written(rest, chosen) as Item)
+  })
+  return turns.map(([first, ...others], i) => [
+    i ? { ...first!, needs: [...((first!.needs ?? []) as Json[]), turns[i - 1]!.at(-1)!.id!] } : first!,
+    ...others,
+  ])
+}
+
 /**
  * Writes a sheet out. `each: brg` (or a list of lists) writes an item out for every one of the sheet's `lists.brg`, with
- * `{brg}`, `{brg.name}` filled in; `{ by: brg, of: … }` settles a value by it; `lay-{*}` in a list of references means all
- * that was written out under that id, `part@{*}` every place of a part; `places: { count, name }` makes numbered places.
+ * `{brg}`, `{brg.name}` filled in; `{ by: brg, of: … }` settles a value by it; `inTurn: [de, nde]` on steps one after another has all of them done for the one, then all for the
+ * other; `lay-{*}` in a list of references means all that was written out under that id, `part@{*}` every place of a part; `places: { count, name }` makes numbered places.
  */
 export function expandSheet<S extends object>(source: S): S {
   const { lists, ...sheet } = source as unknown as Item & { lists?: Item }
@@ -135,16 +163,31 @@ export function expandSheet<S extends object>(source: S): S {
   const out = Object.fromEntries(
     Object.entries(sheet).map(([key, value]) => {
       if (!Array.isArray(value)) return [key, value]
-      const items = value.flatMap((one): Json[] => {
-        if (!isItem(one) || one.each === undefined) return [one]
-        const { each, ...rest } = one
-        const over = [each].flat() as string[]
-        const all = everyOf(over, known).map(chosen => written(rest, chosen) as Item)
-        if (typeof rest.id === 'string')
+      const name = (id: Json, over: string[], all: Item[]) => {
+        if (typeof id === 'string')
           families.set(
-            familyName(rest.id, over),
+            familyName(id, over),
             all.map(item => String(item.id)),
           )
+      }
+      const items = runsOf(value).flatMap((run): Json[] => {
+        const [one] = run
+        if (!isItem(one) || one.each === undefined) return run
+        const over = [one.each].flat() as string[]
+        if (one.inTurn) {
+          const turns = inTurn(run as Item[], known)
+          run.forEach((each, i) =>
+            name(
+              (each as Item).id,
+              over,
+              turns.map(turn => turn[i]!),
+            ),
+          )
+          return turns.flat()
+        }
+        const { each: _, ...rest } = one
+        const all = everyOf(over, known).map(chosen => written(rest, chosen) as Item)
+        name(rest.id, over, all)
         return all
       })
       return [key, items]

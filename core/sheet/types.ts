@@ -242,7 +242,8 @@ export interface SheetSource extends Pick<
   complaints?: Each<Complaint>[]
   causes?: Each<FailureCause>[]
   joints: Each<Joint>[]
-  steps: Each<Step>[]
+  /** With `inTurn`, those one after another are all done for one of the list, then all for the next, in this order. */
+  steps: (Each<Step> & { inTurn?: string[] })[]
   loops?: Each<Loop>[]
   sets?: Each<PartSet>[]
   kits: Each<Kit>[]

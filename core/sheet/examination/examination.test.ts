@@ -98,6 +98,19 @@ describe('a sheet as it is written', () => {
       'step drain is written for each of constructor, which is no list',
     ],
     [
+      'steps in turn that name one of their list twice',
+      () => {
+        pump.lists = { end: [{ id: 'de' }, { id: 'nde' }] }
+        Object.assign(itemOf('steps', 'drain'), { each: 'end', inTurn: ['de', 'de'] })
+      },
+      'step drain is done in turn: name each of de, nde once, in their order',
+    ],
+    [
+      'steps in turn of no list',
+      () => (itemOf('steps', 'drain').inTurn = ['de']),
+      'step drain is done in turn, and is not written for each of one list',
+    ],
+    [
       'too many places',
       () => (itemOf('parts', 'guard').places = { count: 1e9, name: 'place {n}' }),
       'part guard has 1000000000 places: 1 to 200 can be counted',

@@ -60,6 +60,16 @@ function timesOf(each: unknown, lists: SheetFrame['lists']): number | { unknown:
   return times
 }
 
+/** What keeps a step from being done in turn: the order names every one of its list once. */
+function turnFaults({ id, each, inTurn }: SheetFrame['steps'][number], lists: SheetFrame['lists']): string[] {
+  if (inTurn === undefined) return []
+  if (typeof each !== 'string') return [`step ${id} is done in turn, and is not written for each of one list`]
+  const of = lists![each]!.map(one => one.id)
+  return Array.isArray(inTurn) && inTurn.length === of.length && of.every(one => inTurn.includes(one))
+    ? []
+    : [`step ${id} is done in turn: name each of ${of.join(', ')} once, in their order`]
+}
+
 /** What keeps places that are said for each of a list, or counted, from being written out. */
 function placesFaults(where: string, places: unknown, lists: SheetFrame['lists']): string[] {
   const { each, count, name } = (typeof places === 'object' ? (places ?? {}) : {}) as Record<string, unknown>
@@ -112,6 +122,8 @@ export function frameFaults(source: unknown): string[] {
     ),
   ]
   if (found.length) return found
+  const turned = sheet.steps.flatMap(step => turnFaults(step, sheet.lists))
+  if (turned.length) return turned
   const timesIn = ({ each, count = 1 }: Record<string, unknown>) =>
     each === undefined ? Number(count) : Number(timesOf(each, sheet.lists))
   const placesOf = (item: SheetFrame['parts'][number]) =>

@@ -114,9 +114,10 @@ export function asWritten({ definitions }: Schemas): Schemas & Schema {
   }
 
   for (const [name, one] of Object.entries(definitions)) {
+    const turns: Record<string, Schema> = name === 'Step' ? { inTurn: { type: 'array', items: TEXT } } : {}
     if (FIXED.has(name)) out[name] = one
     else if (!ITEMS.has(name)) written(one, name)
-    else out[name] = { ...within(one, name), properties: { each: EACH, ...within(one, name).properties } }
+    else out[name] = { ...within(one, name), properties: { each: EACH, ...turns, ...within(one, name).properties } }
   }
   const sheet = definitions.Sheet!
   return {
