@@ -45,6 +45,8 @@ export const SERVICES: Record<string, DemoService[]> = {
     { service: 'look', on: '2026-10-12', hours: 28000, note: 'Line broken: the hub has crept' },
   ],
   'V-351': [{ service: 'rise', on: '2026-10-26', hours: 23300, note: 'Rises 0.3 kPa in ten minutes' }],
+  'P-621': [{ service: 'tell', on: '2026-11-09', hours: 23900, note: 'Dry' }],
+  'P-622': [{ service: 'tell', on: '2026-11-09', hours: 22300, note: 'A little frost' }],
   'L-21': [{ service: 'chain', on: '2026-10-05', hours: 402 }],
   'L-22': [{ service: 'chain', on: '2026-08-10', hours: 560 }],
   'E-431': oil(['2022-09-05', 29800], ['2024-02-12', 39400], ['2026-06-08', 50900]),

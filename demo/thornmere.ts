@@ -12,6 +12,8 @@ export const PEOPLE: { name: string; role: Role; pin: string; competences?: Comp
     competences: [
       { by: 'certified', of: 'refrigerant', until: '2028-03-31' },
       { by: 'competent', of: 'confined spaces', until: '2027-05-31' },
+      { by: 'certified', of: 'fuel gas', until: '2028-01-31' },
+      { by: 'competent', of: 'relief valves', until: '2027-12-31' },
     ],
   },
   {
@@ -36,6 +38,7 @@ export const AREAS = [
   { id: 'juice', name: 'Juice and lime' },
   { id: 'evaporation', name: 'Evaporation' },
   { id: 'sugar', name: 'Sugar end' },
+  { id: 'drier', name: 'Pulp drier' },
 ]
 
 /** One overhaul in a machine's past, or the one in hand (`until` a step). */

@@ -134,20 +134,13 @@ const runsOf = (items: Json[]): Json[][] => {
   return runs
 }
 
-/**
- * Steps that are done in turn, all of them for the first of a list, then all for the next, in the order that is given: the
- * first step of each waits for the last step of the one before.
- */
+/** Steps that are done in turn: all of them for the first of a list, then all for the next, in the order that is given. */
 function inTurn(run: Item[], lists: Lists): Item[][] {
   const { each, inTurn: order } = run[0]! as { each: string; inTurn: string[] }
-  const turns = order.map(id => {
+  return order.map(id => {
     const chosen = { [each]: lists[each]!.find(one => one.id === id)! }
     return run.map(({ each: _, inTurn: __, ...rest }) => written(rest, chosen) as Item)
   })
-  return turns.map(([first, ...others], i) => [
-    i ? { ...first!, needs: [...((first!.needs ?? []) as Json[]), turns[i - 1]!.at(-1)!.id!] } : first!,
-    ...others,
-  ])
 }
 
 /**

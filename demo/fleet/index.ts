@@ -11,6 +11,7 @@ import { REDUCERS } from './reducers.ts'
 import { SEALS } from './seals.ts'
 import { SLEEVE_MOTORS } from './sleeve-motors.ts'
 import { SPLIT_PUMPS } from './split-pumps.ts'
+import { GAS_PUMPS } from './gas-pumps.ts'
 import { VACUUM_PUMPS } from './vacuum-pumps.ts'
 
 /** Every machine of the works that has a sheet. */
@@ -27,5 +28,6 @@ export const FLEET: DemoMachine[] = [
   ...HOISTS,
   ...SLEEVE_MOTORS,
   ...VACUUM_PUMPS,
+  ...GAS_PUMPS,
   ...SPLIT_PUMPS,
 ]

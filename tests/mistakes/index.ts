@@ -10,6 +10,7 @@ import { M11_MISTAKES } from './m11.ts'
 import { M12_MISTAKES } from './m12.ts'
 import { M14_MISTAKES } from './m14.ts'
 import { M17_MISTAKES } from './m17.ts'
+import { M19_MISTAKES } from './m19.ts'
 import { M20_MISTAKES } from './m20.ts'
 import { M8_MISTAKES } from './m8.ts'
 
@@ -27,5 +28,6 @@ export const ALL_MISTAKES: Mistakes[] = [
   M12_MISTAKES,
   M14_MISTAKES,
   M17_MISTAKES,
+  M19_MISTAKES,
   M20_MISTAKES,
 ]

@@ -10,6 +10,7 @@ import { M11 } from './m11.ts'
 import { M12 } from './m12.ts'
 import { M14 } from './m14.ts'
 import { M17 } from './m17.ts'
+import { M19 } from './m19.ts'
 import { M20 } from './m20.ts'
 import { M8 } from './m8.ts'
 import { M9 } from './m9.ts'
@@ -34,5 +35,6 @@ export const WALKS: Walk[] = [
   { sheet: 'm12-turbo-blower', machine: 'Carbonation gas blower', figures: M12 },
   { sheet: 'm14-axially-split-pump', machine: 'Raw-juice pump', figures: () => M14 },
   { sheet: 'm17-decanter', machine: 'Lime-mud separator', figures: M17 },
+  { sheet: 'm19-rotary-vane-pump', machine: 'Drier gas pump', figures: () => M19 },
   { sheet: 'm20-dual-seal', machine: 'Lime-milk seal', figures: () => M20 },
 ]

@@ -1,25 +1,30 @@
-import { accept } from '../../result.ts'
+import { accept, refuse } from '../../result.ts'
 import { slotSetting } from '../../rollers/index.ts'
 import { defineSum, line, say } from '../define.ts'
-import { fallback, number, whole } from '../fields.ts'
+import { fallback, number, optional, whole } from '../fields.ts'
 import { hold, makerMax, makerMin } from '../limits.ts'
 
 export const locknutSlotsSum = defineSum({
   name: 'locknut-slots',
   craft: 'rollers',
   title: 'Locknut by its slots',
-  about: 'How many slots ease the nut to the wanted end clearance, and what the slot on either side really leaves.',
+  about:
+    'How many slots bring the nut to the wanted clearance, or a rotor to the middle between its walls, and what the slot on either side really leaves.',
   source: 'pitch and the least common multiple of slots and tabs',
   fields: {
     pitchMm: number('Pitch', 'mm', [0.25, 10]),
     slots: whole('Slots of the nut', [1, 60]),
     tabs: fallback(whole('Tabs of the washer', [1, 60]), 1),
-    wantedMm: number('End clearance wanted', 'mm', [0, 100]),
+    wantedMm: optional(number('End clearance wanted', 'mm', [0, 100])),
+    betweenMm: optional(number('Or in the middle between walls, which leave', 'mm', [0, 100])),
     minMm: makerMin('mm', [0, 100]),
     maxMm: makerMax('mm', [0, 100]),
   },
   example: { pitchMm: 1.5, slots: 4, tabs: 17, wantedMm: 0.12, minMm: 0.1, maxMm: 0.15 },
-  work: ({ pitchMm, slots, tabs, wantedMm, minMm, maxMm }) => {
+  work: ({ pitchMm, slots, tabs, wantedMm: clearanceMm, betweenMm, minMm, maxMm }) => {
+    if ((clearanceMm === undefined) === (betweenMm === undefined))
+      return refuse('Give the end clearance that is wanted, or what the walls leave between them, not both.')
+    const wantedMm = clearanceMm ?? betweenMm! / 2
     const setting = slotSetting(pitchMm, slots, tabs, wantedMm)
     if (!setting.ok) return setting
     const { stopsPerTurn, travelPerStopMm, exact, fewer, more } = setting.value
