@@ -137,7 +137,7 @@ export const SOUND: Record<string, Figures> = {
     'vane-long': 59.91,
     'free-*': 24.1,
     'room-*': 22.2,
-    'counted': 3,
+    'counted Stops that were given': 3,
     'drawn': 0.086,
     'capacity asLeft': 0.98,
     'shake asLeft': 2.4,

@@ -25,6 +25,7 @@ export {
   readDraft,
   readFigure,
   readingIn,
+  goneBy,
   readingsOfRow,
   readMinute,
   readTable,

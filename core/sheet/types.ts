@@ -761,6 +761,8 @@ export interface Step {
   starts?: Start
   /** Checks that this step puts right: being out of one of them never stops it. */
   mends?: string[]
+  /** Figures worked out before it that whoever does it goes by, as a sum takes them: `setting@build.stops`. */
+  shows?: string[]
   /** What comes of it when a step that needs this one is gone to before it. */
   ifEarly?: string
   skip?: MayGiveUp

@@ -51,6 +51,9 @@ describe('how figures stand', () => {
     ['drive-up', 'turnedDeg', { turnedDeg: 90 }, 'Out', /creep/],
     ['drive-up', 'turnedDeg', { turnedDeg: 150 }, 'Out', /spent/],
     ['locknut-slots', 'leavesMm', { tabs: 1, maxMm: 0.3 }, 'Out', /no room/],
+    ['locknut-slots', 'offMm', { wantedMm: undefined, betweenMm: 0.17, tabs: 13, stopsGiven: 3 }, 'Holds', null],
+    ['locknut-slots', 'offMm', { wantedMm: undefined, betweenMm: 0.17, tabs: 13, stopsGiven: 4 }, 'Out', /too many/],
+    ['locknut-slots', 'offMm', { wantedMm: undefined, betweenMm: 0.17, tabs: 13, stopsGiven: 2 }, 'Out', /too few/],
     // Sleeve bearings
     ['plastic-strip', 'clearanceMm', { scale: undefined, widthMm: 0.3 }, 'Open', null],
     ['plastic-strip', 'clearanceMm', { widthMm: 0.85 }, 'Out', /film breaks/],

@@ -479,6 +479,10 @@ test.describe('reciprocating compressor', () => {
     await expect(page.locator('[data-step=round-on]')).toBeVisible()
 
     await compressorAt(page, 'K-973', 'heads-on')
+    // What lay there for the trial stands on the card.
+    await expect(page.locator('[data-test=goes-by]').first()).toContainText(
+      /Gasket that lay there for it, left head\s+0\.\d+ mm/,
+    )
     await measure(page, { 'Gasket that goes in, left head': ['0.7'] })
     await expect(pad(page)).toContainText('It is another than the one of the trial')
     // The other one comes out again, and what goes in for it is measured.

@@ -57,7 +57,7 @@ export const M11_MISTAKES: Mistakes = {
         { pack: 1.8 },
       ),
       outAt(
-        { what: 'The screws bite the old prints', at: 'head-on', stopped: 'screws-in', means: /old place/ },
+        { what: 'The screws bite the old prints', at: 'screws-in', stopped: 'screws-in', means: /old place/ },
         { bite: 'the old prints' },
       ),
       leftIn(
@@ -129,11 +129,16 @@ export const M11_MISTAKES: Mistakes = {
         lifts: ['drive-shaft'],
       }),
       outAt(
-        { what: 'A soft pin stands proud', at: 'pins-rear', stopped: 'bearings-rear-in', means: /lifts the bearing/ },
+        {
+          what: 'A soft pin stands proud',
+          at: 'bearings-rear-in',
+          stopped: 'bearings-rear-in',
+          means: /lifts the bearing/,
+        },
         { 'pin-rear drive bore': 3.4 },
       ),
       outAt(
-        { what: 'A soft pin is sunk', at: 'pins-front', stopped: 'bearings-front-in', means: /bearing spin/ },
+        { what: 'A soft pin is sunk', at: 'bearings-front-in', stopped: 'bearings-front-in', means: /bearing spin/ },
         { 'pin-front idler bore': 0.3 },
       ),
       inHand(
@@ -145,7 +150,7 @@ export const M11_MISTAKES: Mistakes = {
       outAt(
         {
           what: 'A short bearing stands at the drive',
-          at: 'bearings-front-in',
+          at: 'dowels-in',
           stopped: 'dowels-in',
           means: /hangs on nothing/,
         },
@@ -203,18 +208,18 @@ export const M11_MISTAKES: Mistakes = {
         /no way out/,
       ),
       outAt(
-        { what: 'A gear is pinched', at: 'plates-front-in', stopped: 'front-on', means: /pinched/ },
+        { what: 'A gear is pinched', at: 'front-on', stopped: 'front-on', means: /pinched/ },
         { 'end-drive top': 0.01 },
       ),
       outAt(
-        { what: 'The front goes on upside down', at: 'front-on', stopped: 'front-on', means: /upside down/ },
+        { what: 'The front goes on upside down', at: 'bolts-in', stopped: 'bolts-in', means: /upside down/ },
         { 'low-side': 48 },
       ),
       outAt(
         {
           what: 'It grinds, and is drawn up all the same',
-          at: 'front-on',
-          stopped: 'front-on',
+          at: 'bolts-in',
+          stopped: 'bolts-in',
           means: /off it comes/,
         },
         { 'turned-open': 'it grinds, or stops at one place' },
@@ -239,7 +244,7 @@ export const M11_MISTAKES: Mistakes = {
     ]),
     ...on(GEAR, [
       outAt(
-        { what: 'A retaining ring is not home', at: 'gear-on', stopped: 'gears-in', means: /jumps out/ },
+        { what: 'A retaining ring is not home', at: 'gears-in', stopped: 'gears-in', means: /jumps out/ },
         { 'rings-seated': 'one of them stands in its groove at one side alone' },
       ),
       smeared('Oil in the bore of the gear', 'gear-on', 'bore of the drive gear', 'oil', /creeps/),

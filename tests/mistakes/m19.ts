@@ -170,11 +170,11 @@ export const M19_MISTAKES: Mistakes = {
         { follows: 'it stood, the nut turned by itself' },
       ),
       outAt(
-        { what: 'One stop more', at: 'stops', stopped: 'turned', means: /when cold liquid comes/ },
-        { counted: 4, drawn: 0.115 },
+        { what: 'One stop more', at: 'stops', stopped: 'turned', means: /when cold liquid comes|too many/ },
+        { 'counted Stops that were given': 4, 'drawn': 0.115 },
       ),
       outAt(
-        { what: 'One stop short, and the dial tells', at: 'stops', stopped: 'turned', means: /wall of the head/ },
+        { what: 'A stop is miscounted, and the dial tells', at: 'stops', stopped: 'turned', means: /miscounted/ },
         { drawn: 0.058 },
       ),
       stands('A tab stays flat', 'tabs-bent', 'tab-bent-out', 'all flat', 'covers-on', /nut walks/),

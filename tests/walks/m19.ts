@@ -37,7 +37,7 @@ export const M19: Read = {
   'eased': 'freely',
   'at-wall': 'just, with a drag',
   'follows': 'it began to follow the nut',
-  'counted': 3,
+  'counted Stops that were given': 3,
   'drawn': 0.086,
   'turned-free': 'free, both ways',
   'lifts': 0.55,

@@ -13,6 +13,7 @@ import {
   lostWords,
   neverConceded,
   roundOf,
+  goneBy,
   signerWords,
   stepsLeft,
   unmetNeeds,
@@ -30,6 +31,7 @@ const job = useJob()
 const bench = useBench()
 const session = useSessionStore()
 const may = useMay()
+const { system } = useDisplay()
 const why = ref<string | null>(null)
 const leaving = ref(false)
 const reason = ref('')
@@ -67,6 +69,13 @@ const mayPass = (key: string) => {
   return debt !== undefined && session.mayWrite && !neverConceded(job.plan, debt.id)
 }
 const before = computed(() => bench.hindered.filter(one => one.settle.to !== 'caution'))
+/** What was worked out before and is gone by here. */
+const shown = computed(() =>
+  (step.value ? goneBy(job.view.results, step.value) : []).map(one => ({
+    what: one.what,
+    ...showFigureOf(one, system.value),
+  })),
+)
 /** What was reported and is looked into here. */
 const reported = computed(() => (step.value ? signsAt(job.plan, job.state, step.value.id) : []))
 /** What making it safe takes with it. */
@@ -218,6 +227,10 @@ defineExpose({ confirm })
         </div>
         <h2 data-test="step" :data-step="step.id">{{ step.title }}</h2>
         <p v-if="step.text">{{ step.text }}</p>
+        <p v-for="one in shown" :key="one.what" class="goes-by" data-test="goes-by">
+          {{ one.what }}
+          <b class="figures">{{ one.figure }} {{ one.unit }}</b>
+        </p>
         <p v-if="step.doer && !done" class="doer" data-test="doer">
           Done by {{ signerWords(step.doer)
           }}{{ step.doer.supervised ? ', or under their eyes: they confirm it' : ', all of it' }}.
@@ -449,6 +462,10 @@ h2 {
 .leave {
   display: grid;
   gap: 6px;
+}
+.goes-by .figures {
+  font-size: 1.5rem;
+  white-space: nowrap;
 }
 .was {
   display: flex;

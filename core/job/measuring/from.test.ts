@@ -5,7 +5,7 @@ import type { Technician } from '../../../demo/technician.ts'
 import { examineSheet } from '../../sheet/examination/index.ts'
 import { fromOf, lastWanted, type Check, type CheckMoment, type Sheet } from '../../sheet/index.ts'
 import { SUMS_BY_NAME } from '../../sums/index.ts'
-import { projectJob, proposalsOf, recordOf, showValue, viewJob } from '../index.ts'
+import { goneBy, projectJob, proposalsOf, recordOf, showValue, viewJob } from '../index.ts'
 
 const result = (one: Technician, key: string) => viewJob(one.plan, one.folded.state).results.get(key)!
 const owed = (one: Technician) => viewJob(one.plan, one.folded.state).owed.map(debt => debt.what)
@@ -191,5 +191,22 @@ describe('a sum that may run long', () => {
     const { worked } = result(one, 'stretched inspect')
     const pack = worked.answer?.ok ? worked.answer.value.figures.find(each => each.key === 'pack')?.value : null
     expect(pack).toBe('1 × 1 + 1 × 0.25')
+  })
+})
+
+describe('what a step is gone by', () => {
+  const by = (one: Technician, shows: string[]) =>
+    goneBy(viewJob(one.plan, one.folded.state).results, { shows }).map(({ what, value }) => [what, value])
+
+  it('is a figure of a sum, by its name, or what was read, by what it was read for', () => {
+    const one = hoist([{ check: 'throat', figure: 'value', value: 34 }], { throat: 34.4 })
+    expect(by(one, ['opened@inspect.apartMm', 'throat@inspect.value'])).toEqual([
+      ['Apart', expect.closeTo(0.4, 6)],
+      ['Throat of the load hook', expect.closeTo(34.4, 6)],
+    ])
+  })
+  it('is nothing as long as it is not known', () => {
+    const one = worker(HOIST, {}, { limiter: 'none' })
+    expect(by(one, ['throat@inspect.value'])).toEqual([])
   })
 })

@@ -32,6 +32,7 @@ export {
 } from './results.ts'
 export type { Rival } from './rivals.ts'
 export { showFigure, showLimits, showTyped, showValue, writerOf } from './show.ts'
+export { goneBy } from './gone-by.ts'
 export { wayOf, type Way } from './way.ts'
 export { decidingFigure, figureInBase, judgedOf, workOut, type Worked } from './work.ts'
 export { minutesRead, readingsOfRow, readMinute, readTable, type TypedRow } from './table.ts'

@@ -376,6 +376,16 @@ const CASES: Record<string, Wrong[]> = {
       'check float-agree takes firstMm from the mass of an unknown step moon',
     ],
     [
+      'a figure shown that nothing works out',
+      of => (of('steps', 'float-shut').shows = ['float-agree@asLeft.moon']),
+      'step float-shut shows float-agree@asLeft.moon, a figure that float-agree does not work out',
+    ],
+    [
+      'a figure shown of a check there is not',
+      of => (of('steps', 'float-shut').shows = ['moon@build.value']),
+      'step float-shut shows “moon@build.value”, which names no check@moment.figure of this sheet',
+    ],
+    [
       'a field asked for that is none',
       of => (of('checks', 'float-agree').sum.also = ['moon']),
       'check float-agree asks for moon, which agree does not take',

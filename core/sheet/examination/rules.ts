@@ -14,7 +14,7 @@ import { loopRules } from './loop-rules.ts'
 import { runRules } from './run-rules.ts'
 import { placeRules } from './place-rules.ts'
 import { serviceRules } from './service-rules.ts'
-import { sumRules } from './sum-rules.ts'
+import { shownRules, sumRules } from './sum-rules.ts'
 import { waitRules } from './wait-rules.ts'
 import type { Doer, Hold, LookInto, Sheet } from '../types.ts'
 import { axesIn } from '../variants.ts'
@@ -199,6 +199,7 @@ export const RULES: Rule[] = [
       .map(check => `check ${check.id} has no limits and does not say why`),
   kindRules,
   sumRules,
+  shownRules,
   placeRules,
   runRules,
   lookRules,

@@ -223,6 +223,20 @@ function isCircular({ checks }: Plan, start: string): boolean {
   return walk(start)
 }
 
+/** What a step shows of what was worked out before it is a figure that is there by then. */
+export const shownRules = ({ sheet, checks, sums }: Plan): string[] =>
+  sheet.steps.flatMap(({ id, shows = [] }) =>
+    shows.flatMap(text => {
+      const read = fromOf(text)
+      const check = read && checks.get(read.of)
+      if (!check || !check.at.some(one => one.moment === read.at))
+        return [`step ${id} shows “${text}”, which names no check@moment.figure of this sheet`]
+      return figuresFrom(check, check.sum && sums.get(check.sum.name)).has(read.figure)
+        ? []
+        : [`step ${id} shows ${text}, a figure that ${check.id} does not work out`]
+    }),
+  )
+
 /** What is wrong with the checks of a sheet that sums work out, as sentences that name check and place. */
 export const sumRules = (plan: Plan): string[] =>
   plan.sheet.checks.flatMap(check => [

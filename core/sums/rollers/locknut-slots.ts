@@ -16,12 +16,13 @@ export const locknutSlotsSum = defineSum({
     slots: whole('Slots of the nut', [1, 60]),
     tabs: fallback(whole('Tabs of the washer', [1, 60]), 1),
     wantedMm: optional(number('End clearance wanted', 'mm', [0, 100])),
-    betweenMm: optional(number('Or in the middle between walls, which leave', 'mm', [0, 100])),
+    betweenMm: optional(number('Or room between two walls, to stand in their middle', 'mm', [0, 100])),
+    stopsGiven: optional(whole('Stops that were given', [0, 2000])),
     minMm: makerMin('mm', [0, 100]),
     maxMm: makerMax('mm', [0, 100]),
   },
-  example: { pitchMm: 1.5, slots: 4, tabs: 17, wantedMm: 0.12, minMm: 0.1, maxMm: 0.15 },
-  work: ({ pitchMm, slots, tabs, wantedMm: clearanceMm, betweenMm, minMm, maxMm }) => {
+  example: { pitchMm: 1.5, slots: 4, tabs: 17, wantedMm: 0.12, stopsGiven: 5, minMm: 0.1, maxMm: 0.15 },
+  work: ({ pitchMm, slots, tabs, wantedMm: clearanceMm, betweenMm, stopsGiven, minMm, maxMm }) => {
     if ((clearanceMm === undefined) === (betweenMm === undefined))
       return refuse('Give the end clearance that is wanted, or what the walls leave between them, not both.')
     const wantedMm = clearanceMm ?? betweenMm! / 2
@@ -29,9 +30,32 @@ export const locknutSlotsSum = defineSum({
     if (!setting.ok) return setting
     const { stopsPerTurn, travelPerStopMm, exact, fewer, more } = setting.value
     const nearer = wantedMm - fewer.leavesMm <= more.leavesMm - wantedMm ? fewer : more
+    const givenMm = stopsGiven === undefined ? undefined : stopsGiven * travelPerStopMm
     return accept({
       figures: [
-        { key: 'stops', what: 'Ease the nut by stops', value: nearer.stops, decimals: 0 },
+        ...(givenMm === undefined
+          ? []
+          : [
+              {
+                key: 'offMm',
+                what: 'Off what is wanted',
+                value: givenMm - wantedMm,
+                unit: 'mm',
+                decimals: 3,
+                // The nearest stop is never further off than half of one.
+                held: hold(
+                  givenMm - wantedMm,
+                  {},
+                  { low: 'a stop too few', high: 'a stop too many' },
+                  {
+                    limits: { min: -travelPerStopMm * 0.501, max: travelPerStopMm * 0.501 },
+                    source: 'half a stop to either side',
+                  },
+                ),
+              },
+              { key: 'givenMm', what: `${stopsGiven} stops give`, value: givenMm, unit: 'mm', decimals: 3 },
+            ]),
+        { key: 'stops', what: 'Stops to turn the nut', value: nearer.stops, decimals: 0 },
         {
           key: 'leavesMm',
           what: 'Leaves',
