@@ -144,7 +144,7 @@ export const M19_MISTAKES: Mistakes = {
         },
         { 'vane-long': 60.05 },
       ),
-      stands('The tell-tale stands at the top', 'head-on', 'tell-tale', 'at the top', 'head-on', /hides which seal/),
+      stands('The tell-tale stands at the top', 'head-on', 'tell-hole', 'at the top', 'head-on', /hides which seal/),
       stands('The head is a hole round', 'head-on', 'head-line', 90, 'head-on', /stands off the bottom/),
       outAt(
         { what: 'The head is drawn down over its tangs', at: 'bolts-in', stopped: 'bolts-in', means: /would break it/ },
