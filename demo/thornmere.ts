@@ -39,6 +39,7 @@ export const AREAS = [
   { id: 'evaporation', name: 'Evaporation' },
   { id: 'sugar', name: 'Sugar end' },
   { id: 'drier', name: 'Pulp drier' },
+  { id: 'lime', name: 'Lime house' },
 ]
 
 /** One overhaul in a machine's past, or the one in hand (`until` a step). */

@@ -89,6 +89,12 @@ describe('writing out', () => {
       { id: 'shut', needs: ['out-nde', 'out-de', 'in-de', 'in-nde'] },
     ])
   })
+  it('all places of a part where the sheet has no list', () => {
+    const parts = [{ id: 'ring', places: [{ id: 'front' }, { id: 'rear' }] }]
+    expect(expandSheet({ parts, steps: [{ id: 'off', removes: ['ring@{*}'] }] }).steps).toEqual([
+      { id: 'off', removes: ['ring@front', 'ring@rear'] },
+    ])
+  })
   it('places by their number', () => {
     const { parts } = expandSheet({
       parts: [{ id: 'blade', places: { count: 3, name: 'blade {n}', numbered: 'from the drive end' } }],

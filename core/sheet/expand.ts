@@ -150,7 +150,8 @@ function inTurn(run: Item[], lists: Lists): Item[][] {
  */
 export function expandSheet<S extends object>(source: S): S {
   const { lists, ...sheet } = source as unknown as Item & { lists?: Item }
-  if (!lists && !JSON.stringify(source).includes('"count":')) return source
+  // Only a sheet that leaves something to be written out is gone through.
+  if (!lists && !/"count":|\{\*\}/.test(JSON.stringify(source))) return source
   const known = (lists ?? {}) as unknown as Lists
   const families = new Map<string, string[]>()
   const out = Object.fromEntries(

@@ -11,6 +11,7 @@ import { REDUCERS } from './reducers.ts'
 import { SEALS } from './seals.ts'
 import { SLEEVE_MOTORS } from './sleeve-motors.ts'
 import { SPLIT_PUMPS } from './split-pumps.ts'
+import { LIME_PUMPS } from './lime-pumps.ts'
 import { GAS_PUMPS } from './gas-pumps.ts'
 import { VACUUM_PUMPS } from './vacuum-pumps.ts'
 
@@ -29,5 +30,6 @@ export const FLEET: DemoMachine[] = [
   ...SLEEVE_MOTORS,
   ...VACUUM_PUMPS,
   ...GAS_PUMPS,
+  ...LIME_PUMPS,
   ...SPLIT_PUMPS,
 ]

@@ -9,6 +9,7 @@ import { M10_MISTAKES } from './m10.ts'
 import { M11_MISTAKES } from './m11.ts'
 import { M12_MISTAKES } from './m12.ts'
 import { M14_MISTAKES } from './m14.ts'
+import { M16_MISTAKES } from './m16.ts'
 import { M17_MISTAKES } from './m17.ts'
 import { M19_MISTAKES } from './m19.ts'
 import { M20_MISTAKES } from './m20.ts'
@@ -27,6 +28,7 @@ export const ALL_MISTAKES: Mistakes[] = [
   M11_MISTAKES,
   M12_MISTAKES,
   M14_MISTAKES,
+  M16_MISTAKES,
   M17_MISTAKES,
   M19_MISTAKES,
   M20_MISTAKES,
