@@ -11,6 +11,7 @@ import { REDUCERS } from './reducers.ts'
 import { SEALS } from './seals.ts'
 import { SLEEVE_MOTORS } from './sleeve-motors.ts'
 import { SPLIT_PUMPS } from './split-pumps.ts'
+import { SANITARY_PUMPS } from './sanitary-pumps.ts'
 import { LIME_PUMPS } from './lime-pumps.ts'
 import { GAS_PUMPS } from './gas-pumps.ts'
 import { VACUUM_PUMPS } from './vacuum-pumps.ts'
@@ -31,5 +32,6 @@ export const FLEET: DemoMachine[] = [
   ...VACUUM_PUMPS,
   ...GAS_PUMPS,
   ...LIME_PUMPS,
+  ...SANITARY_PUMPS,
   ...SPLIT_PUMPS,
 ]

@@ -9,6 +9,7 @@ import { M10_MISTAKES } from './m10.ts'
 import { M11_MISTAKES } from './m11.ts'
 import { M12_MISTAKES } from './m12.ts'
 import { M14_MISTAKES } from './m14.ts'
+import { M15_MISTAKES } from './m15.ts'
 import { M16_MISTAKES } from './m16.ts'
 import { M17_MISTAKES } from './m17.ts'
 import { M19_MISTAKES } from './m19.ts'
@@ -28,6 +29,7 @@ export const ALL_MISTAKES: Mistakes[] = [
   M11_MISTAKES,
   M12_MISTAKES,
   M14_MISTAKES,
+  M15_MISTAKES,
   M16_MISTAKES,
   M17_MISTAKES,
   M19_MISTAKES,

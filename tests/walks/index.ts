@@ -9,6 +9,7 @@ import { M10 } from './m10.ts'
 import { M11 } from './m11.ts'
 import { M12 } from './m12.ts'
 import { M14 } from './m14.ts'
+import { M15 } from './m15.ts'
 import { M16 } from './m16.ts'
 import { M17 } from './m17.ts'
 import { M19 } from './m19.ts'
@@ -35,6 +36,7 @@ export const WALKS: Walk[] = [
   { sheet: 'm11-vacuum-gear-pump', machine: 'Filter vacuum pump', figures: M11 },
   { sheet: 'm12-turbo-blower', machine: 'Carbonation gas blower', figures: M12 },
   { sheet: 'm14-axially-split-pump', machine: 'Raw-juice pump', figures: () => M14 },
+  { sheet: 'm15-sanitary-pump', machine: 'Thin-juice pump', figures: M15 },
   { sheet: 'm16-cartridge-seal-pump', machine: 'Lime-milk pump', figures: () => M16 },
   { sheet: 'm17-decanter', machine: 'Lime-mud separator', figures: M17 },
   { sheet: 'm19-rotary-vane-pump', machine: 'Drier gas pump', figures: () => M19 },
