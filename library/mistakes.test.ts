@@ -83,6 +83,11 @@ describe.each(ALL_MISTAKES)('$family', ({ family, sheet: name, figures, mistakes
 })
 
 const DOC = new URL('../docs/mistakes.md', import.meta.url)
+const anchor = (family: string) =>
+  family
+    .toLowerCase()
+    .replaceAll(/[^a-z0-9 -]/g, '')
+    .replaceAll(' ', '-')
 const cell = (text: string) => text.replaceAll('|', '\\|').replaceAll('\n', ' ')
 
 /** The table is written anew by a whole run; a run of some of them leaves it alone. */
@@ -96,13 +101,20 @@ afterAll(() => {
     '',
     'Written by the tests (`library/mistakes.test.ts` over `tests/mistakes/`): every line was done on the core, and was not said where the same was done right.',
     '',
-    '| Machine | What is done wrong | Stopped before | Said | What is said |',
-    '|---|---|---|---|---|',
-    ...all.map(
-      ({ family, what, stopped, noticed, text }) =>
-        `| ${[family, what, stopped, noticed, text].map(cell).join(' | ')} |`,
-    ),
+    '| Machine | Mistakes |',
+    '|---|---|',
+    ...ALL_MISTAKES.map(({ family, mistakes }) => `| [${family}](#${anchor(family)}) | ${mistakes.length} |`),
     '',
+    ...ALL_MISTAKES.flatMap(({ family }) => [
+      `## ${family}`,
+      '',
+      '| What is done wrong | Stopped before | Said | What is said |',
+      '|---|---|---|---|',
+      ...all
+        .filter(one => one.family === family)
+        .map(({ what, stopped, noticed, text }) => `| ${[what, stopped, noticed, text].map(cell).join(' | ')} |`),
+      '',
+    ]),
   ].join('\n')
   const old = (() => {
     try {

@@ -22,7 +22,9 @@ defineProps<{ title?: string; why?: string | null }>()
   flex: 1;
   min-height: 0;
 }
+/* Where the pad is full, its name keeps its lines. */
 h2 {
+  flex: none;
   font-size: 22px;
   min-height: 30px;
   padding-right: 132px;

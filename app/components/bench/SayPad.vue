@@ -253,8 +253,13 @@ li {
   gap: 8px 12px;
   align-items: center;
 }
+/* What is counted, and bagged besides, has its fields under a name that would be too narrow beside them. */
+.part {
+  flex-wrap: wrap;
+  justify-content: flex-end;
+}
 .part > :first-child {
-  flex: 1 1 0;
+  flex: 1 1 230px;
   min-width: 0;
 }
 .label-of {
@@ -276,10 +281,6 @@ li {
   font-size: 17px;
 }
 @media (max-width: 600px) {
-  .part {
-    flex-wrap: wrap;
-    justify-content: flex-end;
-  }
   .part > :first-child {
     flex-basis: 100%;
   }

@@ -250,7 +250,7 @@ defineExpose({ confirm })
           <NuxtLink class="btn" :to="`/bench/${job.id}/failure`">Failure report</NuxtLink>
           <el-button size="small" @click="bench.look({ to: 'cause' })">What speaks for it</el-button>
         </p>
-        <p v-if="step.lies" class="soft" data-test="lies">It lies {{ step.lies }}.</p>
+        <p v-if="step.lies" class="soft" data-test="lies">Now {{ step.lies }}.</p>
         <p v-if="done" class="was">
           {{ done.skipped ? `Left out: ${done.skipped}` : 'Done' }} by {{ job.names.get(done.by) }},
           {{ siteTime(done.at) }}

@@ -141,7 +141,7 @@ const words = computed(() =>
           >; at <strong>{{ Math.round(seen(datum.at * 30) / 30) || 12 }}</strong> the {{ datum.what }}</template
         >.
       </p>
-      <p v-if="lies" class="soft">It lies {{ lies }}.</p>
+      <p v-if="lies" class="soft">Now {{ lies }}.</p>
       <form v-if="!fixed" @submit.prevent="type">
         <el-input
           v-model="text"
