@@ -50,6 +50,7 @@ export const SERVICES: Record<string, DemoService[]> = {
   'P-481': [{ service: 'grease', on: '2026-09-14', hours: 14900 }],
   'P-482': [{ service: 'quench', on: '2026-11-16', hours: 15800, note: 'A drop of white' }],
   'P-361': [{ service: 'rings', on: '2026-10-05', hours: 17600 }],
+  'H-711': [{ service: 'silencers', on: '2026-09-28', hours: 8700 }],
   'L-21': [{ service: 'chain', on: '2026-10-05', hours: 402 }],
   'L-22': [{ service: 'chain', on: '2026-08-10', hours: 560 }],
   'E-431': oil(['2022-09-05', 29800], ['2024-02-12', 39400], ['2026-06-08', 50900]),

@@ -13,6 +13,7 @@ import { SLEEVE_MOTORS } from './sleeve-motors.ts'
 import { SPLIT_PUMPS } from './split-pumps.ts'
 import { SANITARY_PUMPS } from './sanitary-pumps.ts'
 import { LIME_PUMPS } from './lime-pumps.ts'
+import { CONVEYORS } from './conveyors.ts'
 import { GAS_PUMPS } from './gas-pumps.ts'
 import { VACUUM_PUMPS } from './vacuum-pumps.ts'
 
@@ -32,6 +33,7 @@ export const FLEET: DemoMachine[] = [
   ...VACUUM_PUMPS,
   ...GAS_PUMPS,
   ...LIME_PUMPS,
+  ...CONVEYORS,
   ...SANITARY_PUMPS,
   ...SPLIT_PUMPS,
 ]

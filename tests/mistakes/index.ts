@@ -12,6 +12,7 @@ import { M14_MISTAKES } from './m14.ts'
 import { M15_MISTAKES } from './m15.ts'
 import { M16_MISTAKES } from './m16.ts'
 import { M17_MISTAKES } from './m17.ts'
+import { M18_MISTAKES } from './m18.ts'
 import { M19_MISTAKES } from './m19.ts'
 import { M20_MISTAKES } from './m20.ts'
 import { M8_MISTAKES } from './m8.ts'
@@ -32,6 +33,7 @@ export const ALL_MISTAKES: Mistakes[] = [
   M15_MISTAKES,
   M16_MISTAKES,
   M17_MISTAKES,
+  M18_MISTAKES,
   M19_MISTAKES,
   M20_MISTAKES,
 ]

@@ -12,6 +12,7 @@ import { M14 } from './m14.ts'
 import { M15 } from './m15.ts'
 import { M16 } from './m16.ts'
 import { M17 } from './m17.ts'
+import { M18 } from './m18.ts'
 import { M19 } from './m19.ts'
 import { M20 } from './m20.ts'
 import { M8 } from './m8.ts'
@@ -39,6 +40,7 @@ export const WALKS: Walk[] = [
   { sheet: 'm15-sanitary-pump', machine: 'Thin-juice pump', figures: M15 },
   { sheet: 'm16-cartridge-seal-pump', machine: 'Lime-milk pump', figures: () => M16 },
   { sheet: 'm17-decanter', machine: 'Lime-mud separator', figures: M17 },
+  { sheet: 'm18-linear-conveyor', machine: 'Scrap conveyor of the packing line', figures: M18 },
   { sheet: 'm19-rotary-vane-pump', machine: 'Drier gas pump', figures: () => M19 },
   { sheet: 'm20-dual-seal', machine: 'Lime-milk seal', figures: () => M20 },
 ]
