@@ -16,8 +16,7 @@ export function useGiven(result: Ref<CheckResult>) {
     if (Array.isArray(value)) return value.map(one => said(field, one)).join(', ')
     if (!('unit' in field) || typeof value !== 'number') return String(value)
     const { figure, unit } = showFigureOf({ value, unit: field.unit, decimals: decimalsWritten(value) }, system.value)
-    // What is counted is said by its name alone.
-    return field.unit === 'pcs' ? figure : `${figure} ${unit}`.trim()
+    return `${figure} ${unit}`.trim()
   }
   const fixed = computed(() => {
     const { sum, spec, derived, input } = result.value.worked

@@ -280,9 +280,4 @@ li {
 .item {
   font-size: 17px;
 }
-@media (max-width: 600px) {
-  .part > :first-child {
-    flex-basis: 100%;
-  }
-}
 </style>

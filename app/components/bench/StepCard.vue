@@ -71,10 +71,7 @@ const mayPass = (key: string) => {
 const before = computed(() => bench.hindered.filter(one => one.settle.to !== 'caution'))
 /** What was worked out before and is gone by here. */
 const shown = computed(() =>
-  (step.value ? goneBy(job.view.results, step.value) : []).map(one => ({
-    what: one.what,
-    ...showFigureOf(one, system.value),
-  })),
+  goneBy(job.view.results, step.value ?? {}).map(one => ({ ...one, ...showFigureOf(one, system.value) })),
 )
 /** What was reported and is looked into here. */
 const reported = computed(() => (step.value ? signsAt(job.plan, job.state, step.value.id) : []))
@@ -465,7 +462,6 @@ h2 {
 }
 .goes-by .figures {
   font-size: 1.5rem;
-  white-space: nowrap;
 }
 .was {
   display: flex;
