@@ -57,7 +57,7 @@ export const SANITARY_PUMPS: DemoMachine[] = [
           general: 0.45,
           figures: { 'head asFound': 0.72, 'gap asFound': 1.31 },
         },
-        until: 'trial-read',
+        until: 'casing-on',
       },
     ],
   },
