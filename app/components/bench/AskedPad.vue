@@ -128,7 +128,7 @@ function keep() {
         >
           Correct it
         </el-button>
-        <OutDoor
+        <LazyOutDoor
           v-if="one.kept !== null && choiceOf(one)?.verdict === 'Out'"
           :check="one.check.id"
           :moment="one.moment"

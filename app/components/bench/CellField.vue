@@ -54,13 +54,6 @@ defineExpose({ focus: () => field.value?.focus(), select: () => field.value?.sel
   >
     <el-radio-button v-for="word in answers" :key="word" :value="word">{{ word }}</el-radio-button>
   </el-radio-group>
-  <el-checkbox-group
-    v-else-if="as.type === 'many'"
-    :model-value="some"
-    :aria-label="title"
-    @change="all => choose(all as string[])"
-  >
-    <el-checkbox-button v-for="word in as.choices" :key="word" :value="word">{{ word }}</el-checkbox-button>
-  </el-checkbox-group>
+  <LazyCellTicks v-else-if="as.type === 'many'" :words="as.choices" :ticked="some" :title="title" @change="choose" />
   <LazyContactGrid v-else-if="as.type === 'list'" :squares="some" :ends="job.plan.sheet.ends" @change="choose" />
 </template>

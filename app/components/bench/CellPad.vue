@@ -224,7 +224,7 @@ onMounted(() => field.value?.focus())
         :replace="tries.why.value !== null || doubt !== null"
       />
       <!-- Where the keys were: what is out stands beside the way on. -->
-      <OutDoor
+      <LazyOutDoor
         v-else-if="isWhole && !correcting && judged.verdict === 'Out'"
         class="way-on"
         :check="own.id"
@@ -259,8 +259,8 @@ onMounted(() => field.value?.focus())
         <strong v-if="consequence">{{ consequence }}. </strong>
         Limit {{ showLimits(own, system) }}. {{ share }}
       </p>
-      <FitBar v-if="fit" :fit="fit" />
-      <WorkingLines v-if="working" :result="result" />
+      <LazyFitBar v-if="fit" :fit="fit" />
+      <LazyWorkingLines v-if="working" :result="result" />
     </template>
     <LazySumAnswer v-else-if="answer && !isOpen" :sum="answer.sum" :answer="answer.value" :input="answer.input" />
     <div v-if="correcting">

@@ -8,6 +8,6 @@ const isAsked = computed(() => job.plan.checks.get(props.check)?.choices !== und
 </script>
 
 <template>
-  <AskedPad v-if="isAsked" :check="check" :moment="moment" />
-  <CellPad v-else :check="check" :moment="moment" />
+  <LazyAskedPad v-if="isAsked" :check="check" :moment="moment" />
+  <LazyCellPad v-else :check="check" :moment="moment" />
 </template>

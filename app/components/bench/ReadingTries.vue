@@ -27,7 +27,7 @@ const taken = computed(() =>
 <template>
   <div v-if="kept ? kept.length > 1 : taken.length" class="tries">
     <template v-if="kept">
-      <el-tag v-for="(one, i) in kept" :key="i" class="figures">{{ text(one) }}</el-tag>
+      <span v-for="(one, i) in kept" :key="i" class="kept">{{ text(one) }}</span>
     </template>
     <el-button
       v-for="(one, i) in kept ? [] : taken"
@@ -53,7 +53,10 @@ const taken = computed(() =>
   font-family: var(--figures);
   font-weight: 400;
 }
-.tries .el-tag {
+.kept {
+  padding: 1px 9px;
+  border: 1px solid var(--line);
+  border-radius: 4px;
   font: 400 17px var(--figures);
 }
 </style>

@@ -188,7 +188,11 @@ const says = ({ part, now, goesOn, isTagged, bag, shares, hand }: Row) =>
         <p v-if="fault(one)" class="why" role="alert">{{ fault(one) }}</p>
       </li>
       <li v-for="mate in asks.mates" :key="mate.id">
-        <MateAsk :mate="mate" :given="said.mates?.[mate.id]" @give="answer => bench.put('mates', mate.id, answer)" />
+        <LazyMateAsk
+          :mate="mate"
+          :given="said.mates?.[mate.id]"
+          @give="answer => bench.put('mates', mate.id, answer)"
+        />
       </li>
       <li v-for="one in asks.lubricants" :key="one.on" class="on">
         <p>
@@ -228,7 +232,7 @@ const says = ({ part, now, goesOn, isTagged, bag, shares, hand }: Row) =>
         </p>
       </li>
       <li v-for="one in asks.facts" :key="one.id">
-        <FactField
+        <LazyFactField
           :fact="one"
           :text="said.facts?.[one.id] ?? ''"
           :is-other="said.otherFacts?.includes(one.id) ?? false"
@@ -237,7 +241,7 @@ const says = ({ part, now, goesOn, isTagged, bag, shares, hand }: Row) =>
         />
       </li>
       <li v-if="asks.found">
-        <FoundField :found="asks.found" :text="said.found ?? ''" @write="found => bench.say({ found })" />
+        <LazyFoundField :found="asks.found" :text="said.found ?? ''" @write="found => bench.say({ found })" />
       </li>
     </ul>
   </PadFrame>
