@@ -33,13 +33,18 @@ export function howFar(what: string): (done: number, all: number) => void {
   }
 }
 
-/** Makes a database ready to be served: there, at the newest migration, with the shipped sheets on its shelf. */
-export async function prepare(name: string): Promise<void> {
+/** Makes a database ready to be filled: there, and at the newest migration. */
+export async function makeReady(name: string): Promise<void> {
   await createDatabase(name)
   await migrateToNewest(ownerUrl(name), APP_USER).catch((error: Error) => {
     throw new Plain(error.message)
   })
-  await withDatabase(appUrl(name), shelveLibrary)
+}
+
+/** Makes a database ready to be served: at the newest migration, with the shipped sheets on its shelf. */
+export async function prepare(name: string): Promise<void> {
+  await makeReady(name)
+  await withDatabase(appUrl(name), db => shelveLibrary(db))
 }
 
 /** An empty site gets somebody who can sign in, and is told what to do next. */

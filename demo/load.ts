@@ -1,11 +1,9 @@
-import { availableParallelism } from 'node:os'
-import { fileURLToPath } from 'node:url'
 import { v7 as uuid } from 'uuid'
-import workerpool from 'workerpool'
+import type { Pool } from 'workerpool'
 import { sentenceOf } from '../core/refusal.ts'
-import type { ShelfSheet } from '../core/sheet/index.ts'
+import { readSheet, type ShelfSheet } from '../core/sheet/index.ts'
 import type { Database, Transaction } from '../server/db/client.ts'
-import { shelveLibrary } from '../server/db/library.ts'
+import { librarySources, shelveLibrary } from '../server/db/library.ts'
 import { takeLabels } from '../server/db/labels.ts'
 import { addPast } from '../server/db/past.ts'
 import { addPerson } from '../server/db/people.ts'
@@ -16,7 +14,8 @@ import { changeSite } from '../server/db/site.ts'
 import type { SignedInPerson } from '../shared/answers.ts'
 import { LABELS_EACH, type Crew, type Done } from './overhaul.ts'
 import { SERVICES } from './services.ts'
-import { AREAS, FITTER, FLEET, LEAD, PEOPLE, sheetOf, SITE_NAME } from './thornmere.ts'
+import { startThreads } from './threads.ts'
+import { AREAS, FITTER, FLEET, LEAD, PEOPLE, sheetOf, SITE_NAME, type DemoMachine } from './thornmere.ts'
 import type { Asked } from './worker.ts'
 
 /** How far the loading is: overhauls that are in, of all. */
@@ -31,27 +30,18 @@ const overhaulsOf = () =>
     a.one.on.localeCompare(b.one.on),
   )
 
-/** Works through the fleet's past in as many threads as there is room for; `add` is given it in its order as it is done. */
-async function withPast(named: Named, add: (past: Promise<Done>[]) => Promise<void>): Promise<void> {
-  const pool = workerpool.pool(fileURLToPath(new URL('./worker.mjs', import.meta.url)), {
-    workerType: 'thread',
-    maxWorkers: Math.max(2, availableParallelism()),
-    // A job makes much that is soon forgotten: with room for it the threads stop less often to tidy up.
-    workerThreadOpts: { resourceLimits: { maxYoungGenerationSizeMb: 128 } },
+/** The fleet's past, the oldest first, as the threads work through it. */
+function workThroughPast(threads: Pool, sheetFor: (machine: DemoMachine) => ShelfSheet, named: Named): Promise<Done>[] {
+  const now = Date.now()
+  const works = overhaulsOf().map(({ machine, overhaul }, nth): Promise<Done> => {
+    const { tag, fitter = FITTER } = machine
+    const crew: Crew = { fitter: named(fitter), lead: named(LEAD) }
+    const asked: Asked = { tag, overhaul, sheet: sheetFor(machine), crew, nth, now }
+    return Promise.resolve(threads.exec('work', [asked]))
   })
-  try {
-    const now = Date.now()
-    const works = overhaulsOf().map(({ machine: { tag, fitter = FITTER }, overhaul }, nth): Promise<Done> => {
-      const crew: Crew = { fitter: named(fitter), lead: named(LEAD) }
-      const asked: Asked = { tag, overhaul, crew, nth, now }
-      return Promise.resolve(pool.exec('work', [asked]))
-    })
-    // One that fails is told of by whoever waits for it; the others end with the pool.
-    for (const one of works) one.catch(() => {})
-    await add(works)
-  } finally {
-    await pool.terminate(true)
-  }
+  // One that fails is told of by whoever waits for it; the others end with the threads.
+  for (const one of works) one.catch(() => {})
+  return works
 }
 
 async function addMachines(tx: Transaction): Promise<void> {
@@ -73,13 +63,13 @@ async function addMachines(tx: Transaction): Promise<void> {
 
 async function addOverhauls(
   tx: Transaction,
-  sheets: readonly ShelfSheet[],
   past: readonly Promise<Done>[],
+  sheetFor: (machine: DemoMachine) => ShelfSheet,
   onProgress: OnProgress,
 ): Promise<void> {
   for (const [nth, { machine, one }] of overhaulsOf().entries()) {
     const { id, variants, shots, ...done } = await past[nth]!
-    const sheet = sheets.find(one => one.id === sheetOf(machine))!
+    const sheet = sheetFor(machine)
     const opened = {
       id,
       equipmentTag: machine.tag,
@@ -113,18 +103,25 @@ export async function loadThornmere(db: Database, onProgress: OnProgress = () =>
     await shelveLibrary(db)
     return false
   }
-  await db.transaction(async tx => {
-    await changeSite(tx, { name: SITE_NAME })
-    const people: SignedInPerson[] = []
-    for (const one of PEOPLE) people.push((await addPerson(tx, one)).person)
-    const named: Named = name => people.find(one => one.name === name)!
-    await withPast(named, async past => {
+  const threads = await startThreads()
+  try {
+    const sources = librarySources()
+    const sheets = new Map(sources.map(one => [one.id, readSheet(one)]))
+    const sheetFor = (machine: DemoMachine) => sheets.get(sheetOf(machine))!
+    await db.transaction(async tx => {
+      await changeSite(tx, { name: SITE_NAME })
+      const people: SignedInPerson[] = []
+      for (const one of PEOPLE) people.push((await addPerson(tx, one)).person)
+      const named: Named = name => people.find(one => one.name === name)!
+      const past = workThroughPast(threads, sheetFor, named)
       // Sheets are examined and shelved while the first overhauls are worked through.
-      const sheets = await shelveLibrary(db)
+      await shelveLibrary(db, sources)
       await addMachines(tx)
-      await addOverhauls(tx, sheets, past, onProgress)
+      await addOverhauls(tx, past, sheetFor, onProgress)
+      await addServices(tx, named(FITTER))
     })
-    await addServices(tx, named(FITTER))
-  })
+  } finally {
+    await threads.terminate(true)
+  }
   return true
 }

@@ -11,7 +11,7 @@ import { bareJpeg } from '../shared/pictures.ts'
 /** A picture that somebody takes, with its file. */
 export type Shot = Pick<Photo, 'sha256' | 'width' | 'height'> & { words: string; file: CleanPicture }
 
-const SIZE = { width: 1280, height: 900 }
+const SIZE = { width: 960, height: 675 }
 
 /** How each piece of a drawing looks in the light. */
 const LOOKS: Record<Piece['is'], string> = {
@@ -69,7 +69,7 @@ export function findingShot(plan: Plan, part: string, look: string, finding: Fin
   const code = codeOf(plan, { part, look }, finding)
   const pieces = findingDrawing(groundOf(set), code.drawn ?? 'pits', finding.grade as 1 | 2 | 3)
   const turn = ([...part].reduce((sum, letter) => sum + letter.charCodeAt(0), 0) % 23) - 11
-  const scale = 10.5
+  const scale = 7.9
   const drawn = pieces.map(one => `<path d="${pathOf(one)}" ${LOOKS[one.is]}/>`).join('')
   const thing = `<g transform="translate(${SIZE.width / 2} ${SIZE.height / 2}) rotate(${turn}) scale(${scale}) translate(${-BOX.width / 2} ${-BOX.height / 2})">${drawn}</g>`
   return shot(thing, '#8b7355', `${code.say}, ${code.grades[finding.grade - 1]!.say}`)
@@ -77,6 +77,6 @@ export function findingShot(plan: Plan, part: string, look: string, finding: Fin
 
 /** The machine as it stood before anything came off. */
 export function machineShot(plan: Plan, words: string): Promise<Shot> {
-  const section = sectionAsSvg(sectionOf(plan, { width: 1160, height: 360 }))
-  return shot(`<g transform="translate(60 250)">${section}</g>`, '#77837a', words)
+  const section = sectionAsSvg(sectionOf(plan, { width: 870, height: 270 }))
+  return shot(`<g transform="translate(45 190)">${section}</g>`, '#77837a', words)
 }

@@ -3,7 +3,7 @@ import { loadThornmere } from '../../demo/load.ts'
 import { PEOPLE } from '../../demo/thornmere.ts'
 import { appUrl, DEMO, dropDatabase, withDatabase } from '../place.ts'
 import { say } from '../plain.ts'
-import { alone, howFar, prepare } from '../prepare.ts'
+import { alone, howFar, makeReady } from '../prepare.ts'
 import { serveUntilStopped } from '../server.ts'
 
 export default defineCommand({
@@ -15,7 +15,7 @@ export default defineCommand({
         say('· starting the demo over')
         await dropDatabase(DEMO)
       }
-      await prepare(DEMO)
+      await makeReady(DEMO)
       say('· loading the Thornmere demo data, where it is not there yet')
       await withDatabase(appUrl(DEMO), db => loadThornmere(db, howFar('overhauls')))
     })

@@ -32,29 +32,32 @@ export function atHand(plan: Plan, state: JobState): AtHand {
   }
 }
 
+/** A state that acts are taken into: to be read, and to be written to. */
+type Branch = ReturnType<typeof branchState>
+
 /** Takes one entry into the state in place; what makes no sense is flagged and not counted, unknown kinds are passed over. */
-function take(opened: Plan, state: Draft, entry: AnyEntry): void {
+function take(opened: Plan, { state, draft }: Branch, entry: AnyEntry): void {
   // Every act is judged by the plan that is in force when it is made.
   const plan = state.plan ?? opened
   const act = actOf(entry)
   if (!act) return
   const why = senseOf(plan, state, entry)
   if (why) {
-    state.flags.push({ entry: entry.id, kind: entry.kind, why })
+    draft.flags.push({ entry: entry.id, kind: entry.kind, why })
     // What its maker could not know made no sense any more is looked into before the machine is handed back.
     if (!isClosed(state) && isOvertaken(state, entry) && !act.sameAgain)
-      state.late.push(stamped(entry, state, { what: act.words(plan, entry.payload), why, nth: 0, counted: false }))
-    hear(state, entry)
+      draft.late.push(stamped(entry, state, { what: act.words(plan, entry.payload), why, nth: 0, counted: false }))
+    hear(draft, entry)
     return
   }
-  state.count += 1
+  draft.count += 1
   if (clockOf(entry) === 'late' && act.live && !act.neverLate) {
     const what = act.words(plan, entry.payload)
     for (const [nth, why] of act.live(atHand(plan, state), entry).entries())
-      state.late.push(stamped(entry, state, { what, why, nth, counted: true }))
+      draft.late.push(stamped(entry, state, { what, why, nth, counted: true }))
   }
-  act.apply(state, entry, plan)
-  hear(state, entry)
+  act.apply(draft, entry, plan)
+  hear(draft, entry)
 }
 
 /** Whether something came into the ledger before an entry that its maker had not seen. */
@@ -69,12 +72,12 @@ export function foldCounted(
   counted: readonly AnyEntry[],
   before?: (state: JobState, entry: AnyEntry) => void,
 ): JobState {
-  const state = emptyState()
+  const branch = branchState(emptyState())
   for (const entry of counted) {
-    before?.(state, entry)
-    take(plan, state, entry)
+    before?.(branch.state, entry)
+    take(plan, branch, entry)
   }
-  return state
+  return branch.state
 }
 
 /** The state of a job: a pure function of its sheet and its ledger. Entries are in ledger order. */
@@ -93,9 +96,9 @@ export interface Folded {
 export function extend(plan: Plan, folded: Folded, more: readonly AnyEntry[]): Folded {
   const entries = [...folded.entries, ...more]
   if (more.some(entry => entry.kind === 'entry.corrected')) return { entries, state: fold(plan, entries) }
-  const state = branchState(folded.state)
-  for (const entry of more) take(plan, state, entry)
-  return { entries, state }
+  const branch = branchState(folded.state)
+  for (const entry of more) take(plan, branch, entry)
+  return { entries, state: branch.state }
 }
 
 export const emptyFold = (): Folded => ({ entries: [], state: emptyState() })

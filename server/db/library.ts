@@ -22,7 +22,8 @@ export function sourceOf(text: string): Result<unknown> {
   }
 }
 
-const librarySources = (): SheetSource[] =>
+/** The build sheets that ship with the application, as they are written in their files. */
+export const librarySources = (): SheetSource[] =>
   readdirSync(LIBRARY)
     .filter(file => file.endsWith('.yaml'))
     .map(file => parse(readFileSync(new URL(file, LIBRARY), 'utf8')) as SheetSource)
@@ -34,10 +35,10 @@ export const librarySheets = (): ShelfSheet[] => librarySources().map(readSheet)
  * Puts the sheets that ship with the application on the shelf, those that are not there yet, and gives them all. Throws
  * where one is unsound.
  */
-export async function shelveLibrary(db: Database): Promise<ShelfSheet[]> {
+export async function shelveLibrary(db: Database, sources = librarySources()): Promise<ShelfSheet[]> {
   const there = await db.select({ id: buildSheet.id, version: buildSheet.version }).from(buildSheet)
   const sheets: ShelfSheet[] = []
-  for (const source of librarySources()) {
+  for (const source of sources) {
     const isThere = there.some(one => one.id === source.id && one.version === source.version)
     const shelved = isThere ? { sheet: readSheet(source) } : await shelve(db, source)
     if ('faults' in shelved)

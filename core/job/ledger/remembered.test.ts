@@ -4,6 +4,7 @@ import { WALKS } from '../../../tests/walks/index.ts'
 import { emptyFold, extend, obligations, type AnyEntry } from '../index.ts'
 import { planFor } from '../../sheet/index.ts'
 import { emptyState } from '../kinds.ts'
+import { branchState } from './state.ts'
 import type { Scene } from '../owed/owing.ts'
 import { remembering } from './remembered.ts'
 
@@ -44,12 +45,19 @@ describe('what is worked out of a state', () => {
     const other = { ...plan, variants: { seal: 'other' } }
     expect([led(scene({ plan: undefined })), led(scene({ plan: other }))]).toEqual([[null], [{ seal: 'other' }]])
   })
-  it('and what an act adds in place counts as another', () => {
+  it('and what an act adds in place counts as another, looked at from outside or by the act itself', () => {
     const counted = remembering([({ state }: Scene) => state.parts.size])
-    const open = scene()
-    const before = counted(open)
-    ;(open.state.parts as Map<string, never>).set('shaft', {} as never)
-    expect([before, counted(open)]).toEqual([[0], [1]])
+    const { state, draft } = branchState(scene().state)
+    const asRead = () => counted({ ...scene(), state })
+    const asWritten = () => counted({ ...scene(), state: draft })
+    const seen = [asRead(), asWritten()]
+    draft.parts.set('shaft', {} as never)
+    seen.push(asRead())
+    draft.parts.set('wheel', {} as never)
+    seen.push(asWritten())
+    draft.parts.set('cover', {} as never)
+    seen.push(asWritten(), asRead())
+    expect(seen).toEqual([[0], [0], [1], [2], [3], [3]])
   })
 })
 

@@ -1,5 +1,5 @@
 import type { Plan } from '../../sheet/index.ts'
-import { copied, type JobState } from './state.ts'
+import { keeping, type JobState } from './state.ts'
 
 /** What something is worked out of: a job by its plan, and whatever else it rests on. */
 interface Scene {
@@ -43,10 +43,11 @@ function isAlike(kept: unknown, now: unknown): boolean {
 }
 
 function look({ seen }: Memory<unknown>, { plan: _, state, ...more }: Scene): void {
+  const kept = keeping(state)
   for (const [part, now] of Object.entries({ ...state, ...more })) {
     const before = seen.get(part)
     if (before && isAlike(before.kept, now)) continue
-    seen.set(part, { kept: copied(now), turn: (before?.turn ?? 0) + 1 })
+    seen.set(part, { kept: kept(now), turn: (before?.turn ?? 0) + 1 })
   }
 }
 

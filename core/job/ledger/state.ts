@@ -49,11 +49,42 @@ export type JobState = { readonly [K in keyof Draft]: Kept<Draft[K]> }
 export const baseState = (): Base => ({ count: 0, heard: new Map(), flags: [] })
 
 /** A map or list that is added to in place, as it is now; anything else is only ever replaced. */
-export const copied = (kept: unknown) => (kept instanceof Map ? new Map(kept) : Array.isArray(kept) ? [...kept] : kept)
+const copied = (value: unknown) => (value instanceof Map ? new Map(value) : Array.isArray(value) ? [...value] : value)
 
-/** A state to take acts into, without touching the one it comes from: its maps and lists are its own. */
-export const branchState = (state: JobState): Draft =>
-  Object.fromEntries(Object.entries(state).map(([key, kept]) => [key, copied(kept)])) as Draft
+/** How often somebody has kept what lies in a state, to compare it with what comes. */
+let timesKept = 0
+const IS_WRITTEN = Symbol('is written')
+
+/** How something that lies in a state is kept: what is written to is copied, and anything else is left as it is by the next writing. */
+export function keeping(state: object): (value: unknown) => unknown {
+  if (IS_WRITTEN in state) return copied
+  timesKept += 1
+  return value => value
+}
+
+/**
+ * A state to take acts into, without touching the one it comes from: to be read, and to be written to. Maps and lists that
+ * nothing is put into stay the same objects; one that is written to is copied first, unless nobody can have kept it since it
+ * was.
+ */
+export function branchState(from: JobState): { state: JobState; draft: Draft } {
+  const state: Record<string | symbol, unknown> = { ...from }
+  const copiedAt = new Map<string | symbol, number>()
+  const draft = new Proxy(state, {
+    get: (_, key) => {
+      const value = state[key]
+      if (typeof value !== 'object' || value === null || copiedAt.get(key) === timesKept) return value
+      copiedAt.set(key, timesKept)
+      return (state[key] = copied(value))
+    },
+    set: (_, key, value) => {
+      state[key] = value
+      return true
+    },
+    has: (_, key) => key === IS_WRITTEN || key in state,
+  })
+  return { state: state as unknown as JobState, draft: draft as unknown as Draft }
+}
 
 /** What was counted, a part or an item put in for the time being, and whether out of the machine or into it. */
 export const countKey = (what: string, way: 'out' | 'in') => `${what} ${way}`
