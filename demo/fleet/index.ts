@@ -1,4 +1,5 @@
 import type { DemoMachine } from '../thornmere.ts'
+import { AGITATORS } from './agitators.ts'
 import { BLOWERS } from './blowers.ts'
 import { COMPRESSORS } from './compressors.ts'
 import { COUPLINGS } from './couplings.ts'
@@ -34,6 +35,7 @@ export const FLEET: DemoMachine[] = [
   ...GAS_PUMPS,
   ...LIME_PUMPS,
   ...CONVEYORS,
+  ...AGITATORS,
   ...SANITARY_PUMPS,
   ...SPLIT_PUMPS,
 ]

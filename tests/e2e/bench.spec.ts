@@ -1,5 +1,16 @@
 import { expect, test } from './test.ts'
-import { find, jobAt, openBench, openJob, padStands, setDial, signAs, signIn, workUntil } from './hands.ts'
+import {
+  find,
+  jobAt,
+  openBench,
+  openJob,
+  padStands,
+  setDial,
+  signAs,
+  signIn,
+  signInAtTheDoor,
+  workUntil,
+} from './hands.ts'
 import { librarySheet } from '../sheets.ts'
 import { machineBy } from './shelf.ts'
 
@@ -380,7 +391,7 @@ test('what waited on the device and cannot be read is set aside in words', async
 })
 
 test('a lead lets somebody sign in, and takes them out', async ({ page }) => {
-  await signIn(page, 'O. Hallam')
+  await signInAtTheDoor(page, 'O. Hallam')
   await page.getByRole('link', { name: 'People' }).click()
   await page.getByLabel('Name of somebody new').fill('N. Newcome')
   await page.getByRole('button', { name: 'Add' }).click()

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs'
 import { expect, test, type Page } from './test.ts'
-import { choose, select, openJob, signIn, workUntil } from './hands.ts'
+import { choose, select, openJob, signIn, signInAtTheDoor, workUntil } from './hands.ts'
 
 /** Sums on their own: only what a person can see and touch. */
 const give = (page: Page) => page.getByRole('region', { name: 'What you give' })
@@ -20,7 +20,7 @@ async function fill(page: Page, figures: Record<string, string>) {
 }
 
 test('fits: from the place in the bar to a judged fit, its class and its working', async ({ page }) => {
-  await signIn(page)
+  await signInAtTheDoor(page)
   await page.keyboard.press('g')
   await page.keyboard.press('r')
   await expect(page).toHaveURL(/gauge-room/)
@@ -236,7 +236,7 @@ test('readings: a shaft along its stations, and a bath that is too long', async 
 })
 
 test('a sum is found by its name', async ({ page }) => {
-  await signIn(page)
+  await signInAtTheDoor(page)
   await page.keyboard.press('/')
   await page.getByPlaceholder('machine, job, step, part, reading').fill('locknut')
   await page.locator('.hit').filter({ hasText: 'Locknut by its slots' }).click()

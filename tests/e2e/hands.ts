@@ -15,11 +15,25 @@ import type { DoorAnswer, JobAnswer, OpenedJob, SheetAnswer } from '../../shared
 const SOON = { intervals: [20, 40, 80, 100] }
 
 /** The hands of a technician on the screen: only what a person can see and touch. */
-export async function signIn(page: Page, name = 'R. Okell') {
+export async function signInAtTheDoor(page: Page, name = 'R. Okell') {
   await onOurTablet(page.context())
   await page.goto('/sign-in')
   await enterPin(page, name)
   await expect(page.locator('[data-test=who]')).toContainText(name)
+  keepTablet(await page.context().cookies())
+}
+
+/** The address of this worker's server, as a page of it says where it comes from. */
+const ours = () => ({ origin: process.env.E2E_ADDRESS! })
+
+/** Signed in before any page is opened: for all that is not about the door. */
+export async function signIn(page: Page, name = 'R. Okell') {
+  await onOurTablet(page.context())
+  const { people } = (await (await page.request.get('/api/sign-in')).json()) as DoorAnswer
+  const { pin } = PEOPLE.find(one => one.name === name)!
+  const data = { person: people.find(one => one.name === name)!.id, pin }
+  const answer = await page.request.post('/api/sign-in', { headers: ours(), data })
+  if (!answer.ok()) throw new Error(await answer.text())
   keepTablet(await page.context().cookies())
 }
 
@@ -95,9 +109,8 @@ export async function find(page: Page, words: string) {
 
 /** The open job of a machine, opened where there is none, however far it is. */
 export async function jobOn(page: Page, tag: string): Promise<string> {
-  const { origin } = new URL(page.url())
   const data = { equipment: tag, complaint: 'Planned' }
-  const sent = await page.request.post('/api/jobs', { headers: { origin }, data })
+  const sent = await page.request.post('/api/jobs', { headers: ours(), data })
   const answer = (await sent.json()) as OpenedJob & { data?: { job: string } }
   return answer.data?.job ?? answer.id
 }
@@ -110,8 +123,6 @@ export async function jobAt(page: Page, tag: string, step: string, who = 'R. Oke
   const door = (await (await page.request.get('/api/sign-in')).json()) as DoorAnswer
   const [fitter, lead] = [who, 'O. Hallam'].map(name => door.people.find(one => one.name === name)!)
   const papersOf = (name: string) => PEOPLE.find(one => one.name === name)!.competences ?? []
-  const { origin } = new URL(page.url())
-  const headers = { origin }
   const { pin } = PEOPLE.find(one => one.name === lead!.name)!
   const id = await jobOn(page, tag)
   // What was done on the screen just now is in the ledger first.
@@ -140,7 +151,7 @@ export async function jobAt(page: Page, tag: string, step: string, who = 'R. Oke
       .slice(from, to)
       .map(({ id: number, kind, payload, act, madeAt }) => ({ id: number, kind, payload, act, madeAt }))
     const data = entries[from]!.madeBy === lead!.id ? { signer: lead!.id, pin, entries: sent } : sent
-    const answer = await page.request.post(`/api/jobs/${id}/entries`, { headers, data })
+    const answer = await page.request.post(`/api/jobs/${id}/entries`, { headers: ours(), data })
     if (!answer.ok()) throw new Error(await answer.text())
   }
   await page.goto(`/bench/${id}`)

@@ -1,6 +1,6 @@
 import { expect, test, type Page } from './test.ts'
 import type { AnyEntry } from '../../core/job/index.ts'
-import { doStep, enterPin, jobAt, openBench, signIn, stepNow } from './hands.ts'
+import { doStep, enterPin, jobAt, openBench, signInAtTheDoor, stepNow } from './hands.ts'
 
 test.use({ serviceWorkers: 'allow' })
 
@@ -25,7 +25,7 @@ async function standHere(page: Page, name: string) {
 }
 
 test('the bench opens again without the network, and another may stand at it', async ({ page, context }) => {
-  await signIn(page)
+  await signInAtTheDoor(page)
   await kept(page)
   await jobAt(page, 'P-440', 'wash')
   // Opened once more under the worker, so that all a bench is made of lies here.
@@ -76,7 +76,7 @@ test('the bench opens again without the network, and another may stand at it', a
 })
 
 test('a lead vouches for what was done without a PIN; a signature has to wait for one', async ({ page, context }) => {
-  await signIn(page)
+  await signInAtTheDoor(page)
   await kept(page)
   await openBench(page, 'P-310')
   // Opened once more: then it lies here for certain.

@@ -1,6 +1,6 @@
 import { expect, test, type Page } from './test.ts'
 import { PEOPLE } from '../../demo/thornmere.ts'
-import { choosePin, jobAt, onOurTablet, openBench, signAs, signIn } from './hands.ts'
+import { choosePin, jobAt, onOurTablet, openBench, signAs, signIn, signInAtTheDoor } from './hands.ts'
 
 /** Everything that lies on this device. */
 const kept = (page: Page) =>
@@ -70,7 +70,7 @@ test('a PIN that was given opens only the choosing of one’s own; a lead lets s
   page,
   browser,
 }) => {
-  await signIn(page, 'O. Hallam')
+  await signInAtTheDoor(page, 'O. Hallam')
   await page.getByRole('link', { name: 'People' }).click()
   await page.getByLabel('Name of somebody new').fill('E. Newland')
   await page.getByRole('button', { name: 'Add' }).click()
@@ -92,7 +92,7 @@ test('a PIN that was given opens only the choosing of one’s own; a lead lets s
   await expect(page.locator('[data-test=own-pin]')).toBeVisible()
   await page.keyboard.press('Escape')
   await expect(page.locator('[data-test=who]')).toContainText('no PIN given')
-  await signIn(page, 'O. Hallam')
+  await signInAtTheDoor(page, 'O. Hallam')
   await page.getByRole('link', { name: 'People' }).click()
   await theirs.goto('/bench')
   await expect(theirs).toHaveURL(/sign-in/)

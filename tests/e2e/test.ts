@@ -35,6 +35,8 @@ export const test = base.extend<object, { served: Served; address: string }>({
       process.env.DATABASE_URL = named(process.env.DATABASE_URL!, name)
       const port = String(FIRST_PORT + parallelIndex)
       const address = `http://127.0.0.1:${port}`
+      // Helpers that speak to it without a page say where they come from.
+      process.env.E2E_ADDRESS = address
       const start = async () => {
         const server = spawn(process.execPath, ['.output/server/index.mjs'], {
           env: { ...process.env, HOST: '127.0.0.1', PORT: port, NITRO_PORT: port },

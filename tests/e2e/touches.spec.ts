@@ -1,5 +1,5 @@
 import { expect, test, type Page } from './test.ts'
-import { jobAt, openBench, signIn } from './hands.ts'
+import { jobAt, openBench, signIn, signInAtTheDoor } from './hands.ts'
 import { librarySheet } from '../sheets.ts'
 import { machineBy } from './shelf.ts'
 
@@ -76,7 +76,7 @@ test('a clean part takes two touches, one with a finding on it five or fewer', a
 })
 
 test('controls of the kit, and those made by hand', async ({ page }) => {
-  await signIn(page, 'O. Hallam')
+  await signInAtTheDoor(page, 'O. Hallam')
   const count = () =>
     page.evaluate(() => {
       const all = [...document.querySelectorAll('button, input, select, textarea, [role=button], [role=slider]')]

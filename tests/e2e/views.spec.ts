@@ -1,7 +1,7 @@
 import AxeBuilder from '@axe-core/playwright'
 import { expect, test, type Page } from './test.ts'
 import { librarySheet } from '../sheets.ts'
-import { find, jobAt, openBench, signIn } from './hands.ts'
+import { find, jobAt, openBench, signIn, signInAtTheDoor } from './hands.ts'
 import { machineBy } from './shelf.ts'
 
 async function gaugeRoom(page: Page, path: string) {
@@ -167,7 +167,7 @@ const VIEWS: Record<string, (page: Page) => Promise<void>> = {
     await expect(page.locator('[data-test=signer]').getByLabel('PIN of O. Hallam')).toBeVisible()
   },
   'a PIN of one’s own': async page => {
-    await signIn(page)
+    await signInAtTheDoor(page)
     await page.locator('[data-test=who]').click()
     await page.getByRole('button', { name: 'Change my PIN' }).click()
     await expect(page.locator('[data-test=own-pin]')).toBeVisible()

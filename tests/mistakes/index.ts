@@ -8,6 +8,7 @@ import { M9_MISTAKES } from './m9.ts'
 import { M10_MISTAKES } from './m10.ts'
 import { M11_MISTAKES } from './m11.ts'
 import { M12_MISTAKES } from './m12.ts'
+import { M13_MISTAKES } from './m13.ts'
 import { M14_MISTAKES } from './m14.ts'
 import { M15_MISTAKES } from './m15.ts'
 import { M16_MISTAKES } from './m16.ts'
@@ -29,6 +30,7 @@ export const ALL_MISTAKES: Mistakes[] = [
   M10_MISTAKES,
   M11_MISTAKES,
   M12_MISTAKES,
+  M13_MISTAKES,
   M14_MISTAKES,
   M15_MISTAKES,
   M16_MISTAKES,

@@ -8,6 +8,7 @@ import { M6 } from './m6.ts'
 import { M10 } from './m10.ts'
 import { M11 } from './m11.ts'
 import { M12 } from './m12.ts'
+import { M13 } from './m13.ts'
 import { M14 } from './m14.ts'
 import { M15 } from './m15.ts'
 import { M16 } from './m16.ts'
@@ -36,6 +37,7 @@ export const WALKS: Walk[] = [
   { sheet: 'm10-gear-unit', machine: 'Lime-kiln gear unit', figures: () => M10 },
   { sheet: 'm11-vacuum-gear-pump', machine: 'Filter vacuum pump', figures: M11 },
   { sheet: 'm12-turbo-blower', machine: 'Carbonation gas blower', figures: M12 },
+  { sheet: 'm13-agitator', machine: 'Syrup mixer', figures: M13 },
   { sheet: 'm14-axially-split-pump', machine: 'Raw-juice pump', figures: () => M14 },
   { sheet: 'm15-sanitary-pump', machine: 'Thin-juice pump', figures: M15 },
   { sheet: 'm16-cartridge-seal-pump', machine: 'Lime-milk pump', figures: () => M16 },

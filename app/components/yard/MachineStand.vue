@@ -64,8 +64,10 @@ button.stand.chosen {
 }
 .foot {
   display: flex;
+  flex-wrap: wrap;
   justify-content: space-between;
   align-items: center;
+  gap: 0 8px;
   font-size: 15px;
 }
 .job {

@@ -61,7 +61,7 @@ const measured = (row: unknown) => seen.value.measureElement(row as Element | nu
           {{ rows[one.index]!.area!.name
           }}<small class="soft">{{ counted(rows[one.index]!.area!.machines.length, 'machine') }}</small>
         </h2>
-        <span class="stands" :style="{ gridTemplateColumns: `repeat(${columns}, 1fr)` }">
+        <span class="stands" :style="{ gridTemplateColumns: `repeat(${columns}, minmax(0, 1fr))` }">
           <MachineStand
             v-for="(machine, place) in rows[one.index]!.machines"
             :key="place"
