@@ -14,6 +14,7 @@ export const PEOPLE: { name: string; role: Role; pin: string; competences?: Comp
       { by: 'competent', of: 'confined spaces', until: '2027-05-31' },
       { by: 'certified', of: 'fuel gas', until: '2028-01-31' },
       { by: 'competent', of: 'relief valves', until: '2027-12-31' },
+      { by: 'competent', of: 'electrical leads', until: '2028-05-31' },
     ],
   },
   {

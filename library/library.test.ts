@@ -9,7 +9,7 @@ import { examineSheet } from '../core/sheet/examination/index.ts'
 const files = readdirSync(import.meta.dirname).filter(file => file.endsWith('.yaml'))
 const written = (file: string) => parse(readFileSync(`${import.meta.dirname}/${file}`, 'utf8'))
 /** Families that are taken apart on a bench of their own, and fit in two hands. */
-const IN_TWO_HANDS = new Set(['M18', 'M20'])
+const IN_TWO_HANDS = new Set(['M4', 'M18', 'M20'])
 const load = (file: string) => readSheet(written(file)) as Sheet
 
 describe.each(files)('%s', file => {

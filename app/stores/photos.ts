@@ -136,9 +136,11 @@ export const usePhotosStore = defineStore('photos', () => {
       sending = null
     }))
 
-  /** The oldest that is entered and was not tried in this round; what is taken meanwhile is among them. */
-  const nextOf = (tried: ReadonlySet<string>) =>
-    held.value.find(one => one.isNamed && !one.refused && !tried.has(one.payload.photo))
+  /**
+   * The oldest that was not tried in this round; what is taken meanwhile is among them. One that is not known to be entered may
+   * have been, just as the page went: the server knows.
+   */
+  const nextOf = (tried: ReadonlySet<string>) => held.value.find(one => !one.refused && !tried.has(one.payload.photo))
 
   /** Sends what lies here, and what could not be sent again after a while. */
   async function sendAll(): Promise<void> {
@@ -148,7 +150,7 @@ export const usePhotosStore = defineStore('photos', () => {
       tried.add(one.payload.photo)
       if (!(await send(one))) break
     }
-    if (held.value.some(one => one.isNamed && !one.refused))
+    if (held.value.some(one => !one.refused))
       again = setTimeout(() => void flush(), pauseAfter(++failures, Math.random()))
   }
 
@@ -164,7 +166,7 @@ export const usePhotosStore = defineStore('photos', () => {
       return true
     } catch (error) {
       const { statusCode = 0, data } = error as { statusCode?: number; data?: { data?: { refusal?: Refusal } } }
-      if (data?.data?.refusal?.code === 'picture.unnamed') await lookAtStranger(one)
+      if (data?.data?.refusal?.code === 'picture.unnamed') await (one.isNamed && lookAtStranger(one))
       else if (FINAL.has(statusCode)) await put({ ...one, refused: sayWhy(error) })
       else return false
       return true

@@ -5,6 +5,7 @@ import { COMPRESSORS } from './compressors.ts'
 import { COUPLINGS } from './couplings.ts'
 import { MOTORS } from './dc-motors.ts'
 import { DECANTERS } from './decanters.ts'
+import { DOSING_PUMPS } from './dosing-pumps.ts'
 import { EXCHANGERS } from './exchangers.ts'
 import { GEAR_UNITS } from './gear-units.ts'
 import { HOISTS } from './hoists.ts'
@@ -36,6 +37,7 @@ export const FLEET: DemoMachine[] = [
   ...LIME_PUMPS,
   ...CONVEYORS,
   ...AGITATORS,
+  ...DOSING_PUMPS,
   ...SANITARY_PUMPS,
   ...SPLIT_PUMPS,
 ]

@@ -2,6 +2,7 @@ import type { Mistakes } from './bench.ts'
 import { M1_MISTAKES } from './m1.ts'
 import { M2_MISTAKES } from './m2.ts'
 import { M3_MISTAKES } from './m3.ts'
+import { M4_MISTAKES } from './m4.ts'
 import { M5_MISTAKES } from './m5.ts'
 import { M6_MISTAKES } from './m6.ts'
 import { M9_MISTAKES } from './m9.ts'
@@ -23,6 +24,7 @@ export const ALL_MISTAKES: Mistakes[] = [
   M1_MISTAKES,
   M2_MISTAKES,
   M3_MISTAKES,
+  M4_MISTAKES,
   M5_MISTAKES,
   M6_MISTAKES,
   M8_MISTAKES,

@@ -3,6 +3,7 @@ import type { Read } from '../sheets.ts'
 import { M1 } from './m1.ts'
 import { M2 } from './m2.ts'
 import { M3 } from './m3.ts'
+import { M4 } from './m4.ts'
 import { M5 } from './m5.ts'
 import { M6 } from './m6.ts'
 import { M10 } from './m10.ts'
@@ -30,6 +31,7 @@ export const WALKS: Walk[] = [
   { sheet: 'm1-torsional-coupling', machine: 'Slicer coupling', figures: M1 },
   { sheet: 'm2-lever-hoist', machine: 'Hoist of the sugar end', figures: M2 },
   { sheet: 'm3-cycloidal-reducer', machine: 'Beet conveyor drive', figures: M3 },
+  { sheet: 'm4-dosing-pump', machine: 'Antifoam pump', figures: () => M4 },
   { sheet: 'm5-reciprocating-compressor', machine: 'Juice-cooler compressor', figures: () => M5 },
   { sheet: 'm6-sleeve-bearing-motor', machine: 'Motor of the carbonation gas fan', figures: () => M6 },
   { sheet: 'm8-scraped-surface-exchanger', machine: 'Syrup crystalliser', figures: M8 },
