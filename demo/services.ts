@@ -52,6 +52,8 @@ export const SERVICES: Record<string, DemoService[]> = {
   'P-361': [{ service: 'rings', on: '2026-10-05', hours: 17600 }],
   'P-171': [{ service: 'dose', on: '2026-11-16', hours: 8900, note: '244 mL' }],
   'P-172': [{ service: 'foot', on: '2026-11-09', hours: 8200 }],
+  'W-831': [{ service: 'oil', on: '2026-06-15', hours: 28300 }],
+  'W-832': [{ service: 'drip', on: '2026-11-02', hours: 29400, note: '44 in a minute' }],
   'A-271': [{ service: 'grease', on: '2026-10-12', hours: 23900 }],
   'A-272': [{ service: 'flush', on: '2026-11-09', hours: 23700, note: '0.14 MPa over the vessel' }],
   'H-711': [{ service: 'silencers', on: '2026-09-28', hours: 8700 }],

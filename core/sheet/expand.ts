@@ -158,11 +158,10 @@ export function expandSheet<S extends object>(source: S): S {
     Object.entries(sheet).map(([key, value]) => {
       if (!Array.isArray(value)) return [key, value]
       const name = (id: Json, over: string[], all: Item[]) => {
-        if (typeof id === 'string')
-          families.set(
-            familyName(id, over),
-            all.map(item => String(item.id)),
-          )
+        if (typeof id !== 'string') return
+        const family = familyName(id, over)
+        // Two lists may write out one family between them.
+        families.set(family, [...new Set([...(families.get(family) ?? []), ...all.map(item => String(item.id))])])
       }
       const items = runsOf(value).flatMap((run): Json[] => {
         const [one] = run

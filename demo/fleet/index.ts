@@ -1,6 +1,7 @@
 import type { DemoMachine } from '../thornmere.ts'
 import { AGITATORS } from './agitators.ts'
 import { BLOWERS } from './blowers.ts'
+import { BOWL_PUMPS } from './bowl-pumps.ts'
 import { COMPRESSORS } from './compressors.ts'
 import { COUPLINGS } from './couplings.ts'
 import { MOTORS } from './dc-motors.ts'
@@ -38,6 +39,7 @@ export const FLEET: DemoMachine[] = [
   ...CONVEYORS,
   ...AGITATORS,
   ...DOSING_PUMPS,
+  ...BOWL_PUMPS,
   ...SANITARY_PUMPS,
   ...SPLIT_PUMPS,
 ]

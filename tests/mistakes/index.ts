@@ -5,6 +5,7 @@ import { M3_MISTAKES } from './m3.ts'
 import { M4_MISTAKES } from './m4.ts'
 import { M5_MISTAKES } from './m5.ts'
 import { M6_MISTAKES } from './m6.ts'
+import { M7_MISTAKES } from './m7.ts'
 import { M9_MISTAKES } from './m9.ts'
 import { M10_MISTAKES } from './m10.ts'
 import { M11_MISTAKES } from './m11.ts'
@@ -27,6 +28,7 @@ export const ALL_MISTAKES: Mistakes[] = [
   M4_MISTAKES,
   M5_MISTAKES,
   M6_MISTAKES,
+  M7_MISTAKES,
   M8_MISTAKES,
   M9_MISTAKES,
   M10_MISTAKES,

@@ -17,6 +17,7 @@ import { M17 } from './m17.ts'
 import { M18 } from './m18.ts'
 import { M19 } from './m19.ts'
 import { M20 } from './m20.ts'
+import { M7 } from './m7.ts'
 import { M8 } from './m8.ts'
 import { M9 } from './m9.ts'
 
@@ -34,6 +35,7 @@ export const WALKS: Walk[] = [
   { sheet: 'm4-dosing-pump', machine: 'Antifoam pump', figures: () => M4 },
   { sheet: 'm5-reciprocating-compressor', machine: 'Juice-cooler compressor', figures: () => M5 },
   { sheet: 'm6-sleeve-bearing-motor', machine: 'Motor of the carbonation gas fan', figures: () => M6 },
+  { sheet: 'm7-vertical-bowl-pump', machine: 'Well pump', figures: M7 },
   { sheet: 'm8-scraped-surface-exchanger', machine: 'Syrup crystalliser', figures: M8 },
   { sheet: 'm9-dc-motor', machine: 'Juice-press motor', figures: () => M9 },
   { sheet: 'm10-gear-unit', machine: 'Lime-kiln gear unit', figures: () => M10 },

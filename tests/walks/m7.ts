@@ -1,0 +1,38 @@
+import type { Variants } from '../../core/sheet/index.ts'
+import type { Read } from '../sheets.ts'
+
+/** A bowl pump in good order, drawn after its years, read by somebody who has not seen its sheet. */
+export const M7 = ({ column }: Variants): Read => ({
+  'flow': 0.96,
+  'amps': 62,
+  'shake': 2.2,
+  'drip-found': 'drop after drop',
+  'try-start': 'nothing moves',
+  'head-run': 0.03,
+  'motor-play': 0.11,
+  'lift Whole travel, front to back': 9,
+  'lift Stands clear in front now, cold': column === 'long' ? 3.1 : 2.7,
+  'stick-*': 210,
+  'lateral-found': 9.2,
+  'shaft-true': 0.04,
+  'shaft-size': 39.994,
+  'swing': 0.1,
+  'square': 0.015,
+  'rubbers': 0.4,
+  'ring-*': 0.5,
+  'seat-*': 60.011,
+  'outside-*': 60.061,
+  'press-* Bush bore now': 40.15,
+  'press-* Shaft': 39.994,
+  'bore-*': 40.124,
+  'ends-bore': 40.12,
+  'white': 'nothing, it is white',
+  'collet-*': 3,
+  'lateral-*': 9,
+  'level': 0.02,
+  'sense': 'anticlockwise',
+  'free': 'easily, all round',
+  'drip': 38,
+  'hour *thrust*': 53,
+  'glass': 'nothing',
+})
