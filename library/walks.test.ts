@@ -1,35 +1,79 @@
 import { describe, expect, it } from 'vitest'
-import { recordOf, recordTables, viewJob } from '../core/job/index.ts'
-import { coupledVariants, everyVariant, type Variants } from '../core/sheet/index.ts'
+import { recordTables, viewJob, type JobRecord, type RecordTable } from '../core/job/index.ts'
+import type { Variants } from '../core/sheet/index.ts'
 import { Asking } from '../tests/asking.ts'
-import { findingsOf, librarySheet, worker } from '../tests/sheets.ts'
+import { bare, printed } from '../tests/printing.ts'
+import { decisionsOf, machinesOf, madeRecord } from '../tests/records.ts'
+import { librarySheet } from '../tests/sheets.ts'
 import { WALKS } from '../tests/walks/index.ts'
 
 const named = (variants: Variants) => Object.values(variants).join(', ') || 'the one there is'
 
-/** Every machine family gone through from make-safe to a signed record, with figures that were written without its sheet. */
-describe.each(WALKS)('$sheet', ({ sheet: name, figures, machine }) => {
-  const sheet = librarySheet(name)
-  // Choices that hang together in every combination, each of the others once.
-  const known = coupledVariants({ ...sheet, axes: sheet.axes.filter(axis => !axis.decided) }).map(
-    variants => [named(variants), variants, {} as Variants] as const,
+/** Columns of figures in which a row without one has no business. */
+const FIGURES = /^(Value|As found|As left|Change|Pieces)$/
+
+function wordsIn(value: unknown, found: string[] = []): string[] {
+  if (typeof value === 'string') found.push(value)
+  else if (value && typeof value === 'object') for (const one of Object.values(value)) wordsIn(one, found)
+  return found
+}
+
+/** What no reader should see: an object, a name that is the sheet's own, a hole nobody filled, a figure that is not there. */
+function faultsOf(record: JobRecord, ids: ReadonlySet<string>): string[] {
+  const tables = recordTables(record)
+  const odd = wordsIn({ ...record, tables }).filter(
+    words =>
+      /undefined|null|NaN|\[object|"by":|[{}]/.test(words) ||
+      (words.match(/[\w]+(?:[-@][\w]+)+/g) ?? []).some(word => ids.has(word)),
   )
+  const objects = tables.flatMap(({ title, columns, rows }) =>
+    rows.flatMap(row =>
+      row.flatMap((cell, i) => [
+        ...([cell.text, ...(cell.small ?? []), ...(cell.lines ?? [])] as unknown[])
+          .filter(words => words !== undefined && typeof words !== 'string')
+          .map(words => `${title}: ${JSON.stringify(words)}`),
+        ...(FIGURES.test(columns[i]!.head) && !cell.text?.trim()
+          ? [`${title}: no figure under ${columns[i]!.head}`]
+          : []),
+      ]),
+    ),
+  )
+  return [...odd, ...objects]
+}
+
+/** Tables of records as they are printed together: what several of them say in the same words, once. */
+class Together {
+  private readonly all = new Map<string, { table: RecordTable; rows: Map<string, RecordTable['rows'][number]> }>()
+  last: JobRecord | undefined
+
+  add(record: JobRecord): void {
+    this.last = record
+    for (const table of recordTables(record)) {
+      const known = this.all.get(table.title) ?? { table, rows: new Map() }
+      for (const row of table.rows) known.rows.set(JSON.stringify(row.map(cell => ({ ...cell, by: undefined }))), row)
+      this.all.set(table.title, known)
+    }
+  }
+
+  get tables(): RecordTable[] {
+    return [...this.all.values()].map(({ table, rows }) => ({ ...table, rows: [...rows.values()] }))
+  }
+}
+
+/** Every machine family gone through from make-safe to a signed record, with figures that were written without its sheet. */
+describe.each(WALKS)('$sheet', ({ sheet: name, figures }) => {
+  const sheet = librarySheet(name)
+  const known = machinesOf(sheet).map(variants => [named(variants), variants, {} as Variants] as const)
   // What is decided on the job is gone through with every choice, on the last of the machines.
-  const decided = everyVariant({ axes: sheet.axes.filter(axis => axis.decided) })
-    .filter(choices => Object.keys(choices).length)
-    .map(choices => [`decided: ${named(choices)}`, known.at(-1)![1], choices] as const)
+  const decided = decisionsOf(sheet).map(choices => [`decided: ${named(choices)}`, known.at(-1)![1], choices] as const)
+  const together = new Together()
+
   it.each([...known, ...decided])(
     '%s: nothing in good order raises an alarm, and the record is signed',
     (_, variants, choices) => {
-      const one = worker(sheet, findingsOf(figures(variants), true), variants, Asking)
-      for (const axis of sheet.axes.filter(({ id }) => choices[id])) {
-        one.workUntil(axis.decided!.step)
-        one.act('variant.changed', { axis: axis.id, choice: choices[axis.id]!, why: 'Wanted so' }, 'lead')
-      }
-      one.workUntil()
-      const { state } = one.folded
-      const view = viewJob(one.plan, state)
-      expect(state.flags).toEqual([])
+      const { half, signed, ids, before, after } = madeRecord(sheet, figures, variants, { Who: Asking, choices })
+      const view = viewJob(before.plan, before.state)
+      expect(before.state.flags).toEqual([])
       expect(view.owed.map(o => o.what)).toEqual([])
       expect(view.gate.open).toBe(true)
       // What is held against the last overhaul has nothing to be held against on a machine's first.
@@ -37,13 +81,25 @@ describe.each(WALKS)('$sheet', ({ sheet: name, figures, machine }) => {
         ({ owed, judgement, worked }) => owed && !worked.isFirst && judgement.verdict !== 'Holds',
       )
       expect(unwell.map(({ check, moment, judgement }) => `${check.title} ${moment}: ${judgement.verdict}`)).toEqual([])
-      one.act('job.signed', { cured: 'yes', cause: machine }, 'lead')
-      expect(one.folded.state.signed).not.toBeNull()
-      const record = recordOf(one.plan, one.folded.entries, new Map())
-      expect(record.concessions).toEqual([])
-      expect(recordTables(record).every(table => table.rows.every(row => !row.join(' ').includes('undefined')))).toBe(
-        true,
-      )
+      expect(after.signed).not.toBeNull()
+      expect(signed.concessions).toEqual([])
+      for (const record of [half, signed]) {
+        expect(faultsOf(record, ids)).toEqual([])
+        expect(recordTables(record).length).toBeGreaterThan(5)
+        together.add(record)
+      }
     },
   )
+
+  it('its records are printed, half done and signed, with every word of them', async () => {
+    const { last, tables } = together
+    // Only where some of the machines were gone through before.
+    if (!last) return
+    const pdf = bare(await printed(last, tables))
+    for (const { title, rows } of tables) {
+      expect(pdf).toContain(bare(title))
+      for (const { text = '', small = [] } of rows.flat())
+        for (const words of [text, ...small]) expect(pdf, title).toContain(bare(words))
+    }
+  }, 300_000)
 })

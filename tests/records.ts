@@ -1,6 +1,7 @@
-import { recordOf, type JobRecord } from '../core/job/index.ts'
-import { coupledVariants, everyVariant, planFor, type Sheet, type Variants } from '../core/sheet/index.ts'
+import { recordOf, type JobRecord, type JobState } from '../core/job/index.ts'
+import { coupledVariants, everyVariant, planFor, type Plan, type Sheet, type Variants } from '../core/sheet/index.ts'
 import { SUMS_BY_NAME } from '../core/sums/index.ts'
+import { Technician } from '../demo/technician.ts'
 import { findingsOf, librarySheet, worker } from './sheets.ts'
 import { seenOn } from './seen.ts'
 import { WALKS } from './walks/index.ts'
@@ -12,6 +13,9 @@ export interface MadeRecord {
   signed: JobRecord
   /** Names that a sheet gives its things for itself, and nobody reads. */
   ids: ReadonlySet<string>
+  /** The job as it stood before it was signed, by the plan it had come to, and after. */
+  before: { plan: Plan; state: JobState }
+  after: JobState
 }
 
 const PEOPLE = new Map([
@@ -35,30 +39,43 @@ function idsOf(sheet: Sheet, variants: Variants): Set<string> {
 }
 
 /** Goes through a machine and keeps its record on the way: something is found, renewed and noted besides. */
-function madeRecord(
+export function madeRecord(
   sheet: Sheet,
   read: (variants: Variants) => Parameters<typeof findingsOf>[0],
   variants: Variants,
+  { Who = Technician, choices = {} }: { Who?: typeof Technician; choices?: Variants } = {},
 ): MadeRecord {
-  const one = worker(sheet, findingsOf(read(variants), true), variants)
+  const one = worker(sheet, findingsOf(read(variants), true), variants, Who)
   const record = () => recordOf(one.plan, one.folded.entries, PEOPLE)
+  for (const axis of sheet.axes.filter(({ id }) => choices[id])) {
+    one.workUntil(axis.decided!.step)
+    one.act('variant.changed', { axis: axis.id, choice: choices[axis.id]!, why: 'Wanted so' }, 'lead')
+  }
   one.workUntil('decide')
   const off = [...one.folded.state.parts].find(([, now]) => now.where === 'off')?.[0]
-  if (off) one.act('part.looked', seenOn(off, 'Track is dull', { deg: 75, seenFrom: sheet.ends.left }))
+  if (off) one.act('part.looked', seenOn(off, 'Track is dull', { grade: 1, deg: 75, seenFrom: sheet.ends.left }))
   one.act('note.written', { text: 'Half way' })
   const half = record()
   one.workUntil()
+  const before = { plan: one.plan, state: one.folded.state }
   one.act('job.signed', { cured: 'yes', cause: 'Wear' }, 'lead')
-  return { name: Object.values(variants).join(', '), half, signed: record(), ids: idsOf(sheet, variants) }
+  const name = Object.values(variants).join(', ')
+  return { name, half, signed: record(), ids: idsOf(sheet, variants), before, after: one.folded.state }
 }
 
-/** The records of every machine there may be of a library sheet, those in which something is not decided yet among them. */
+/** The machines there may be of a library sheet: choices that hang together in every combination, each of the others once. */
+export const machinesOf = (sheet: Sheet): Variants[] =>
+  coupledVariants({ ...sheet, axes: sheet.axes.filter(axis => !axis.decided) })
+
+/** What may be decided on the job, in every combination. */
+export const decisionsOf = (sheet: Sheet): Variants[] =>
+  everyVariant({ axes: sheet.axes.filter(axis => axis.decided) }).filter(choices => Object.keys(choices).length)
+
+/** Records of a library sheet: of its first machine, and of its last with everything that may be decided. */
 export function* recordsOf(name: string): Generator<MadeRecord> {
   const sheet = librarySheet(name)
   const { figures } = WALKS.find(walk => walk.sheet === name)!
-  const known = coupledVariants({ ...sheet, axes: sheet.axes.filter(axis => !axis.decided) })
-  const decided = everyVariant({ axes: sheet.axes.filter(axis => axis.decided) })
-  for (const variants of known) yield madeRecord(sheet, figures, variants)
-  for (const choices of decided.filter(one => Object.keys(one).length))
-    yield madeRecord(sheet, figures, { ...known.at(-1)!, ...choices })
+  const known = machinesOf(sheet)
+  yield madeRecord(sheet, figures, known[0]!)
+  for (const choices of decisionsOf(sheet)) yield madeRecord(sheet, figures, { ...known.at(-1)!, ...choices })
 }

@@ -1,40 +1,14 @@
-import { readFileSync } from 'node:fs'
 import sharp from 'sharp'
 import { extractText, getDocumentProxy } from 'unpdf'
-import { describe, expect, it } from 'vitest'
+import { expect, it } from 'vitest'
 import { sectionAsSvg, sectionOf } from '../../core/section/index.ts'
-import { recordOf, recordTables, type JobRecord, type RecordTable } from '../../core/job/index.ts'
+import { recordOf, recordTables } from '../../core/job/index.ts'
 import { atTheGap } from '../../tests/measuring/index.ts'
+import { bare, fonts, pdfOf, printed } from '../../tests/printing.ts'
 import { technician } from '../../tests/pump.ts'
 import { recordsOf } from '../../tests/records.ts'
-import { librarySheetNames } from '../../tests/sheets.ts'
-import { FONT_FILES, type Fonts } from './fonts.ts'
 import { recordPdf } from './record-pdf.ts'
 
-const fonts: Fonts = Object.fromEntries(
-  Object.values(FONT_FILES).map(file => [file, new Uint8Array(readFileSync(`server/assets/fonts/${file}`))]),
-)
-
-async function pdfOf(
-  record: JobRecord,
-  tables = recordTables(record),
-  pictures: ReadonlyMap<string, Uint8Array> = new Map(),
-) {
-  const pdf = await recordPdf(
-    {
-      report: 'record',
-      record,
-      tables,
-      part: 1,
-      parts: 1,
-      number: 7,
-      machine: { tag: 'T-1', name: 'Test', line: 'Line 1' },
-      pictures,
-    },
-    fonts,
-  )
-  return new Uint8Array(pdf)
-}
 /** The size of every picture in a PDF, pixels. */
 const picturesIn = (pdf: Uint8Array) =>
   [
@@ -42,46 +16,6 @@ const picturesIn = (pdf: Uint8Array) =>
       .toString('latin1')
       .matchAll(/\/Subtype \/Image[^>]*?\/Width (\d+)[^>]*?\/Height (\d+)/g),
   ].map(found => found.slice(1).map(Number))
-
-async function printed(record: JobRecord, tables = recordTables(record)): Promise<string> {
-  const { text } = await extractText(await getDocumentProxy(await pdfOf(record, tables)), { mergePages: true })
-  return text
-}
-
-/** Lines break where they must: texts are compared without what stands between their letters. */
-const bare = (text: string) => text.normalize('NFKC').replace(/[\s\u00ad]/g, '')
-
-/** Columns of figures in which a row without one has no business. */
-const FIGURES = /^(Value|As found|As left|Change|Pieces)$/
-
-function wordsIn(value: unknown, found: string[] = []): string[] {
-  if (typeof value === 'string') found.push(value)
-  else if (value && typeof value === 'object') for (const one of Object.values(value)) wordsIn(one, found)
-  return found
-}
-
-/** What no reader should see: an object, a name that is the sheet's own, a hole nobody filled, a figure that is not there. */
-function faultsOf(record: JobRecord, ids: ReadonlySet<string>): string[] {
-  const tables = recordTables(record)
-  const odd = wordsIn({ ...record, tables }).filter(
-    words =>
-      /undefined|null|NaN|\[object|"by":|[{}]/.test(words) ||
-      (words.match(/[\w]+(?:[-@][\w]+)+/g) ?? []).some(word => ids.has(word)),
-  )
-  const objects = tables.flatMap(({ title, columns, rows }) =>
-    rows.flatMap(row =>
-      row.flatMap((cell, i) => [
-        ...([cell.text, ...(cell.small ?? []), ...(cell.lines ?? [])] as unknown[])
-          .filter(words => words !== undefined && typeof words !== 'string')
-          .map(words => `${title}: ${JSON.stringify(words)}`),
-        ...(FIGURES.test(columns[i]!.head) && !cell.text?.trim()
-          ? [`${title}: no figure under ${columns[i]!.head}`]
-          : []),
-      ]),
-    ),
-  )
-  return [...odd, ...objects]
-}
 
 it('prints names and tags in other letters than ours, every one of them', async () => {
   const { signed } = recordsOf('m3-cycloidal-reducer').next().value!
@@ -108,34 +42,6 @@ it('prints all of what is long: nothing is cut off at the foot of a page', async
       expect(pdf, `${n}`).toContain(`end${i}.`)
     }
   }
-})
-
-describe.each(librarySheetNames())('%s', name => {
-  it('every machine of it has a record that can be read and printed, half done and signed', async () => {
-    // What several of them say in the same words is printed once.
-    const all = new Map<string, { table: RecordTable; rows: Map<string, RecordTable['rows'][number]> }>()
-    let last: JobRecord | undefined
-    for (const { name: variant, half, signed, ids } of recordsOf(name))
-      for (const [when, record] of Object.entries({ half, signed })) {
-        expect(faultsOf(record, ids), `${variant}, ${when}`).toEqual([])
-        const tables = recordTables(record)
-        expect(tables.length, `${variant}, ${when}`).toBeGreaterThan(5)
-        for (const table of tables) {
-          const known = all.get(table.title) ?? { table, rows: new Map() }
-          for (const row of table.rows)
-            known.rows.set(JSON.stringify(row.map(cell => ({ ...cell, by: undefined }))), row)
-          all.set(table.title, known)
-        }
-        last = record
-      }
-    const tables = [...all.values()].map(({ table, rows }) => ({ ...table, rows: [...rows.values()] }))
-    const pdf = bare(await printed(last!, tables))
-    for (const { title, rows } of tables) {
-      expect(pdf).toContain(bare(title))
-      for (const { text = '', small = [] } of rows.flat())
-        for (const words of [text, ...small]) expect(pdf, title).toContain(bare(words))
-    }
-  }, 300_000)
 })
 
 it('a way of measuring that the product does not have is printed like any other', async () => {
