@@ -71,7 +71,7 @@ export const machinesOf = (sheet: Sheet): Variants[] =>
 export const decisionsOf = (sheet: Sheet): Variants[] =>
   everyVariant({ axes: sheet.axes.filter(axis => axis.decided) }).filter(choices => Object.keys(choices).length)
 
-/** Records of a library sheet: of its first machine, and of its last with everything that may be decided. */
+/** Records of a library sheet: of its first machine, and of its last with everything that may be decided. Every machine's are gone through by `library/walks.test.ts`. */
 export function* recordsOf(name: string): Generator<MadeRecord> {
   const sheet = librarySheet(name)
   const { figures } = WALKS.find(walk => walk.sheet === name)!

@@ -24,6 +24,8 @@ export const usePhotosStore = defineStore('photos', () => {
   const urls = new Map<string, string>()
   /** Which the server did not know though their entries wait here no longer, and how often: one may have landed just then. */
   const strangers = new Map<string, number>()
+  /** Which the page before had taken, without knowing any more whether they were entered. */
+  const leftBehind = new Set<string>()
   let failures = 0
   let again: ReturnType<typeof setTimeout> | undefined
   let sending: Promise<void> | null = null
@@ -48,6 +50,7 @@ export const usePhotosStore = defineStore('photos', () => {
   const start = () =>
     (started ??= heldPhotos().then(rows => {
       held.value = [...rows, ...held.value]
+      for (const one of rows) if (!one.isNamed) leftBehind.add(one.payload.photo)
       void flush()
     }))
 
@@ -136,11 +139,11 @@ export const usePhotosStore = defineStore('photos', () => {
       sending = null
     }))
 
-  /**
-   * The oldest that was not tried in this round; what is taken meanwhile is among them. One that is not known to be entered may
-   * have been, just as the page went: the server knows.
-   */
-  const nextOf = (tried: ReadonlySet<string>) => held.value.find(one => !one.refused && !tried.has(one.payload.photo))
+  /** What may be sent: what was entered, and what may have been just as the page before went, which the server knows. */
+  const isReady = (one: HeldPhoto) => !one.refused && (one.isNamed || leftBehind.has(one.payload.photo))
+
+  /** The oldest that was not tried in this round; what is taken meanwhile is among them. */
+  const nextOf = (tried: ReadonlySet<string>) => held.value.find(one => isReady(one) && !tried.has(one.payload.photo))
 
   /** Sends what lies here, and what could not be sent again after a while. */
   async function sendAll(): Promise<void> {
@@ -150,8 +153,7 @@ export const usePhotosStore = defineStore('photos', () => {
       tried.add(one.payload.photo)
       if (!(await send(one))) break
     }
-    if (held.value.some(one => !one.refused))
-      again = setTimeout(() => void flush(), pauseAfter(++failures, Math.random()))
+    if (held.value.some(isReady)) again = setTimeout(() => void flush(), pauseAfter(++failures, Math.random()))
   }
 
   /** Whether the next one may be tried: nobody was there, or whoever is signed in may not, and that is so for all of them. */

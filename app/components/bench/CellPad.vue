@@ -233,7 +233,7 @@ onMounted(() => field.value?.focus())
       />
     </template>
     <LazyRunTable v-if="grows && !moving" :result="result" :cell="cell" @choose="one.goTo" />
-    <CellPlaces
+    <LazyCellPlaces
       v-else-if="cells.length > 1 || moving"
       :result="result"
       :cell="cell"
@@ -316,7 +316,11 @@ onMounted(() => field.value?.focus())
       <el-button v-if="correcting || (isOpen && entered)" @click="one.leave()">Cancel</el-button>
       <el-button v-if="bench.chosenFocus" @click="bench.look(null)">Back</el-button>
       <el-button v-if="isGauged" :aria-expanded="working" @click="working = !working">Working</el-button>
-      <EvidenceLost v-if="!result.complete && !result.again" :lost="{ check: own.id, moment }" :by="own.lost" />
+      <LazyEvidenceLost
+        v-if="own.lost && !result.complete && !result.again"
+        :lost="{ check: own.id, moment }"
+        :by="own.lost"
+      />
     </div>
   </GaugeFrame>
 </template>

@@ -35,9 +35,9 @@ const mayVouch = (doer: string) =>
 
 <template>
   <div v-if="device.length || unproved.length" class="notes">
-    <el-alert v-for="words in device" :key="words" :title="words" type="warning" :closable="false" show-icon />
-    <el-alert v-for="one in unproved" :key="one.doer" type="warning" :closable="false" show-icon data-test="unverified">
-      <template #title>
+    <p v-for="words in device" :key="words" class="told" role="alert">{{ words }}</p>
+    <div v-for="one in unproved" :key="one.doer" class="told" role="alert" data-test="unverified">
+      <p>
         {{ counted(one.acts.length, 'act') }} of {{ one.name }} {{ one.acts.length === 1 ? 'waits' : 'wait' }} here
         unverified: no PIN was given.
         {{
@@ -45,7 +45,7 @@ const mayVouch = (doer: string) =>
             ? `${one.name} signs in, or a lead vouches.`
             : `${one.acts.length === 1 ? 'It goes' : 'They go'} once the network is back.`
         }}
-      </template>
+      </p>
       <ul>
         <li v-for="(words, i) in one.acts" :key="i">{{ words }}</li>
       </ul>
@@ -53,7 +53,7 @@ const mayVouch = (doer: string) =>
       <el-button v-if="mayVouch(one.doer)" size="small" type="primary" @click="job.vouch(one.doer)">
         I vouch: {{ one.name }} did this
       </el-button>
-    </el-alert>
+    </div>
   </div>
 </template>
 
@@ -62,6 +62,12 @@ const mayVouch = (doer: string) =>
   padding: 6px 16px 0;
   display: grid;
   gap: 6px;
+}
+/* Plain, and fetched with the bench: it has to be there when nothing can be fetched any more. */
+.told {
+  padding: 6px 12px;
+  background: var(--chalk);
+  border-left: 4px solid var(--brass);
 }
 ul {
   max-height: 96px;

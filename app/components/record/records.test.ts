@@ -16,7 +16,7 @@ async function shown(table: Table): Promise<{ words: string; cells: string[] }> 
 }
 
 describe.each(librarySheetNames())('%s', name => {
-  it('every machine of it has a record that can be read on the screen, half done and signed', async () => {
+  it('has records that can be read on the screen, half done and signed', async () => {
     for (const { name: variant, half, signed, ids } of recordsOf(name))
       for (const table of [half, signed].flatMap(record => recordTables(record))) {
         const { words, cells } = await shown(table)
