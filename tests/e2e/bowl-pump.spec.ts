@@ -1,5 +1,17 @@
 import { expect, test, type Page } from './test.ts'
-import { choose, doStep, fillSum, handBack, jobAt, measure, setDial, signAs, signIn, takeInHand } from './hands.ts'
+import {
+  choose,
+  doStep,
+  fillSum,
+  handBack,
+  jobAt,
+  measure,
+  padStands,
+  pullJoint,
+  setDial,
+  signAs,
+  signIn,
+} from './hands.ts'
 import { librarySheet } from '../sheets.ts'
 import { machineBy } from './shelf.ts'
 
@@ -32,14 +44,22 @@ test('a bowl pump: bushes foreseen before they are pressed, bowls to their line,
   await openFailed(page, 'Outside of the new bush, stage 1 failed')
   await expect(pad(page)).toContainText('It is another bush')
   await pad(page).getByRole('button', { name: 'Another bush taken' }).click()
+  await expect(pad(page)).not.toContainText('Another bush taken')
+  await expect(page.locator('#figure')).toBeVisible()
   await measure(page, { 'Outside of the new bush, stage 1': ['60.061', '60.062'] })
   await expect(owed(page)).not.toContainText('Outside of the new bush, stage 1 failed')
 
   // A bowl that is turned to the one below is seen before the next impeller goes on, and so is a lateral that jumps.
   await jobAt(page, tag, 'closed-s2')
-  await takeInHand(page)
+  // What is read and drawn up has pads of its own; how it stands is said with the step.
   const line = mate(page, 'Bowl of stage 2 to what is below it')
-  await expect(line).toBeVisible()
+  await expect(pad(page)).toHaveAttribute('data-pad', /./)
+  for (let i = 0; i < 4 && !(await line.isVisible()); i++) {
+    const at = await pad(page).getAttribute('data-pad')
+    if (at === 'joint') await pullJoint(page)
+    else if (at === 'reading') await measure(page, { 'Lateral with stage 2 on': ['9.0'] })
+    await padStands(page)
+  }
   await setDial(page, '2:00')
   await line.getByRole('button', { name: 'It stands there' }).click()
   await expect(line).toContainText('turned round the bushes stand out of line')
@@ -64,6 +84,7 @@ test('a bowl pump: bushes foreseen before they are pressed, bowls to their line,
   await openFailed(page, 'Lift of the line failed')
   await expect(pad(page)).toContainText('the impellers grind')
   await pad(page).getByRole('button', { name: 'Nut turned and read again' }).click()
+  await expect(page.locator('#figure')).toBeVisible()
   await fillSum(page, 'Lift of the line', ['9.1', '2.6'])
   await doStep(page)
   await expect(page.locator('[data-step=nut-locked]')).toBeVisible()
