@@ -39,8 +39,6 @@ export function useTries(result: Ref<CheckResult>, cell: Ref<Cell | undefined>) 
   const kept = useLocalStorage<Kept>(
     () => `needler-draft-${job.id}-${readingKey(result.value.check.id, result.value.moment)}-${cell.value?.key ?? ''}`,
     nothing(),
-    // At once, while it is still known of which cell: kept later it would come to lie at the next one.
-    { flush: 'sync' },
   )
   const draft = computed<Kept>({
     get: () => (kept.value.of === stands() ? kept.value : nothing()),

@@ -192,6 +192,8 @@ test('a plate opened asks for its machine alone, and leaves the style of the pag
     const { pathname } = new URL(request.url())
     if (/^\/api\/(yard|site|machines)/.test(pathname)) asked.push(pathname)
   })
+  // Only the rows in sight are on the page: all of them are.
+  await page.setViewportSize({ width: 1280, height: 3000 })
   await page.goto('/')
   await page.locator('.stand', { hasText: 'P-310' }).click()
   await expect(page.getByRole('tab', { name: 'Build' })).toBeVisible()
