@@ -195,8 +195,8 @@ export const SOUND: Record<string, Figures> = {
     'warm *casing*': 37,
   },
   'm7-vertical-bowl-pump': {
-    'lift Whole travel, front to back': '9.1',
-    'lift Stands clear in front now, cold': '2.6',
+    'lift Whole travel, from touching to the stop': '9.1',
+    'lift Stands clear of touching now, cold': '2.6',
     'seat-*': 60.012,
     'outside-*': 60.06,
     'press-* Bush bore now': '40.15',

@@ -32,5 +32,12 @@ export function useCells(id: string, moment: Moment) {
   const goTo = (to: Pick<Cell, 'key'> | undefined) => {
     chosen.value = to?.key ?? chosen.value
   }
+  // Once something was put right, what it took away is read again from its first place.
+  watch(
+    () => result.value.read.size,
+    (now, then) => {
+      if (now < then) goTo(nextOpen())
+    },
+  )
   return { result, cells, cell, entered, before, taken, nextOpen, goTo }
 }

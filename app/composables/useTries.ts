@@ -28,6 +28,12 @@ interface Kept {
   figures: Figure[]
 }
 
+/**
+ * Each change is written as it is made. What is kept takes its pad along, and what waited for the next drawing would never be
+ * written; and whoever listens to their own writing is deaf to a second change right after it.
+ */
+const AT_ONCE = { flush: 'sync', listenToStorageChanges: false } as const
+
 /** Tries being taken in one cell: what is typed outlives a refusal and a reload. */
 export function useTries(result: Ref<CheckResult>, cell: Ref<Cell | undefined>) {
   const job = useJob()
@@ -39,6 +45,7 @@ export function useTries(result: Ref<CheckResult>, cell: Ref<Cell | undefined>) 
   const kept = useLocalStorage<Kept>(
     () => `needler-draft-${job.id}-${readingKey(result.value.check.id, result.value.moment)}-${cell.value?.key ?? ''}`,
     nothing(),
+    AT_ONCE,
   )
   const draft = computed<Kept>({
     get: () => (kept.value.of === stands() ? kept.value : nothing()),

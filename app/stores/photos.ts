@@ -168,8 +168,9 @@ export const usePhotosStore = defineStore('photos', () => {
       return true
     } catch (error) {
       const { statusCode = 0, data } = error as { statusCode?: number; data?: { data?: { refusal?: Refusal } } }
-      if (data?.data?.refusal?.code === 'picture.unnamed') await (one.isNamed && lookAtStranger(one))
-      else if (FINAL.has(statusCode)) await put({ ...one, refused: sayWhy(error) })
+      if (data?.data?.refusal?.code === 'picture.unnamed') {
+        if (one.isNamed) await lookAtStranger(one)
+      } else if (FINAL.has(statusCode)) await put({ ...one, refused: sayWhy(error) })
       else return false
       return true
     }

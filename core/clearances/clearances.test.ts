@@ -41,6 +41,8 @@ describe('along the shaft', () => {
       turns: expect.closeTo(0.4, 9),
       behindMm: expect.closeTo(2, 9),
     }))
+  it('does not stand further off than it can travel: the two were typed the wrong way round', () =>
+    refused(impellerSetting(2.6, 0.4, 0.2, 1.5, 9.1), /cannot stand 9.1 mm clear where its whole travel is 2.6 mm/))
   it('the least lead counts, and less when warm; one not pressed says nothing', () => {
     expect(must(leadClearance([1.8, 1.9], 0.3))).toEqual({
       leastMm: 1.8,

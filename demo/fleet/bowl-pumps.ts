@@ -28,7 +28,10 @@ export const BOWL_PUMPS: DemoMachine[] = [
         on: '2025-10-06',
         complaint: 'Draws more than it did',
         signs: ['amps'],
-        wear: { general: 0.4, figures: { 'amps asFound': 74, 'lift asFound Stands clear in front now, cold': '0.8' } },
+        wear: {
+          general: 0.4,
+          figures: { 'amps asFound': 74, 'lift asFound Stands clear of touching now, cold': '0.8' },
+        },
         cause: 'Its lift was lost: it had not been read again after its first hour',
       },
     ],

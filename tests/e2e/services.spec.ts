@@ -25,7 +25,7 @@ test('what is done between overhauls is written down on the plate, and one writt
   await page.getByRole('tab', { name: 'Past' }).click()
   const row = page.getByRole('listitem').filter({ hasText: 'Grey glitter at the drive end' })
   await row.getByRole('button', { name: 'Withdraw' }).click()
-  await page.getByRole('button', { name: 'Withdraw' }).last().click()
+  await page.getByRole('tooltip').getByRole('button', { name: 'Withdraw' }).click()
   await expect(row).toContainText('withdrawn by R. Okell')
   await expect(oil).toContainText(/at 12.100.h/)
 })

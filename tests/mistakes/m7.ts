@@ -21,7 +21,7 @@ const PULLED = { impellers: 'collet', stages: 'three', column: 'short', scope: '
 const DEEP = { impellers: 'key', stages: 'five', column: 'long', scope: 'pulled' }
 
 /** What was read of the lift, otherwise. */
-const lifted = (frontMm: number): Read => ({ 'lift build Stands clear in front now, cold': frontMm })
+const lifted = (frontMm: number): Read => ({ 'lift build Stands clear of touching now, cold': frontMm })
 
 export const M7_MISTAKES: Mistakes = {
   family: 'Vertical bowl pump',

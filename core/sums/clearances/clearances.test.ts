@@ -15,7 +15,7 @@ describe('running clearances', () => {
   it('an impeller’s place against what it should be, growth counted in', () => {
     figures('impeller-setting', {}, { backOffMm: 0.55, turns: 0.55 / 1.5, behindMm: 2.05 })
     expect(held('impeller-setting', 'frontMm').verdict).toBe('Holds')
-    expect(held('impeller-setting', 'frontMm', { frontMm: 0.44 }).consequence).toMatch(/touches in front/)
+    expect(held('impeller-setting', 'frontMm', { frontMm: 0.44 }).consequence).toMatch(/warm, it touches/)
     expect(held('impeller-setting', 'behindMm', { travelMm: 0.5, minBehindMm: undefined }).consequence).toMatch(/back/)
   })
   it('a piston warm at its head, and square', () => {

@@ -9,16 +9,16 @@ export const impellerSettingSum = defineSum({
   name: 'impeller-setting',
   craft: 'clearances',
   title: 'Axial set of an impeller',
-  about: 'From touching in front: how far to back off, in turns of the adjuster, and what is left behind.',
-  source: 'one-dimensional chain; growth toward the front is added to the clearance',
+  about: 'From where it touches: how far to back off, in turns of the adjuster, and what is left to the stop.',
+  source: 'one-dimensional chain; growth towards where it touches is added to the clearance',
   fields: {
-    travelMm: number('Whole travel, front to back', 'mm', AXIAL),
-    wantedMm: number('Clearance wanted in front, warm', 'mm', AXIAL),
-    growsForwardMm: fallback(number('Shaft grows to the front', 'mm', [-10, 10]), 0),
+    travelMm: number('Whole travel, from touching to the stop', 'mm', AXIAL),
+    wantedMm: number('Clearance wanted, warm', 'mm', AXIAL),
+    growsForwardMm: fallback(number('Shaft grows towards where it touches', 'mm', [-10, 10]), 0),
     pitchMm: number('Pitch of the adjuster', 'mm', [0.25, 20]),
-    frontMm: optional(number('Stands clear in front now, cold', 'mm', AXIAL)),
+    frontMm: optional(number('Stands clear of touching now, cold', 'mm', AXIAL)),
     toleranceMm: limitOf(number('May be off by', 'mm', [0, 10]), 'frontMm'),
-    minBehindMm: optional(number('Minimum behind', 'mm', AXIAL)),
+    minBehindMm: optional(number('Minimum left to the stop', 'mm', AXIAL)),
   },
   example: {
     travelMm: 2.6,
@@ -30,21 +30,21 @@ export const impellerSettingSum = defineSum({
     minBehindMm: 1,
   },
   work: ({ travelMm, wantedMm, growsForwardMm, pitchMm, frontMm, toleranceMm, minBehindMm }) =>
-    answering(impellerSetting(travelMm, wantedMm, growsForwardMm, pitchMm), made => ({
+    answering(impellerSetting(travelMm, wantedMm, growsForwardMm, pitchMm, frontMm), made => ({
       figures: [
         fig('backOffMm', 'Back off from touching by', made.backOffMm, 'mm', 2),
         fig('turns', 'Turns of the adjuster', made.turns, undefined, 2),
         fig(
           'behindMm',
-          'Left behind',
+          'Left to the stop',
           made.behindMm,
           'mm',
           2,
           hold(
             made.behindMm,
             { min: minBehindMm },
-            { low: 'the back of the impeller touches: it wears its plate and locks' },
-            { limits: { min: 0 }, source: 'some room behind' },
+            { low: 'it touches at the other end of its travel: it wears there and locks' },
+            { limits: { min: 0 }, source: 'some room to the stop' },
           ),
         ),
         ...(frontMm === undefined
@@ -52,7 +52,7 @@ export const impellerSettingSum = defineSum({
           : [
               fig(
                 'frontMm',
-                'Stands in front now',
+                'Stands clear now',
                 frontMm,
                 'mm',
                 2,
@@ -61,7 +61,7 @@ export const impellerSettingSum = defineSum({
                   toleranceMm === undefined
                     ? {}
                     : { min: made.backOffMm - toleranceMm, max: made.backOffMm + toleranceMm, best: made.backOffMm },
-                  { low: 'warm, it touches in front', high: 'it stands too far back: head and flow are lost' },
+                  { low: 'warm, it touches', high: 'it stands too far off: head and flow are lost' },
                 ),
               ),
             ]),
@@ -69,12 +69,12 @@ export const impellerSettingSum = defineSum({
       working: [
         line(
           'Back off',
-          'wanted + growth to the front',
+          'wanted + growth towards it',
           `${say(wantedMm)} + ${say(growsForwardMm)}`,
           `${say(made.backOffMm)} mm`,
         ),
         line('Turns', 'back off/pitch', `${say(made.backOffMm)}/${say(pitchMm)}`, say(made.turns, 2)),
-        line('Behind', 'travel − back off', `${say(travelMm)} − ${say(made.backOffMm)}`, `${say(made.behindMm)} mm`),
+        line('Left', 'travel − back off', `${say(travelMm)} − ${say(made.backOffMm)}`, `${say(made.behindMm)} mm`),
       ],
       notes: [
         'Turned by hand to feel where it touches, never with power on. Lock the adjuster, then read it once more.',
