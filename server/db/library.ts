@@ -32,18 +32,14 @@ export const librarySources = (): SheetSource[] =>
 export const librarySheets = (): ShelfSheet[] => librarySources().map(readSheet)
 
 /**
- * Puts the sheets that ship with the application on the shelf, those that are not there yet, and gives them all. Throws
- * where one is unsound.
+ * Puts the sheets that ship with the application on the shelf, those that are not there yet. Throws where one is unsound.
  */
-export async function shelveLibrary(db: Database, sources = librarySources()): Promise<ShelfSheet[]> {
+export async function shelveLibrary(db: Database, sources = librarySources()): Promise<void> {
   const there = await db.select({ id: buildSheet.id, version: buildSheet.version }).from(buildSheet)
-  const sheets: ShelfSheet[] = []
   for (const source of sources) {
-    const isThere = there.some(one => one.id === source.id && one.version === source.version)
-    const shelved = isThere ? { sheet: readSheet(source) } : await shelve(db, source)
+    if (there.some(one => one.id === source.id && one.version === source.version)) continue
+    const shelved = await shelve(db, source)
     if ('faults' in shelved)
       throw new Error(`The build sheet ${source.id} that ships with Needler is unsound: ${shelved.faults!.join('; ')}`)
-    sheets.push(shelved.sheet)
   }
-  return sheets
 }

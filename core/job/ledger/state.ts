@@ -51,11 +51,17 @@ export const baseState = (): Base => ({ count: 0, heard: new Map(), flags: [] })
 /** A map or list that is added to in place, as it is now; anything else is only ever replaced. */
 const copied = (value: unknown) => (value instanceof Map ? new Map(value) : Array.isArray(value) ? [...value] : value)
 
-/** How often somebody has kept what lies in a state, to compare it with what comes. */
+/**
+ * How often somebody has kept what lies in a state that is not being written to. What was copied before that may be theirs
+ * by now, and is copied once more before it is written to.
+ */
 let timesKept = 0
 const IS_WRITTEN = Symbol('is written')
 
-/** How something that lies in a state is kept: what is written to is copied, and anything else is left as it is by the next writing. */
+/**
+ * How to keep what lies in a state, to compare it later. A state that is being written to may change what lies in it, so that
+ * is copied at once; of any other state the next write makes the copy.
+ */
 export function keeping(state: object): (value: unknown) => unknown {
   if (IS_WRITTEN in state) return copied
   timesKept += 1
