@@ -45,6 +45,45 @@ describe('writing out', () => {
     })
     expect(checks.map(one => one.limits)).toEqual([{ max: 75 }, { max: 70 }])
   })
+  it('one of a list that is not always there takes its condition to all that is written out for it', () => {
+    const five = { stages: 'five' }
+    const { parts, checks, steps } = expandSheet({
+      lists: {
+        stage: [
+          { id: 's1', name: 'stage 1' },
+          { id: 's5', name: 'stage 5', when: five },
+        ],
+        half: lists.half,
+      },
+      parts: [{ id: 'bowl', places: { each: 'stage', name: '{stage.name}' } }],
+      checks: [
+        { each: ['stage', 'half'], id: 'bore-{stage}-{half}', when: { column: 'long' } },
+        { id: 'lift', stations: { each: 'stage', name: '{stage.name}' } },
+      ],
+      steps: [
+        { each: 'stage', inTurn: ['s5', 's1'], id: 'off-{stage}', when: { stages: ['three', 'five'] } },
+        { each: 'stage', id: 'never-{stage}', when: { stages: 'three' } },
+      ],
+    })
+    expect(parts[0]!.places).toEqual([
+      { id: 's1', name: 'stage 1' },
+      { id: 's5', name: 'stage 5', when: five },
+    ])
+    expect(checks.map(one => one.when)).toEqual([
+      { column: 'long' },
+      { column: 'long' },
+      { column: 'long', ...five },
+      { column: 'long', ...five },
+      undefined,
+    ])
+    expect(checks.at(-1)).toMatchObject({ stations: [{ name: 'stage 1' }, { name: 'stage 5', when: five }] })
+    expect(steps.map(one => one.when)).toEqual([
+      { stages: ['five'] },
+      { stages: ['three', 'five'] },
+      { stages: 'three' },
+      { stages: [] },
+    ])
+  })
   it('“all of them” in references, alone or within a row', () => {
     const { steps } = expandSheet({
       lists,

@@ -6,10 +6,11 @@
 import { withConnections } from './connections.ts'
 import type { Check, RunColumn, Sheet, SheetSource, ShelfSheet, Variants, When } from './types.ts'
 
-/** One of a list the sheet names: an id, and whatever else the texts want of it. */
+/** One of a list the sheet names: an id, what it is there for where it is not always there, and whatever else the texts want of it. */
 export interface Listed {
   id: string
-  [key: string]: string | number
+  when?: When
+  [key: string]: string | number | When | undefined
 }
 export type Lists = Record<string, Listed[]>
 
@@ -31,7 +32,7 @@ const ALONE = new RegExp(`^${HOLE.source}$`, 'i')
 
 /** A text with its holes filled. A text that is one hole alone takes the value as it is, a number for a number. */
 function filled(text: string, chosen: Chosen): Json {
-  const value = (list: string, key = 'id'): Json => own(own(chosen, list) ?? {}, key)
+  const value = (list: string, key = 'id') => own<Json>((own(chosen, list) ?? {}) as Item, key)
   if (!text.includes('{')) return text
   const whole = ALONE.exec(text)
   if (whole) return value(whole[1]!, whole[2]) ?? text
@@ -49,6 +50,22 @@ function written(value: Json, chosen: Chosen): Json {
       .map(([key, one]) => [key, written(one, chosen)] as const)
       .filter(([, one]) => one !== undefined),
   )
+}
+
+/** What has to hold for both: of an axis that both speak of, the choices they share. */
+function bothHold(one: When, other: When): When {
+  const shared = Object.entries(other).map(([axis, wanted]) => {
+    const first = own(one, axis)
+    return [axis, first === undefined ? wanted : [first].flat().filter(choice => [wanted].flat().includes(choice))]
+  })
+  return { ...one, ...Object.fromEntries(shared) }
+}
+
+/** An item written out for the chosen ones; it is there where each of them is. */
+function itemFor(item: Item, chosen: Chosen): Item {
+  const out = written(item, chosen) as Item
+  const conditions = [out.when as When | undefined, ...Object.values(chosen).map(one => one.when)].filter(one => one)
+  return conditions.length ? { ...out, when: (conditions as When[]).reduce(bothHold) as Item } : out
 }
 
 const everyOf = (each: string[], lists: Lists): Chosen[] =>
@@ -139,13 +156,13 @@ function inTurn(run: Item[], lists: Lists): Item[][] {
   const { each, inTurn: order } = run[0]! as { each: string; inTurn: string[] }
   return order.map(id => {
     const chosen = { [each]: lists[each]!.find(one => one.id === id)! }
-    return run.map(({ each: _, inTurn: __, ...rest }) => written(rest, chosen) as Item)
+    return run.map(({ each: _, inTurn: __, ...rest }) => itemFor(rest, chosen))
   })
 }
 
 /**
  * Writes a sheet out. `each: brg` (or a list of lists) writes an item out for every one of the sheet's `lists.brg`, with
- * `{brg}`, `{brg.name}` filled in; `{ by: brg, of: … }` settles a value by it; `inTurn: [de, nde]` on steps one after another has all of them done for the one, then all for the
+ * `{brg}`, `{brg.name}` filled in, and under the condition that one of a list carries; `{ by: brg, of: … }` settles a value by it; `inTurn: [de, nde]` on steps one after another has all of them done for the one, then all for the
  * other; `lay-{*}` in a list of references means all that was written out under that id, `part@{*}` every place of a part; `places: { count, name }` makes numbered places.
  */
 export function expandSheet<S extends object>(source: S): S {
@@ -179,7 +196,7 @@ export function expandSheet<S extends object>(source: S): S {
           return turns.flat()
         }
         const { each: _, ...rest } = one
-        const all = everyOf(over, known).map(chosen => written(rest, chosen) as Item)
+        const all = everyOf(over, known).map(chosen => itemFor(rest, chosen))
         name(rest.id, over, all)
         return all
       })
@@ -214,7 +231,7 @@ function allOf(one: Item, lists: Lists): Json {
   if (one.each === undefined) return placesOut(one)
   const { each, ...rest } = one
   const over = [each].flat() as string[]
-  return everyOf(over, lists).map(chosen => written({ id: `{${over[0]!}}`, ...rest }, chosen))
+  return everyOf(over, lists).map(chosen => itemFor({ id: `{${over[0]!}}`, ...rest }, chosen))
 }
 
 /** The places a check is read at, and the rows of its sum, said for each of a list or counted: they have names and no ids. */
