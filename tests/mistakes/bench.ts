@@ -334,6 +334,12 @@ export const inHand = (what: string, at: string, hands: Record<string, string>, 
   does: bench => bench.does(at, { hands }),
 })
 
+/** Each of two parts goes into the place of the other. */
+export const exchanged = ({ what, at, stopped, means }: Told, [one, other]: [Ref, Ref], gate: string): Mistake => ({
+  ...{ what, at, stopped, means, says: /is in the place of/, noticed: `before: ${gate}` },
+  does: bench => bench.does(at, swapped(one, other)),
+})
+
 /** Something reads otherwise than it may, and the step is gone on from. */
 export const outAt = ({ what, at, stopped, means }: Told, read: Read): Mistake => ({
   ...{ what, at, stopped, means, says: /: Failed\./, noticed: AT_ONCE },

@@ -13,8 +13,8 @@ import {
   smeared,
   stands,
   startsLocked,
-  swapped,
   type Mistakes,
+  exchanged,
 } from './bench.ts'
 
 const SEAL = { size: 's12', seal: 'lip', mount: 'feet', idler: 'steel', school: 'wrench', scope: 'sealing' }
@@ -100,15 +100,11 @@ export const M11_MISTAKES: Mistakes = {
         { what: 'The motor stands out of line', at: 'aligned', stopped: 'guard-on', means: /at one hour/ },
         { 'align asLeft rim': 0.3 },
       ),
-      {
-        what: 'The lines are exchanged',
-        at: 'lines-on',
-        does: bench => bench.does('lines-on', swapped('line@in', 'line@out')),
-        says: /is in the place of/,
-        means: /blows into/,
-        stopped: 'run',
-        noticed: 'before: hand-back',
-      },
+      exchanged(
+        { what: 'The lines are exchanged', at: 'lines-on', stopped: 'run', means: /blows into/ },
+        ['line@in', 'line@out'],
+        'hand-back',
+      ),
       outAt(
         { what: 'Air comes in as it stands shut', at: 'blanked', stopped: 'run', means: /seal, plugs or rings/ },
         { 'rise asLeft At the end, absolute': 0.0062 },

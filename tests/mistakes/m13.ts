@@ -13,9 +13,9 @@ import {
   smeared,
   stands,
   startsLocked,
-  swapped,
   type Mistake,
   type Mistakes,
+  exchanged,
 } from './bench.ts'
 
 const SEAL = { seal: 'single', size: '50', depth: 'seal' }
@@ -97,15 +97,11 @@ export const M13_MISTAKES: Mistakes = {
       ),
       stands('The impellers stand in line', 'impellers-on', 'apart', 40, 'shaft-up', /swings/),
       stands('An impeller is upside down', 'impellers-on', 'rake-low', 'to the left', 'shaft-up', /stays unmixed/),
-      {
-        what: 'The impellers are exchanged',
-        at: 'impellers-on',
-        does: bench => bench.does('impellers-on', swapped('impeller@up', 'impeller@low')),
-        says: /is in the place of/,
-        means: /it swings/,
-        stopped: 'shaft-up',
-        noticed: 'before: seal',
-      },
+      exchanged(
+        { what: 'The impellers are exchanged', at: 'impellers-on', stopped: 'shaft-up', means: /it swings/ },
+        ['impeller@up', 'impeller@low'],
+        'seal',
+      ),
       outAt(
         { what: 'An impeller is clamped too low', at: 'impellers-on', stopped: 'shaft-up', means: /its own foam/ },
         { 'place-low build': 320 },
@@ -149,15 +145,11 @@ export const M13_MISTAKES: Mistakes = {
         { what: 'The old dimple drags it off', at: 'screw-in', stopped: 'screw-pull', means: /fresh one/ },
         { 'height-again': 34.9 },
       ),
-      {
-        what: 'The flush lines are crossed',
-        at: 'flush-on',
-        does: bench => bench.does('flush-on', swapped('flush@in', 'flush@out')),
-        says: /is in the place of/,
-        means: /run in air/,
-        stopped: 'guards-on',
-        noticed: 'before: seal',
-      },
+      exchanged(
+        { what: 'The flush lines are crossed', at: 'flush-on', stopped: 'guards-on', means: /run in air/ },
+        ['flush@in', 'flush@out'],
+        'seal',
+      ),
       outAt(
         { what: 'It leaks, and gets its guards', at: 'air', stopped: 'guards-on', means: /lets by/ },
         { 'tight At the end, absolute': 0.28 },
@@ -195,15 +187,16 @@ export const M13_MISTAKES: Mistakes = {
       slip('The height is read in centimetres', 'height-found', ['height asFound', 3.41, 34.1], /under the limit/),
     ]),
     ...on(DOUBLE, [
-      {
-        what: 'The stationary parts of the two seats are exchanged',
-        at: 'still-in',
-        does: bench => bench.does('still-in', swapped('still@product', 'still@air')),
-        says: /is in the place of/,
-        means: /do not meet/,
-        stopped: 'screw-in',
-        noticed: 'before: seal',
-      },
+      exchanged(
+        {
+          what: 'The stationary parts of the two seats are exchanged',
+          at: 'still-in',
+          stopped: 'screw-in',
+          means: /do not meet/,
+        },
+        ['still@product', 'still@air'],
+        'seal',
+      ),
       stands(
         'A pin stands on the rim at the air side',
         'turning-in-air',

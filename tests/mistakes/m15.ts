@@ -12,10 +12,10 @@ import {
   smeared,
   stands,
   startsLocked,
-  swapped,
   AT_ONCE,
   type Mistake,
   type Mistakes,
+  exchanged,
 } from './bench.ts'
 
 const SEAL = { size: 'small', faces: 'soft', quench: 'water', union: 'clamp', reach: 'sealing' }
@@ -137,15 +137,11 @@ export const M15_MISTAKES: Mistakes = {
         { what: 'The pipes are pulled over to meet', at: 'unions-on', stopped: 'unions-on', means: /at one hour/ },
         { unions: 'a finger off to one side' },
       ),
-      {
-        what: 'The quench lines are crossed',
-        at: 'unions-on',
-        does: bench => bench.does('unions-on', swapped('quench-line@in', 'quench-line@out')),
-        says: /is in the place of/,
-        means: /does not run off/,
-        stopped: 'run',
-        noticed: 'before: hand-back',
-      },
+      exchanged(
+        { what: 'The quench lines are crossed', at: 'unions-on', stopped: 'run', means: /does not run off/ },
+        ['quench-line@in', 'quench-line@out'],
+        'hand-back',
+      ),
       outAt(
         { what: 'It turns the wrong way', at: 'jogged', stopped: 'run', means: /nut runs off/ },
         { sense: 'clockwise' },

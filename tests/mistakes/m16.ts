@@ -11,8 +11,8 @@ import {
   smeared,
   stands,
   startsLocked,
-  swapped,
   type Mistakes,
+  exchanged,
 } from './bench.ts'
 
 const IN_PLACE = { lip: 'pump', quench: 'water', faces: 'carbon', route: 'circlip' }
@@ -117,15 +117,11 @@ export const M16_MISTAKES: Mistakes = {
       ),
       short('Two guard screws stay on the bench', 'guard-on', { 'guard-screws in': 2 }, 'guard-pull', 'hand-back'),
       hurried('It is run before the locker has set', 'locker', /locker of the cartridge/),
-      {
-        what: 'The quench lines are crossed',
-        at: 'quench-on',
-        does: bench => bench.does('quench-on', swapped('quench-line@in', 'quench-line@out')),
-        says: /is in the place of/,
-        means: /stands over the lip/,
-        stopped: 'run',
-        noticed: 'before: hand-back',
-      },
+      exchanged(
+        { what: 'The quench lines are crossed', at: 'quench-on', stopped: 'run', means: /stands over the lip/ },
+        ['quench-line@in', 'quench-line@out'],
+        'hand-back',
+      ),
       slip('The push is read in hundredths', 'found', ['push-found asFound', 44, 0.44], /over the limit|span/),
     ]),
     ...on(CARRIER, [

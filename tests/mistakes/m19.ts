@@ -13,8 +13,8 @@ import {
   stands,
   startsLocked,
   strange,
-  swapped,
   type Mistakes,
+  exchanged,
 } from './bench.ts'
 
 const COUPLED = { drive: 'coupling', sense: 'right', relief: 'built', vanes: 'plastic' }
@@ -182,15 +182,11 @@ export const M19_MISTAKES: Mistakes = {
         { what: 'The relief valve lifts late', at: 'relief-tested', stopped: 'relief-on', means: /before it lifts/ },
         { lifts: 0.71 },
       ),
-      {
-        what: 'The lines are exchanged',
-        at: 'lines-on',
-        does: bench => bench.does('lines-on', swapped('line@in', 'line@out')),
-        says: /is in the place of/,
-        means: /pumps back into the tank/,
-        stopped: 'guard-on',
-        noticed: 'before: hand-back',
-      },
+      exchanged(
+        { what: 'The lines are exchanged', at: 'lines-on', stopped: 'guard-on', means: /pumps back into the tank/ },
+        ['line@in', 'line@out'],
+        'hand-back',
+      ),
       outAt(
         { what: 'It leaks, and gets its liquid', at: 'nitrogen', stopped: 'liquid-in', means: /it leaks/i },
         { 'tight At the end, absolute': 0.871 },

@@ -11,9 +11,9 @@ import {
   slip,
   smeared,
   stands,
-  swapped,
   type Mistakes,
   AT_ONCE,
+  exchanged,
 } from './bench.ts'
 
 const FULL = { size: 'two-half', guard: 'changeover', scope: 'full' }
@@ -178,15 +178,11 @@ export const M2_MISTAKES: Mistakes = {
         { what: 'A pawl hangs on its pin', at: 'pawls-on', stopped: 'discs-on', means: /No brake/ },
         { 'pawl-free upper pawl': 'it hangs, rusty' },
       ),
-      {
-        what: 'The discs are exchanged',
-        at: 'discs-on',
-        does: bench => bench.does('discs-on', swapped('disc@inner', 'disc@outer')),
-        says: /is in the place of|in another/,
-        means: /grips late/,
-        stopped: 'brake-cover-on',
-        noticed: 'before: brake',
-      },
+      exchanged(
+        { what: 'The discs are exchanged', at: 'discs-on', stopped: 'brake-cover-on', means: /grips late/ },
+        ['disc@inner', 'disc@outer'],
+        'brake',
+      ),
       stands(
         'The ratchet disc lies the wrong way up',
         'discs-on',

@@ -1,34 +1,8 @@
 import { M4 } from '../walks/m4.ts'
-import {
-  early,
-  hurried,
-  inHand,
-  on,
-  outAt,
-  slip,
-  smeared,
-  stands,
-  swapped,
-  unready,
-  type Mistake,
-  type Mistakes,
-} from './bench.ts'
+import { early, hurried, inHand, on, outAt, slip, smeared, stands, unready, type Mistakes, exchanged } from './bench.ts'
 
 const PLAIN = { chambers: 'four', diaphragm: 'rubber', fluid: 'plain', lead: 'fitted' }
 const HAZARDOUS = { chambers: 'two', diaphragm: 'faced', fluid: 'hazardous', lead: 'none' }
-
-/** What has its own place goes into that of another. */
-const exchanged = (
-  what: string,
-  at: string,
-  [one, other]: [string, string],
-  means: RegExp,
-  stopped: string,
-  gate = 'pump',
-): Mistake => ({
-  ...{ what, at, means, stopped, says: /is in the place of/, noticed: `before: ${gate}` },
-  does: bench => bench.does(at, swapped(one, other)),
-})
 
 export const M4_MISTAKES: Mistakes = {
   family: 'Dosing pump',
@@ -73,7 +47,11 @@ export const M4_MISTAKES: Mistakes = {
         'middle-on',
         /pumps nothing/,
       ),
-      exchanged('Two cones are exchanged', 'cones-up', ['cone@s1', 'cone@d1'], /leaks back/, 'middle-on'),
+      exchanged(
+        { what: 'Two cones are exchanged', at: 'cones-up', stopped: 'middle-on', means: /leaks back/ },
+        ['cone@s1', 'cone@d1'],
+        'pump',
+      ),
       smeared('Grease on the cones', 'cones-up', 'cones', 'grease', /holds one open/),
       outAt(
         { what: 'A cone is pressed home first', at: 'cones-up', stopped: 'middle-on', means: /misses its pocket/ },
@@ -131,20 +109,14 @@ export const M4_MISTAKES: Mistakes = {
         { turned: 'heavy, or it strikes' },
       ),
       exchanged(
-        'The fittings are exchanged',
-        'fittings-on',
+        { what: 'The fittings are exchanged', at: 'fittings-on', stopped: 'bracket-on', means: /pumps nothing/ },
         ['fitting@in', 'fitting@out'],
-        /pumps nothing/,
-        'bracket-on',
         'hand-back',
       ),
       stands('A clip is half in', 'fittings-on', 'clip-out', 'one leg, the other bent', 'bracket-on', /shoots off/),
       exchanged(
-        'The hoses are crossed',
-        'hoses-on',
+        { what: 'The hoses are crossed', at: 'hoses-on', stopped: 'leads-on', means: /doses backward/ },
         ['hose@in', 'hose@out'],
-        /doses backward/,
-        'leads-on',
         'hand-back',
       ),
       stands(
@@ -155,7 +127,11 @@ export const M4_MISTAKES: Mistakes = {
         'leads-on',
         /diaphragm tears/,
       ),
-      exchanged('Two leads are crossed', 'leads-on', ['wire@l', 'wire@pe'], /casing is live/, 'run', 'hand-back'),
+      exchanged(
+        { what: 'Two leads are crossed', at: 'leads-on', stopped: 'run', means: /casing is live/ },
+        ['wire@l', 'wire@pe'],
+        'hand-back',
+      ),
       outAt(
         { what: 'It lets the air by, and is run', at: 'air', stopped: 'run', means: /delivery cone/ },
         { 'holds At the end, absolute': 0.26 },
