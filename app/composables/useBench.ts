@@ -28,6 +28,8 @@ function createBench(job: Job) {
   const isReached = computed(() => step.value !== null && unmetNeeds(job.plan, job.state, step.value).length === 0)
 
   const telling = createSaid(job, step, isReached)
+  /** The step whose parts were gone through: its joint is next. */
+  const goneThrough = ref<string | null>(null)
 
   /** What the step itself wants of the pad, when nothing else was asked for. */
   const ownFocus = computed((): Focus => {
@@ -35,7 +37,7 @@ function createBench(job: Job) {
     if (!one) return { to: 'gate' }
     if (isDone.value) return chosenStep.value ? { to: 'step', step: one.id } : { to: 'gate' }
     const scene = { plan: job.plan, state: job.state, results: job.view.results }
-    return wantedAt(scene, one, hindered.value, telling.asks.value)[0] ?? null
+    return wantedAt(scene, one, hindered.value, telling.asks.value, goneThrough.value === one.id)[0] ?? null
   })
   /** What was turned to is left where a choice on the job has taken it out of the plan. */
   const isThere = (at: Focus) => at?.to !== 'reading' || job.view.results.has(readingKey(at.check, at.moment))
@@ -46,6 +48,11 @@ function createBench(job: Job) {
   }
   function choose(id: string | null) {
     chosenStep.value = id
+    chosenFocus.value = null
+  }
+  /** From what goes back to drawing it up. */
+  function goOnToJoint() {
+    goneThrough.value = step.value?.id ?? null
     chosenFocus.value = null
   }
   /** Turns to where something is settled: a step goes on the card, the rest on the pad. */
@@ -75,6 +82,7 @@ function createBench(job: Job) {
     ...telling,
     look,
     choose,
+    goOnToJoint,
     settle,
     openStation,
   })

@@ -133,7 +133,18 @@ export { CARRIERS, wipedWords } from './parts/carriers.ts'
 export { isOwnWork } from './concessions.ts'
 export { type Gate } from './owed/gate.ts'
 export { trayOf, type Tray, type TrayItem } from './parts/tray.ts'
-export { progressOf, boltCount, easedOf, isDrawnUp, isLocked, ordersOf, pullText, tightens } from './parts/joints.ts'
+export {
+  progressOf,
+  boltCount,
+  easedOf,
+  isBegun,
+  isDrawnUp,
+  isLocked,
+  isLoose,
+  ordersOf,
+  pullText,
+  tightens,
+} from './parts/joints.ts'
 export { shoppingOf, type Wanted } from './parts/shopping.ts'
 export { standingOf, type Standing } from './record/standing.ts'
 export { axisOf, consequencesOf, planIn, proposalOf } from './switching.ts'

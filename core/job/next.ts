@@ -3,7 +3,7 @@ import { isRead } from './measuring/results.ts'
 import type { Hindrance } from './owed/hindrances.ts'
 import type { Scene, Settle } from './owed/owing.ts'
 import { asksOf, type Asks } from './parts/confirm.ts'
-import { isLoose, tightens } from './parts/joints.ts'
+import { isBegun, tightens } from './parts/joints.ts'
 import { unmetNeeds } from './parts/needs.ts'
 import { isForSign } from './parts/signs.ts'
 import { notReady } from './parts/starting.ts'
@@ -21,12 +21,14 @@ const isAsking = ({ counts, mates, lubricants, found, facts }: Asks): boolean =>
  * where there is nothing of these, what was read or chosen there. Empty where it only has to be confirmed.
  * @param hindered what hinders it; see `owed/hindrances.ts`
  * @param asks what it asks, after what was said of it so far
+ * @param isGoneThrough whether what goes back was gone through: that comes before the joint that is drawn up over it
  */
 export function wantedAt(
   { plan, state, results }: Scene,
   step: Step,
   hindered: readonly Hindrance[],
   asks: Asks = asksOf(plan, state, step),
+  isGoneThrough = true,
 ): Settle[] {
   const { joint, fits = [], removes = [], trial } = step
   const isReached = !unmetNeeds(plan, state, step).length
@@ -40,12 +42,14 @@ export function wantedAt(
   const begun: Settle[] = stands === 'begun' ? [{ to: 'wait', step: step.id }] : []
   // What was reported is looked into first.
   first.sort((a, b) => Number(isForSign(plan, state, b)) - Number(isForSign(plan, state, a)))
+  // What goes back stands right before it is drawn up.
+  const own = tightens(step) ? first.findIndex(({ to }) => to === 'joint') : -1
+  if (own >= 0 && fits.length && !isGoneThrough && !isBegun(state, joint!.id)) first.splice(own, 0, { to: 'say' })
   const inOrder = stands ? [...first.filter(at => !isEnd(at)), ...begun, ...first.filter(isEnd)] : first
   const isEasing = joint?.act === 'slacken' && plan.joints.get(joint.id)!.slacken && !removes.length
   const work: (Settle | false | undefined)[] = [
     step === partsDecidedAt(plan.sheet) && { to: 'decide' },
     isEasing && { to: 'slackening', joint: joint.id },
-    isLoose(plan, state, step) && { to: 'joint', joint: joint!.id },
     Boolean(fits.length || removes.length || trial || isAsking(asks)) && { to: 'say' },
     tightens(step) && { to: 'joint', joint: step.joint.id },
   ]

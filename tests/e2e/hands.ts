@@ -526,7 +526,11 @@ export async function doStep(page: Page, figures: Figures = {}) {
     await padStands(page)
     const card = page.getByRole('region', { name: 'The step in view' })
     const atPad = AT_PAD[(await pad(page).getAttribute('data-pad')) ?? '']
-    if (await card.getByRole('button', { name: 'Read', exact: true }).first().isVisible())
+    const drawUp = pad(page).locator('[data-test=draw-up]')
+    if (await drawUp.isVisible()) {
+      await answer(page)
+      await drawUp.click()
+    } else if (await card.getByRole('button', { name: 'Read', exact: true }).first().isVisible())
       await card.getByRole('button', { name: 'Read', exact: true }).first().click()
     else if (atPad && (await wantsHand(page))) await atPad(page, figures)
     else if (await page.locator('[data-test=hold]').isVisible()) {

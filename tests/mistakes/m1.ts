@@ -216,6 +216,7 @@ export const M1_MISTAKES: Mistakes = {
         { 'depth-pulled': 6.36 },
       ),
       leftIn('The rod is left in its hole', 'rod-out', { 'rod-build out': 0 }, /Threaded rod in a bolt hole/),
+      leftIn('The holding bar stays in the drum', 'guard-on', { 'bar out': 0 }, /Holding bar of the drum/),
       hurried('It is loaded while the locker is wet', 'locker', /locker of the shaft nut/),
       outAt(
         { what: 'The line is broken after the run', at: 'after', stopped: 'handed-over', means: /hub creeps/ },

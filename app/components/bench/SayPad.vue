@@ -2,12 +2,15 @@
 import {
   countFault,
   isAway,
+  isBegun,
+  isLoose,
   kitWords,
   lubricantFault,
   mediumsOf,
   newFrom,
   partName,
   partState,
+  tightens,
   type Count,
 } from '~~/core/job'
 import { liftedWith, type Part } from '~~/core/sheet'
@@ -100,6 +103,17 @@ const fault = (count: Count) => countFault(count, said.value.counts?.[count.key]
 function pick(place: string, part: string | undefined) {
   bench.put('hands', place, part)
   bench.say({ swapped: (said.value.swapped ?? []).filter(one => one !== place) })
+}
+/** The joint that is drawn up over what goes back here, while no bolt of it is. */
+const joint = computed(() => {
+  const one = step.value
+  return tightens(one) && one.fits?.length && isLoose(job.plan, job.state, one) && !isBegun(job.state, one.joint.id)
+    ? job.plan.joints.get(one.joint.id)
+    : undefined
+})
+function drawUp() {
+  why.value = bench.lacking[0] ?? null
+  if (!why.value) bench.goOnToJoint()
 }
 /** What is written anew is not said to be another one yet. */
 function writeFact(id: string, text: string) {
@@ -244,6 +258,7 @@ const says = ({ part, now, goesOn, isTagged, bag, shares, hand }: Row) =>
         <LazyFoundField :found="asks.found" :text="said.found ?? ''" @write="found => bench.say({ found })" />
       </li>
     </ul>
+    <el-button v-if="joint" type="primary" data-test="draw-up" @click="drawUp">Next: {{ joint.title }}</el-button>
   </PadFrame>
 </template>
 

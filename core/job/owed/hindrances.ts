@@ -3,6 +3,7 @@ import { reasonsAt } from './gate.ts'
 import { keyOf, type OwedKind } from './id.ts'
 import { heldAtStart } from './starts.ts'
 import type { Obligation, Settle } from './owing.ts'
+import { tightens } from '../parts/joints.ts'
 import { unmetNeeds } from '../parts/needs.ts'
 import { firstWords } from '../ledger/words.ts'
 import { cautionKey, type JobState } from '../ledger/state.ts'
@@ -35,6 +36,13 @@ export function isCautionRead(state: JobState, step: string, caution: number, re
 /** What keeps a step that makes the machine safe, beside its cautions: what is read there, and what stands there for its time. */
 const SAFETY: ReadonlySet<string> = new Set<OwedKind>(['reading', 'wait'])
 
+/** At a step that draws a joint up: what comes before that, the joint, and what is read of it drawn up. */
+function turnAt(plan: Plan, step: Step, { kind, settle, step: at }: Obligation): number {
+  if (!tightens(step) || at !== step.id) return 0
+  if (kind === 'joint') return 1
+  return settle.to === 'reading' && plan.checks.get(settle.check)?.before !== step.id ? 2 : 0
+}
+
 /**
  * What stands between now and a step: steps before it, cautions unread, evidence owed,
  * decisions and new parts missing, a joint not torqued, what is wrong with what it would build on, tighten or load, and for
@@ -66,7 +74,8 @@ export function hindrances(
   )
   const said = (o: Obligation): Hindrance => ({
     text: o.what,
-    settle: o.settle,
+    // At its own step a joint is drawn up, and not gone to.
+    settle: o.kind === 'joint' && o.step === step.id ? { to: 'joint', joint: step.joint!.id } : o.settle,
     ...(o.wrong ? { wrong: o.why, key: o.key } : {}),
   })
   const destroys = new Set((step.destroys ?? []).map(one => keyOf({ kind: 'reading', ...one })))
@@ -81,7 +90,9 @@ export function hindrances(
   const destroyed = owed.filter(o => destroys.has(o.key))
   // What waits for the parts this step fits is settled before it; a tag or bag does not hold up the hand that fits, and
   // how parts stand is said with the step itself.
-  const own = owed.filter(o => (o.step === step.id && !o.withItsStep) || o.wrong?.stops.has(step.id))
+  const own = owed
+    .filter(o => (o.step === step.id && !o.withItsStep) || o.wrong?.stops.has(step.id))
+    .sort((a, b) => turnAt(plan, step, a) - turnAt(plan, step, b))
   const gate = step.closes ? reasonsAt(plan, owed, step.id) : []
   const start = heldAtStart(plan, owed, step)
   const from = [...new Map([...destroyed, ...own, ...gate, ...start].map(o => [o.key, o])).values()]

@@ -89,6 +89,10 @@ export function isLoose({ joints }: Pick<Plan, 'joints'>, state: JobState, step:
   return !isDrawnUp(joint, step.joint.act, progressOf(joint, state))
 }
 
+/** Whether a bolt of a joint is drawn up since it was last loose. */
+export const isBegun = (state: JobState, joint: string): boolean =>
+  (state.joints.get(joint)?.passes ?? []).some(pulls => pulls.length > 0)
+
 /** What a pass wants, in words: “50 N·m, 47 to 53”, “turned 90°, 80 to 100”, “until it is felt”. */
 const wantedText = (wanted: PassWanted): string =>
   wanted.by === 'felt'
