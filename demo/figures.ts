@@ -288,9 +288,9 @@ export const SOUND: Record<string, Figures> = {
     'hour *carrier*': 46,
   },
   'm11-vacuum-gear-pump': {
-    'rise At the start, absolute': 0.0036,
+    'rise At the start, absolute': 3.6,
     'rise Gas at the start': 40,
-    'rise At the end, absolute': 0.0039,
+    'rise At the end, absolute': 3.9,
     'rise Gas at the end': 39.4,
     'journal-*': 15.979,
     'bore-*': 16.008,

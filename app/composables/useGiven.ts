@@ -16,7 +16,8 @@ export function useGiven(result: Ref<CheckResult>) {
     if (Array.isArray(value)) return value.map(one => said(field, one)).join(', ')
     if (!('unit' in field) || typeof value !== 'number') return String(value)
     const { figure, unit } = showFigureOf({ value, unit: field.unit, decimals: decimalsWritten(value) }, system.value)
-    return `${figure} ${unit}`.trim()
+    // What is counted says itself what it counts.
+    return field.unit === 'pcs' ? figure : `${figure} ${unit}`.trim()
   }
   const fixed = computed(() => {
     const { sum, spec, derived, input } = result.value.worked

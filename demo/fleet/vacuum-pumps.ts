@@ -27,7 +27,7 @@ export const VACUUM_PUMPS: DemoMachine[] = [
           general: 0.4,
           renewed: ['seal-head', 'seat'],
           figures: {
-            'rise asFound At the end, absolute': 0.0061,
+            'rise asFound At the end, absolute': 6.1,
             'set-found': 2.02,
             'faces seal-head': 'chip 2 at 2:30',
           },

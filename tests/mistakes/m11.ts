@@ -107,7 +107,7 @@ export const M11_MISTAKES: Mistakes = {
       ),
       outAt(
         { what: 'Air comes in as it stands shut', at: 'blanked', stopped: 'run', means: /seal, plugs or rings/ },
-        { 'rise asLeft At the end, absolute': 0.0062 },
+        { 'rise asLeft At the end, absolute': 6.2 },
       ),
       goesBack(
         { what: 'A carbon with a blister goes back', at: 'look-seal', stopped: 'head-on', means: /renew|Blister/ },

@@ -7,9 +7,9 @@ export const M11 = ({ size }: Variants): Read => {
   return {
     'vacuum asFound': 0.0036,
     'vacuum asLeft': 0.0028,
-    'rise At the start, absolute': 0.0036,
+    'rise At the start, absolute': 3.6,
     'rise Gas at the start': 41,
-    'rise At the end, absolute': 0.0039,
+    'rise At the end, absolute': 3.9,
     'rise Gas at the end': 40.2,
     'try-start': 'nothing moves',
     'broken': 'no vacuum, drain runs dry',

@@ -252,7 +252,7 @@ onMounted(() => field.value?.focus())
         :others="figures.length > 1 ? figures : []"
         :verdict="judged.verdict"
         :decimals="show(0, own).figure.split('.')[1]?.length ?? 0"
-        :scale="figure => Number(show(figure, own).figure)"
+        :scale="figure => shownValue(figure, own.unit, system)"
         :ghost="ghost"
       />
       <p class="verdict">

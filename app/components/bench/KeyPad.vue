@@ -6,39 +6,41 @@ const props = defineProps<{
   /** What stands was refused: the next figure takes its place. */
   replace?: boolean
 }>()
-const KEYS = ['7', '8', '9', '4', '5', '6', '1', '2', '3', '.', '0', '⌫']
+const FIGURES = ['7', '8', '9', '4', '5', '6', '1', '2', '3'] as const
+const SAID: Record<string, string> = { '⌫': 'Take back', '±': 'Plus or minus' }
+const foot = computed(() => ['.', '0', ...(props.sign ? ['±'] : []), '⌫'])
 function press(key: string) {
-  text.value = key === '⌫' ? text.value.slice(0, -1) : (props.replace ? '' : text.value) + key
-}
-const flip = () => {
-  text.value = text.value.startsWith('-') ? text.value.slice(1) : `-${text.value}`
+  if (key === '±') text.value = text.value.startsWith('-') ? text.value.slice(1) : `-${text.value}`
+  else text.value = key === '⌫' ? text.value.slice(0, -1) : (props.replace ? '' : text.value) + key
 }
 </script>
 
 <template>
   <div class="keys" role="group" aria-label="Keypad">
     <button
-      v-for="key in KEYS"
+      v-for="key in [...FIGURES, ...foot]"
       :key="key"
       type="button"
       class="key figures"
-      :aria-label="key === '⌫' ? 'Take back' : key"
+      :class="{ narrow: sign && foot.includes(key) }"
+      :aria-label="SAID[key] ?? key"
       @click="press(key)"
     >
       {{ key }}
     </button>
-    <button v-if="sign" type="button" class="key figures sign" @click="flip">+ / −</button>
   </div>
 </template>
 
 <style scoped>
 .keys {
   display: grid;
-  grid-template-columns: repeat(3, minmax(52px, 62px));
+  grid-template-columns: repeat(12, 1fr);
+  width: 196px;
   gap: 5px;
   align-content: start;
 }
 .key {
+  grid-column: span 4;
   min-height: 44px;
   border: 1px solid var(--line);
   border-radius: 4px;
@@ -50,8 +52,8 @@ const flip = () => {
 .key:active {
   background: var(--brass-wash);
 }
-.sign {
-  grid-column: 1 / -1;
-  font-size: 18px;
+/* A sign takes no row of its own: four keys stand in the last one. */
+.narrow {
+  grid-column: span 3;
 }
 </style>

@@ -7,7 +7,7 @@ import {
   type PassWanted,
   type WrenchUnit,
 } from '~~/core/joints'
-import { parseQuantity } from '~~/core/quantity'
+import { fromBase, parseQuantity } from '~~/core/quantity'
 import type { Joint } from '~~/core/sheet'
 import { judge } from '~~/core/verdict'
 
@@ -137,13 +137,7 @@ watch(
   <KeyPad v-else-if="!setNow" v-model="text" :replace="why !== null" />
   <p v-if="why" class="why" role="alert">{{ why }}</p>
   <Teleport defer to="#below-bolt">
-    <ReadingBand
-      :limits="limits"
-      :value="value"
-      :verdict="verdict"
-      :decimals="0"
-      :scale="nm => Number(torqueText(nm, unit).split(' ')[0])"
-    />
+    <ReadingBand :limits="limits" :value="value" :verdict="verdict" :decimals="0" :scale="nm => fromBase(nm, unit)" />
     <div class="foot">
       <el-segmented v-model="how" :options="[...MODES]" aria-label="How the wrench is used" />
       <el-segmented

@@ -74,13 +74,20 @@ function isAsked(
   return Boolean(also?.includes(key) || rows?.[key]) || (!field.optional && field.fallback === undefined)
 }
 
+/** A field as a check reads it: in the check's unit, where that is another of the same kind. A share stays a share. */
+function readAs(sum: AnySum, as: Field, { unit }: Check): Field {
+  if (sum.bench || as.type !== 'number' || as.shown || as.unit === unit) return as
+  const { kind } = UNITS[as.unit]
+  return kind === UNITS[unit].kind && kind !== UNITS['1'].kind ? { ...as, shown: unit } : as
+}
+
 /** Everything that is read at the bench for a check, in the order of the sum's fields. */
 export function cellsOf(sum: AnySum, spec: SumOf, check: Check, known: Record<string, unknown>): Cell[] {
   const cell = (at: At, name: string, as: Field, of: readonly Ref[] = check.of): Cell => ({
     ...at,
     key: cellKey(at),
     name,
-    as,
+    as: readAs(sum, as, check),
     row: (as.type === 'number' && as.row) || ONE_FIGURE,
     tries: as.type === 'number' ? (check.tries ?? 1) : 1,
     ...(sum.bench && as.type === 'number' ? { width: widthOf(check) } : {}),

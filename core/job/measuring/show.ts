@@ -77,6 +77,7 @@ function riseIn(one: RunColumn & Required<Pick<RunColumn, 'rise'>>, all: readonl
 function limitsIn(check: Limited, system: LengthSystem): string {
   const { min, max } = check.limits
   const end = (value: number) => showFigure(value, check, system)
+  if (min !== undefined && min === max) return `${end(min).figure} ${end(min).unit}`.trim()
   if (min !== undefined && max !== undefined) return `${end(min).figure} to ${end(max).figure} ${end(max).unit}`.trim()
   return max !== undefined
     ? `maximum ${end(max).figure} ${end(max).unit}`.trim()
