@@ -154,7 +154,7 @@ onMounted(() => field.value?.focus())
     <template #reading>
       <p class="soft">
         {{ MOMENT_WORDS[moment]
-        }}<template v-if="cell?.name"
+        }}<template v-if="cell?.name && cell.name !== result.check.title"
           >, <b>{{ cell.name }}</b></template
         >. {{ own.instrument }}
       </p>

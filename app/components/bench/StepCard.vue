@@ -102,10 +102,13 @@ const VERBS: [(one: Step) => unknown, string][] = [
   [() => true, 'Done'],
 ]
 const FASTENS = ['fastener', 'screw', 'nut', 'snap ring']
-/** What shuts something says what goes on or in with it: neither a gasket nor, where there is more, a screw; of screws the first. */
+/** What shuts something says what goes on or in with it: neither a gasket nor, where there is more, a screw, nor what is too small to be drawn; of screws the first. */
 const closing = ({ closes, fits = [] }: Step) => {
-  const parts = (closes ? fits : []).map(ref => job.plan.parts.get(ref)!.part).filter(one => one.renewal !== 'always')
-  const one = parts.findLast(({ kind }) => !FASTENS.includes(kind)) ?? parts[0]
+  const places = (closes ? fits : [])
+    .map(ref => job.plan.parts.get(ref)!)
+    .filter(({ part }) => part.renewal !== 'always')
+  const more = places.filter(({ part }) => !FASTENS.includes(part.kind))
+  const one = (more.findLast(({ geometry }) => geometry) ?? more.at(-1) ?? places[0])?.part
   return one && `${one.name} ${[...FASTENS, 'shaft', 'rod'].includes(one.kind) ? 'in' : 'on'}`
 }
 const verb = computed(() => closing(step.value!) ?? VERBS.find(([is]) => is(step.value!))![1])

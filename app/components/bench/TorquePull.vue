@@ -1,12 +1,5 @@
 <script setup lang="ts">
-import {
-  torqueDoubt,
-  torqueText,
-  WRENCH_UNITS,
-  WRENCH_UNIT_WORDS,
-  type PassWanted,
-  type WrenchUnit,
-} from '~~/core/joints'
+import { torqueDoubt, WRENCH_UNITS, WRENCH_UNIT_WORDS, type PassWanted, type WrenchUnit } from '~~/core/joints'
 import { fromBase, parseQuantity } from '~~/core/quantity'
 import type { Joint } from '~~/core/sheet'
 import { judge } from '~~/core/verdict'
