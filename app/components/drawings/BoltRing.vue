@@ -27,11 +27,17 @@ const places = computed(() => {
       return { bolt: i + 1, x: W / 2 + 96 * Math.sin(turn), y: H / 2 - 96 * Math.cos(turn) }
     })
   }
-  const [wide, high] = [Math.max(...layout.points.map(one => one[0])), Math.max(...layout.points.map(one => one[1]))]
+  // Wherever the sheet counts from, the outermost bolts stand at the edge.
+  const along = (axis: 0 | 1) => {
+    const all = layout.points.map(one => one[axis])
+    const [least, most] = [Math.min(...all), Math.max(...all)]
+    return (at: number) => (most > least ? (at - least) / (most - least) : 0.5)
+  }
+  const [across, down] = [along(0), along(1)]
   return layout.points.map(([x, y], i) => ({
     bolt: i + 1,
-    x: 34 + (wide ? x / wide : 0.5) * (W - 68),
-    y: 72 + (high ? y / high : 0.5) * (H - 144),
+    x: 34 + across(x) * (W - 68),
+    y: 72 + down(y) * (H - 144),
   }))
 })
 const done = computed(() => new Map(props.progress.pulled.map(one => [one.bolt, one.verdict])))
