@@ -180,6 +180,15 @@ header > :deep(.el-input) {
   grid-column: 1;
   grid-row: 3;
 }
+/* The plate of a machine far down the yard is beside it, whole. */
+.yard > :deep(.plate) {
+  position: sticky;
+  top: 0;
+  align-self: start;
+  min-height: 100%;
+  max-height: 100vh;
+  overflow-y: auto;
+}
 @media (max-width: 1000px) {
   .yard {
     grid-template-columns: 1fr;

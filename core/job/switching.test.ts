@@ -112,9 +112,12 @@ describe('overhaul or close up', () => {
     expect(owedOf(one)).toEqual([])
     const record = recordOf(one.opened, one.folded.entries, new Map([['odd', 'O. Hallam']]))
     expect(record.decided.map(each => each.why)).toEqual(['as the gaps say', 'No bearings to be had'])
-    expect(record.decided.at(-1)!.leaves).toContain('Lift out the rotors')
+    expect(record.leftOut.flatMap(each => each.steps)).toContain('Lift out the rotors')
     expect(record.parts.find(each => each.name === 'Rotor bearing')).toMatchObject({ wentBack: 'scrapped' })
-    expect(recordTables(record).map(table => table.title)).toContain('Decided on the job')
+    const titles = recordTables(record).map(table => table.title)
+    expect(titles).toContain('Decided on the job')
+    // What was not done is read behind all that was.
+    expect(titles.slice(-2)).toContain('Left out by what was decided')
   })
   it.each<[string, Parameters<typeof refusal>[1], object, string]>([
     ['an answer it does not have', 'variant.changed', { axis: 'depth', choice: 'burn', why: 'x' }, 'sheet.unknown'],

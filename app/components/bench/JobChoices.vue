@@ -26,7 +26,7 @@ const out = computed(() => leftOut(job.plan, job.state))
         </el-button>
       </li>
     </ul>
-    <p v-if="out.length" class="soft">Left out on this job: {{ out.join('; ') }}.</p>
+    <p v-if="out.length" class="soft">Left out on this job: {{ out.map(one => one.title).join('; ') }}.</p>
   </section>
 </template>
 

@@ -41,6 +41,11 @@ const number = computed(() =>
     ? `${STATION_WORDS[step.value.station]}, step ${job.plan.stepNumber.get(step.value.id)} of ${job.plan.sheet.steps.length}`
     : '',
 )
+/** Whether the machine comes to lie otherwise than at the step before. */
+const isTurned = computed(() => {
+  const { steps } = job.plan.sheet
+  return steps[steps.findIndex(one => one.id === step.value?.id) - 1]?.lies !== step.value?.lies
+})
 /** The loop this step is gone through in, or waits for. */
 const loop = computed(() => {
   const one = step.value
@@ -250,7 +255,7 @@ defineExpose({ confirm })
           <NuxtLink class="btn" :to="`/bench/${job.id}/failure`">Failure report</NuxtLink>
           <el-button size="small" @click="bench.look({ to: 'cause' })">What speaks for it</el-button>
         </p>
-        <p v-if="step.lies" class="soft" data-test="lies">Now {{ step.lies }}.</p>
+        <p v-if="step.lies && isTurned" class="soft" data-test="lies">Now {{ step.lies }}.</p>
         <p v-if="done" class="was">
           {{ done.skipped ? `Left out: ${done.skipped}` : 'Done' }} by {{ job.names.get(done.by) }},
           {{ siteTime(done.at) }}

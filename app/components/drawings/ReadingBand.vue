@@ -53,6 +53,12 @@ const tickDecimals = computed(() => {
   const isWhole = (n: number) => Math.abs(step * 10 ** n - Math.round(step * 10 ** n)) < 1e-6
   return [props.decimals, props.decimals + 1, props.decimals + 2].find(isWhole) ?? props.decimals
 })
+const mark = (at: number) => fixed(shown(at), tickDecimals.value)
+/** Under its tick, and in the picture where that stands at the edge. */
+const markAt = (at: number) => {
+  const half = mark(at).length * 4.5
+  return Math.min(W - half, Math.max(half, view.value.x(at)))
+}
 const words = computed(() =>
   props.value === null
     ? 'No reading yet'
@@ -80,9 +86,7 @@ const words = computed(() =>
     />
     <g v-for="tick in view.ticks" :key="tick.at">
       <path :d="`M${view.x(tick.at)} 40 v${tick.major ? 13 : 7}`" class="tick" />
-      <text v-if="tick.major" :x="view.x(tick.at)" y="69" text-anchor="middle">
-        {{ fixed(shown(tick.at), tickDecimals) }}
-      </text>
+      <text v-if="tick.major" :x="markAt(tick.at)" y="69" text-anchor="middle">{{ mark(tick.at) }}</text>
     </g>
     <path d="M14 40 H466" class="tick" />
     <g v-if="ghost">

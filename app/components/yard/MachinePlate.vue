@@ -72,12 +72,18 @@ const build = computed(() =>
   })),
 )
 
-/** What is often reported of a machine, whatever it is; its sheet says the rest. */
-const REPORTED = ['planned', 'noise', 'vibration']
 /** Signs that its sheet knows: what may be behind them is looked at first, and each is answered at the end. */
 const known = computed(() => plan.value?.sheet.complaints ?? [])
+/** What is often reported of any machine, where its sheet knows no signs of it. */
+const reported = computed(() => ['planned', ...(known.value.length ? [] : ['noise', 'vibration'])])
 const signs = ref<string[]>([])
 const form = useTemplateRef<FormInstance>('form')
+/** What is asked is in sight whole, the button that opens it too. */
+async function begin() {
+  opening.value = true
+  await nextTick()
+  ;(form.value?.$el as HTMLElement | undefined)?.scrollIntoView({ block: 'nearest' })
+}
 // What was reported is asked again at the end: whether it is cured.
 const rules = useRules(all => all.openingSchema, { complaint: 'What was reported' })
 async function open() {
@@ -137,7 +143,7 @@ async function open() {
       >Continue job {{ machine.openJob.number }}</NuxtLink
     >
     <template v-else-if="session.person && OPENERS.includes(session.person.role)">
-      <el-button v-if="!opening" type="primary" @click="opening = true">Open a job</el-button>
+      <el-button v-if="!opening" type="primary" @click="begin">Open a job</el-button>
       <el-form v-else ref="form" :model="{ complaint }" class="open" label-position="top" @submit.prevent="open">
         <el-form-item prop="complaint" :rules="rules.complaint" label="What was reported?">
           <el-input
@@ -145,12 +151,12 @@ async function open() {
             type="textarea"
             :rows="2"
             maxlength="400"
-            placeholder="Seal weeps, noise, planned…"
+            placeholder="Planned, or what was noticed…"
           />
         </el-form-item>
         <div class="words">
           <el-button
-            v-for="one in REPORTED"
+            v-for="one in reported"
             :key="one"
             size="small"
             @click="complaint = [complaint, one].filter(Boolean).join(', ')"

@@ -1,11 +1,11 @@
-import { planFor, type Plan } from '../../sheet/index.ts'
+import { planFor, type Plan, type Step } from '../../sheet/index.ts'
 import type { ActKind } from '../ledger/act.ts'
 import { owedKind } from '../ledger/feature.ts'
 import { refusalsAbout } from '../../refusal.ts'
 import { by, section, text } from '../ledger/section.ts'
 import { id, why, type Shaped } from '../ledger/shape.ts'
 import { stamped, type JobState, type Stamp } from '../ledger/state.ts'
-import { axisName, choiceName } from '../ledger/words.ts'
+import { axisName, choiceName, STATION_WORDS } from '../ledger/words.ts'
 import type { Owing, Source } from '../owed/owing.ts'
 import { outOfReach, unknown } from './sense.ts'
 
@@ -61,7 +61,7 @@ export function switched(plan: Plan, axis: string, choice: string): Plan {
 }
 
 /** Steps that the sheet has and this job has not, by what was decided on it. What the machine does not have is nothing left out. */
-export function leftOut(plan: Plan, { chosen }: Pick<JobState, 'chosen'>): string[] {
+export function leftOut(plan: Plan, { chosen }: Pick<JobState, 'chosen'>): Step[] {
   const isOfJob = (axis: string) =>
     chosen.some(one => one.axis === axis) || plan.sheet.axes.some(one => one.id === axis && one.decided)
   const whenOf = new Map(plan.source.steps.map(step => [step.id, step.when ?? {}]))
@@ -71,9 +71,7 @@ export function leftOut(plan: Plan, { chosen }: Pick<JobState, 'chosen'>): strin
     )
   // Of two ways to do the same, the one not taken is nothing left out.
   const done = new Set(plan.sheet.steps.map(one => one.title))
-  return plan.whole.steps
-    .filter(one => !plan.steps.has(one.id) && !done.has(one.title) && isLeftOut(one.id))
-    .map(one => one.title)
+  return plan.whole.steps.filter(one => !plan.steps.has(one.id) && !done.has(one.title) && isLeftOut(one.id))
 }
 
 /** What is still to be decided of the machine or of how far it is taken; what hangs on it waits. */
@@ -111,21 +109,27 @@ export const sections = {
     title: 'Decided on the job',
     in: 'decisions',
     rows: ({ plan, state, by: signed }) =>
-      state.chosen.map((one, i, all) => ({
-        what: choiceName(plan, one.axis, one.choice),
-        why: one.why,
-        // What the choices leave out stays to be read, once, with the last of them.
-        leaves: i === all.length - 1 ? leftOut(plan, state) : [],
-        ...signed(one),
-      })),
+      state.chosen.map(one => ({ what: choiceName(plan, one.axis, one.choice), why: one.why, ...signed(one) })),
     columns: [
       { head: 'What', width: 5, cell: row => text(row.what) },
-      {
-        head: 'Why',
-        width: 7,
-        cell: row => ({ text: row.why, small: row.leaves.length ? [`Left out by it: ${row.leaves.join('; ')}`] : [] }),
-      },
+      { head: 'Why', width: 7, cell: row => text(row.why) },
       by(),
+    ],
+  }),
+  // It stays to be read, behind what was done.
+  leftOut: section({
+    title: 'Left out by what was decided',
+    in: 'course',
+    rows: ({ plan, state }) => {
+      const steps = leftOut(plan, state)
+      return [...new Set(steps.map(one => one.station))].map(station => ({
+        station,
+        steps: steps.filter(one => one.station === station).map(one => one.title),
+      }))
+    },
+    columns: [
+      { head: 'Station', width: 2, cell: row => text(STATION_WORDS[row.station]) },
+      { head: 'Steps', width: 13, cell: row => text(row.steps.join('; ')) },
     ],
   }),
 }
