@@ -142,7 +142,7 @@ function showAll() {
     <YardNext
       v-if="all.length && (isNarrow ? !isSought : !chosen)"
       :machines="all"
-      :most="isNarrow ? 4 : 8"
+      :most="isNarrow ? 4 : 5"
       @choose="choose"
       @worst="worstFirst = true"
     />

@@ -9,7 +9,10 @@ const props = defineProps<{
   most: number
 }>()
 const emit = defineEmits<{ choose: [tag: string]; worst: [] }>()
-const open = computed(() => props.machines.filter(one => one.openJob))
+/** What was opened last comes first. */
+const open = computed(() =>
+  props.machines.filter(one => one.openJob).toSorted((a, b) => b.openJob!.number - a.openJob!.number),
+)
 const worn = computed(() =>
   props.machines
     .filter(one => one.worst && (one.worst.verdict === 'Out' || one.worst.verdict === 'Thin'))
