@@ -1,17 +1,5 @@
 import { expect, test, type Page } from './test.ts'
-import {
-  choose,
-  doStep,
-  fillSum,
-  handBack,
-  jobAt,
-  measure,
-  padStands,
-  pullJoint,
-  setDial,
-  signAs,
-  signIn,
-} from './hands.ts'
+import { choose, doStep, fillSum, handBack, jobAt, measure, signAs, signIn } from './hands.ts'
 import { librarySheet } from '../sheets.ts'
 import { machineBy } from './shelf.ts'
 
