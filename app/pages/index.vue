@@ -185,7 +185,7 @@ header > :deep(.el-input) {
   position: sticky;
   top: 0;
   align-self: start;
-  min-height: 100%;
+  min-height: min(100%, 100vh);
   max-height: 100vh;
   overflow-y: auto;
 }

@@ -140,10 +140,9 @@ export {
   isBegun,
   isDrawnUp,
   isLocked,
-  isLoose,
+  jointAhead,
   ordersOf,
   pullText,
-  tightens,
 } from './parts/joints.ts'
 export { shoppingOf, type Wanted } from './parts/shopping.ts'
 export { standingOf, type Standing } from './record/standing.ts'

@@ -3,7 +3,7 @@ import { isRead } from './measuring/results.ts'
 import type { Hindrance } from './owed/hindrances.ts'
 import type { Scene, Settle } from './owed/owing.ts'
 import { asksOf, type Asks } from './parts/confirm.ts'
-import { isBegun, tightens } from './parts/joints.ts'
+import { jointAhead, tightens } from './parts/joints.ts'
 import { unmetNeeds } from './parts/needs.ts'
 import { isForSign } from './parts/signs.ts'
 import { notReady } from './parts/starting.ts'
@@ -43,8 +43,8 @@ export function wantedAt(
   // What was reported is looked into first.
   first.sort((a, b) => Number(isForSign(plan, state, b)) - Number(isForSign(plan, state, a)))
   // What goes back stands right before it is drawn up.
-  const own = tightens(step) ? first.findIndex(({ to }) => to === 'joint') : -1
-  if (own >= 0 && fits.length && !isGoneThrough && !isBegun(state, joint!.id)) first.splice(own, 0, { to: 'say' })
+  const own = first.findIndex(({ to }) => to === 'joint')
+  if (own >= 0 && !isGoneThrough && jointAhead(plan, state, step)) first.splice(own, 0, { to: 'say' })
   const inOrder = stands ? [...first.filter(at => !isEnd(at)), ...begun, ...first.filter(isEnd)] : first
   const isEasing = joint?.act === 'slacken' && plan.joints.get(joint.id)!.slacken && !removes.length
   const work: (Settle | false | undefined)[] = [

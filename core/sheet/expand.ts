@@ -64,8 +64,8 @@ function bothHold(one: When, other: When): When {
 /** An item written out for the chosen ones; it is there where each of them is. */
 function itemFor(item: Item, chosen: Chosen): Item {
   const out = written(item, chosen) as Item
-  const conditions = [out.when as When | undefined, ...Object.values(chosen).map(one => one.when)].filter(one => one)
-  return conditions.length ? { ...out, when: (conditions as When[]).reduce(bothHold) as Item } : out
+  const conditions = [out as { when?: When }, ...Object.values(chosen)].flatMap(({ when }) => (when ? [when] : []))
+  return conditions.length ? { ...out, when: conditions.reduce(bothHold) as Item } : out
 }
 
 const everyOf = (each: string[], lists: Lists): Chosen[] =>

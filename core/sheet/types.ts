@@ -517,6 +517,7 @@ export interface CheckPlace {
   name: Words
   /** The parts it tells of, where those are not all that the check tells of. */
   of?: Ref[]
+  /** What it is read for, where it is not always there. */
   when?: When
 }
 

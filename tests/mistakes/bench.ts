@@ -346,6 +346,12 @@ export const outAt = ({ what, at, stopped, means }: Told, read: Read): Mistake =
   does: bench => bench.reads(read).does(at),
 })
 
+/** Something reads so in a trial, and is gone on from as soon as what was on for it is off again. */
+export const inTrial = (off: string, told: Told, read: Read): Mistake => ({
+  ...outAt(told, read),
+  does: bench => bench.reads(read).does(told.at).does(off),
+})
+
 /** A figure that cannot be what the gauge shows, or not in that unit: it is asked before it is kept. */
 export const slip = (
   what: string,

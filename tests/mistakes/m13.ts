@@ -1,4 +1,3 @@
-import type { Read } from '../sheets.ts'
 import { M13 } from '../walks/m13.ts'
 import {
   early,
@@ -13,20 +12,14 @@ import {
   smeared,
   stands,
   startsLocked,
-  type Mistake,
   type Mistakes,
   exchanged,
+  inTrial,
 } from './bench.ts'
 
 const SEAL = { seal: 'single', size: '50', depth: 'seal' }
 const DOUBLE = { seal: 'double', size: '60', depth: 'seal' }
 const FRAME = { seal: 'single', size: '60', depth: 'frame' }
-
-/** Read in a trial, and gone on from as soon as it is out again. */
-const inTrial = (off: string, told: Parameters<typeof outAt>[0], read: Read): Mistake => ({
-  ...outAt(told, read),
-  does: bench => bench.reads(read).does(told.at).does(off),
-})
 
 export const M13_MISTAKES: Mistakes = {
   family: 'Agitator with a flushed seal',

@@ -12,20 +12,18 @@ import {
   smeared,
   stands,
   startsLocked,
-  AT_ONCE,
   type Mistake,
   type Mistakes,
   exchanged,
+  inTrial,
 } from './bench.ts'
 
 const SEAL = { size: 'small', faces: 'soft', quench: 'water', union: 'clamp', reach: 'sealing' }
 const BLOCK = { size: 'large', faces: 'hard', quench: 'none', union: 'flange', reach: 'block' }
 
 /** The gap of a trial is out, and the trial is taken off all the same. */
-const trialled = (what: string, tried: number, means: RegExp): Mistake => ({
-  ...{ what, means, at: 'trial-read', says: /: Failed\./, stopped: 'turning-ready', noticed: AT_ONCE },
-  does: bench => bench.reads({ tried }).does('trial-read').does('trial-off'),
-})
+const trialled = (what: string, tried: number, means: RegExp): Mistake =>
+  inTrial('trial-off', { what, at: 'trial-read', stopped: 'turning-ready', means }, { tried })
 
 export const M15_MISTAKES: Mistakes = {
   family: 'Sanitary pump on its motor',

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { passesOf, PATTERN_REASONS, torqueText, type Pattern } from '~~/core/joints'
-import { boltCount, isDrawnUp, ordersOf, progressOf, pullText } from '~~/core/job'
+import { boltCount, isBegun, isDrawnUp, ordersOf, progressOf, pullText } from '~~/core/job'
 import { viewWords } from '~~/core/sheet'
 
 /**
@@ -16,7 +16,7 @@ const isSingle = boltCount(joint) === 1
 const progress = computed(() => progressOf(joint, job.state))
 const way = computed(() => (bench.step?.joint?.id === joint.id && bench.step.joint.act === 'nip' ? 'nip' : 'pull'))
 const isUp = computed(() => isDrawnUp(joint, way.value, progress.value))
-const begun = computed(() => job.state.joints.get(joint.id)?.passes.some(one => one.length) ?? false)
+const begun = computed(() => isBegun(job.state, joint.id))
 const orders = ordersOf(joint)
 const order = ref<Pattern>(joint.pattern)
 const orderNow = computed(() => (begun.value ? (job.state.joints.get(joint.id)!.order ?? joint.pattern) : order.value))

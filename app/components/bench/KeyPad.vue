@@ -35,7 +35,9 @@ function press(key: string) {
 .keys {
   display: grid;
   grid-template-columns: repeat(12, 1fr);
-  width: 196px;
+  width: 100%;
+  min-width: 166px;
+  max-width: 196px;
   gap: 5px;
   align-content: start;
 }

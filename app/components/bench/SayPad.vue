@@ -2,15 +2,13 @@
 import {
   countFault,
   isAway,
-  isBegun,
-  isLoose,
+  jointAhead,
   kitWords,
   lubricantFault,
   mediumsOf,
   newFrom,
   partName,
   partState,
-  tightens,
   type Count,
 } from '~~/core/job'
 import { liftedWith, type Part } from '~~/core/sheet'
@@ -104,13 +102,7 @@ function pick(place: string, part: string | undefined) {
   bench.put('hands', place, part)
   bench.say({ swapped: (said.value.swapped ?? []).filter(one => one !== place) })
 }
-/** The joint that is drawn up over what goes back here, while no bolt of it is. */
-const joint = computed(() => {
-  const one = step.value
-  return tightens(one) && one.fits?.length && isLoose(job.plan, job.state, one) && !isBegun(job.state, one.joint.id)
-    ? job.plan.joints.get(one.joint.id)
-    : undefined
-})
+const joint = computed(() => jointAhead(job.plan, job.state, step.value))
 function drawUp() {
   why.value = bench.lacking[0] ?? null
   if (!why.value) bench.goOnToJoint()

@@ -43,8 +43,8 @@ const number = computed(() =>
 )
 /** Whether the machine comes to lie otherwise than at the step before. */
 const isTurned = computed(() => {
-  const { steps } = job.plan.sheet
-  return steps[steps.findIndex(one => one.id === step.value?.id) - 1]?.lies !== step.value?.lies
+  const before = step.value && job.plan.stepNumber.get(step.value.id)! - 2
+  return step.value?.lies !== (before === null ? undefined : job.plan.sheet.steps[before]?.lies)
 })
 /** The loop this step is gone through in, or waits for. */
 const loop = computed(() => {

@@ -93,6 +93,10 @@ export function isLoose({ joints }: Pick<Plan, 'joints'>, state: JobState, step:
 export const isBegun = (state: JobState, joint: string): boolean =>
   (state.joints.get(joint)?.passes ?? []).some(pulls => pulls.length > 0)
 
+/** The joint that a step draws up over what it fits, while no bolt of it is: what goes back is gone through before it. */
+export const jointAhead = ({ joints }: Pick<Plan, 'joints'>, state: JobState, step: Step): Joint | undefined =>
+  tightens(step) && step.fits?.length && !isBegun(state, step.joint.id) ? joints.get(step.joint.id) : undefined
+
 /** What a pass wants, in words: “50 N·m, 47 to 53”, “turned 90°, 80 to 100”, “until it is felt”. */
 const wantedText = (wanted: PassWanted): string =>
   wanted.by === 'felt'

@@ -5,7 +5,7 @@ import { HANDS } from '../../ledger/roles.ts'
 import { id, optional, words, type Shaped } from '../../ledger/shape.ts'
 import { stamped } from '../../ledger/state.ts'
 import { jointName } from '../../ledger/words.ts'
-import { boltCount, easedOf, NO_JOINT, slackened } from '../../parts/joints.ts'
+import { boltCount, easedOf, isBegun, NO_JOINT, slackened } from '../../parts/joints.ts'
 import { outOfReach, unknown } from '../sense.ts'
 
 const refusals = refusalsAbout('bolt', {
@@ -71,9 +71,7 @@ export const jointSlackened: ActKind<Shaped<typeof slackening>> = {
   sense: (plan, state, { payload: { joint } }) => {
     const known = plan.joints.get(joint)
     if (!known) return unknown('joint', joint)
-    return state.joints.get(joint)?.passes.some(pass => pass.length)
-      ? null
-      : refusals.notTorqued({ joint: known.title })
+    return isBegun(state, joint) ? null : refusals.notTorqued({ joint: known.title })
   },
   apply: (state, { payload: { joint } }) => void state.joints.set(joint, slackened(state.joints.get(joint))),
   words: (plan, { joint, why }) => `Slackened: ${jointName(plan, joint)}${why ? `. ${why}` : ''}`,

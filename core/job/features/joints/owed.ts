@@ -5,7 +5,7 @@ import { id } from '../../ledger/shape.ts'
 import type { JobState } from '../../ledger/state.ts'
 import { jointName } from '../../ledger/words.ts'
 import type { Owing, Source } from '../../owed/owing.ts'
-import { boltCount, easedOf, isDrawnUp, isLocked, progressOf, tightens } from '../../parts/joints.ts'
+import { boltCount, easedOf, isBegun, isDrawnUp, isLocked, progressOf, tightens } from '../../parts/joints.ts'
 
 /** Slackened by a later step of the sheet, as after a trial, a joint is not owed any more by the step that drew it up. */
 const isOver = ({ steps }: JobState, { sheet }: Plan, { id, joint }: Step) => {
@@ -38,7 +38,7 @@ const joints: Source = ({ plan, state }) =>
       const progress = progressOf(joint, state)
       if (isDrawnUp(joint, step.joint.act, progress)) return []
       const all = passesOf(joint)
-      const begun = state.joints.get(joint.id)?.passes.some(one => one.length)
+      const begun = isBegun(state, joint.id)
       return [
         {
           id: { kind: 'joint', joint: joint.id },

@@ -7,7 +7,7 @@ import { HANDS } from '../../ledger/roles.ts'
 import { choice, id, optional, words, type Shaped } from '../../ledger/shape.ts'
 import { stamped } from '../../ledger/state.ts'
 import { jointName } from '../../ledger/words.ts'
-import { NO_JOINT, ordersOf, pullText, tightens } from '../../parts/joints.ts'
+import { isBegun, NO_JOINT, ordersOf, pullText, tightens } from '../../parts/joints.ts'
 import { outOfReach, unknown, wrongBefore } from '../sense.ts'
 import { noSuchBolt } from './eased.ts'
 
@@ -77,12 +77,10 @@ export const boltPulled: ActKind<BoltPulled> = {
     const passes = passesOf(joint)
     const wanted = passes[pass - 1]
     if (!wanted) return refusals.noPass({ joint: joint.title, passes: passes.length, pass })
-    const begun = state.joints.get(name)
     if (order && !ordersOf(joint).includes(order))
       return refusals.notOrder({ joint: joint.title, order, why: joint.why })
-    const now = begun?.order ?? joint.pattern
-    if (order && order !== now && begun?.passes.some(one => one.length))
-      return refusals.begun({ joint: joint.title, order: now })
+    const now = state.joints.get(name)?.order ?? joint.pattern
+    if (order && order !== now && isBegun(state, name)) return refusals.begun({ joint: joint.title, order: now })
     return SAYS[wanted.by](joint, wanted, payload)
   },
   live: (at, { payload }) => {
