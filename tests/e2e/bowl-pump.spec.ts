@@ -60,7 +60,15 @@ test('a bowl pump: bushes foreseen before they are pressed, the line butted, lif
   await doStep(page)
   await expect(page.locator('[data-step=nut-locked]')).toBeVisible()
 
+  // As it is given back it is looked at once more.
   await jobAt(page, tag, 'handed-over')
+  await pad(page).getByText('its lock screws by the wrench, canopy beside it', { exact: true }).click()
+  await expect(pad(page)).toContainText('A shaft turns open')
+  await pad(page).getByRole('button', { name: 'Keep what was found' }).click()
+  await page.locator('[data-test=confirm]').click()
+  await expect(page.locator('[data-step=handed-over]')).toBeVisible()
+  await pad(page).getByRole('button', { name: 'Drawn up and covered' }).click()
+  await pad(page).getByText('its lock screws by the wrench, canopy on', { exact: true }).click()
   await doStep(page)
   await handBack(page, 'Sand, through a strainer that was holed')
   await page.getByRole('link', { name: 'Record', exact: true }).click()

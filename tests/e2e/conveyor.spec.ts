@@ -38,6 +38,7 @@ test('a conveyor: valve stem down, pistons by their side, adjuster set before lo
   await jobAt(page, 'H-971', 'low-air')
   await expect(page.locator('[data-step=low-air]')).toBeVisible()
   await jobAt(page, 'H-971', 'handed-over')
+  await pad(page).getByText('none moved', { exact: true }).click()
   await doStep(page)
   await handBack(page, 'Grit, from a filter that was never drained')
   await page.getByRole('link', { name: 'Record', exact: true }).click()

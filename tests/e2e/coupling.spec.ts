@@ -69,6 +69,7 @@ test('a coupling is taken off its taper, blued in rounds, built by its dots, and
   await expect(page.getByRole('region', { name: 'Owed' })).not.toContainText('Pockets, front less back')
 
   await jobAt(page, 'U-972', 'handed-over')
+  await pad(page).getByText('all hold', { exact: true }).click()
   await doStep(page)
   await handBack(page, 'Bushes worn with age')
   await page.getByRole('link', { name: 'Record', exact: true }).click()

@@ -44,4 +44,5 @@ export const M1 = ({ size }: Variants): Read => ({
   'strokes': size === 'large' ? 20 : 12,
   'half-hour *rim of the sleeve*': 31,
   'after-run': 'line whole, guard clean',
+  'guard-held': 'all hold',
 })

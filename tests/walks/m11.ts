@@ -47,5 +47,6 @@ export const M11 = ({ size }: Variants): Read => {
     'align': 0.05,
     'half-hour *front housing*': 43,
     'half-hour *current*': 3.3,
+    'suction-open': 'blank in the hand, the line on and tight',
   }
 }

@@ -36,4 +36,5 @@ export const M15 = ({ size }: Variants): Read => ({
   'half-hour *bearing*': 43,
   'half-hour *current*': 10.4,
   'thrower-dry': 'nothing, it is dry',
+  'drained': 'nothing more',
 })

@@ -57,4 +57,5 @@ export const M17 = ({ depth }: Variants): Read => ({
   'run *gear end*': 54,
   'run *liquor end*': 57,
   'run *current*': 38,
+  'on-feed': 'solids at one, clear liquid at the other',
 })

@@ -32,5 +32,6 @@ export const M18 = ({ size }: Variants): Read => {
     'tight At the end, absolute': 0.399,
     'tight Gas at the end': 18.5,
     'drops': 205,
+    'base-again': 'none moved',
   }
 }

@@ -50,4 +50,5 @@ export const M19: Read = {
   'run-in *head*': 23,
   'run-in *current*': 8.7,
   'tell-left': 'nothing anywhere',
+  'as-given': 'bypass shut, strap on',
 }

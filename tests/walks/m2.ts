@@ -34,4 +34,5 @@ export const M2 = ({ size }: Variants): Read => ({
   'loaded': size === 'two-half' ? 3120 : size === 'five' ? 6250 : 1250,
   'held-load': 'held at every stop',
   'slips-at': 1.44,
+  'held-tenth': 'it stands',
 })

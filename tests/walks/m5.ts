@@ -55,4 +55,5 @@ export const M5: Read = {
   'run *suction*': 0.24,
   'pump-over': 0.22,
   'level-left': 'half the glass',
+  'soaped': 'it lies still at all of them',
 }

@@ -41,4 +41,5 @@ export const M6: Read = {
   'run-up *air*': 21,
   'run-up *drive end*': 54,
   'runs-to': 'at its pointer, still',
+  'hot-place': 'off both stops',
 }

@@ -35,4 +35,5 @@ export const M7 = ({ column }: Variants): Read => ({
   'drip': 38,
   'hour *thrust*': 53,
   'glass': 'nothing',
+  'as-given': 'its lock screws by the wrench, canopy on',
 })

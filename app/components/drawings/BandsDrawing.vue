@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import type { Limits } from '~~/core/verdict'
 import type { Drawn } from '~/composables/useDrawn'
 
 /** Every judged figure as a needle on its own rule. */
@@ -15,11 +14,6 @@ const bands = computed(() =>
     )
     .slice(0, 3),
 )
-/** A lone least has no end of its own: it is drawn some way past the figure. */
-const scaled = (limits: Limits, value: number): Limits =>
-  limits.max !== undefined || limits.best !== undefined
-    ? limits
-    : { min: limits.min, best: Math.max(value, limits.min!) + Math.abs(limits.min!) * 0.3 + 1e-6, warningShare: 0 }
 </script>
 
 <template>
@@ -27,7 +21,7 @@ const scaled = (limits: Limits, value: number): Limits =>
     <figure v-for="one in bands" :key="one.key">
       <figcaption>{{ one.what }}</figcaption>
       <ReadingBand
-        :limits="scaled(one.held!.limits, one.value as number)"
+        :limits="one.held!.limits"
         :value="one.value as number"
         :verdict="one.held!.verdict"
         :decimals="Math.min(3, one.decimals ?? 3)"

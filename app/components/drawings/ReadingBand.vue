@@ -19,7 +19,7 @@ const view = computed(() => {
   const { min, max, best = min !== undefined && max !== undefined ? (min + max) / 2 : 0 } = props.limits
   const low = min ?? Math.min(best, max ?? best)
   const high = max ?? Math.max(best, min ?? best)
-  const width = high - low || 1
+  const width = high - low || Math.abs(high) || 1
   const values = [props.value, props.ghost?.value, ...(props.others ?? [])].filter(
     (one): one is number => one !== null && one !== undefined,
   )
@@ -33,7 +33,9 @@ const view = computed(() => {
     min === undefined ? null : [min, min + (best - min) * warn],
     max === undefined ? null : [max - (max - best) * warn, max],
   ].filter((one): one is [number, number] => one !== null && one[1]! > one[0]!)
-  return { low, high, x, warnings, ticks: ticksOf(from, to) }
+  // On a side without a limit there is room to the end of the rule; under a lone maximum that counts from nought, to nought.
+  const room = { from: min ?? (props.limits.best === undefined ? low : from), to: max ?? to }
+  return { room, x, warnings, ticks: ticksOf(from, to) }
 })
 
 function ticksOf(from: number, to: number): { at: number; major: boolean }[] {
@@ -74,7 +76,13 @@ const words = computed(() =>
     role="img"
     :aria-label="words"
   >
-    <rect :x="view.x(view.low)" y="24" :width="view.x(view.high) - view.x(view.low)" height="16" class="room" />
+    <rect
+      :x="view.x(view.room.from)"
+      y="24"
+      :width="view.x(view.room.to) - view.x(view.room.from)"
+      height="16"
+      class="room"
+    />
     <rect
       v-for="([a, b], i) in view.warnings"
       :key="i"

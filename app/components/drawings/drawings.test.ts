@@ -1,9 +1,11 @@
 import { mountSuspended } from '@nuxt/test-utils/runtime'
 import { describe, expect, it } from 'vitest'
 import { sumNamed, SUMS } from '../../../core/sums/index'
+import type { Limits } from '../../../core/verdict'
 import { must } from '../../../tests/must'
 import { withChanges } from '../../../tests/sums'
 import SumDrawing from '../gauge-room/SumDrawing.vue'
+import ReadingBand from './ReadingBand.vue'
 
 /** The drawing of a sum's own example with some figures changed, as it stands on the page. */
 async function drawn(name: string, changes: Record<string, unknown> = {}) {
@@ -11,7 +13,7 @@ async function drawn(name: string, changes: Record<string, unknown> = {}) {
   const props = { sum, input: { ...sum.example, ...changes }, answer: must(withChanges(name, changes)) }
   return mountSuspended(SumDrawing, { props })
 }
-type Drawing = Awaited<ReturnType<typeof drawn>>
+type Drawing = Pick<Awaited<ReturnType<typeof drawn>>, 'find' | 'findAll'>
 
 const all = (drawing: Drawing, selector: string) =>
   drawing.findAll(selector).map(one => {
@@ -43,6 +45,27 @@ describe.each(SUMS.filter(sum => !CHARTS.includes(sum.name)).map(sum => sum.name
     expect(html).not.toMatch(/NaN|Infinity|undefined|null/)
     if (html.includes('<svg')) expect(html).toMatch(/aria-label="[^"]{4,}"/)
   })
+})
+
+describe('the room of a limit', () => {
+  const roomOf = async (limits: Limits) => {
+    const props = { limits, value: null, verdict: 'Open' as const, decimals: 2 }
+    const { x, width } = all(await mountSuspended(ReadingBand, { props }), 'rect.room')[0]!
+    return { from: Math.round(x), to: Math.round(x + width) }
+  }
+  const RULE = { from: 14, to: 466 }
+  it('ends at both of two limits, within the rule', async () => {
+    const room = await roomOf({ min: 0.2, max: 0.6 })
+    expect(room.from).toBeGreaterThan(RULE.from)
+    expect(room.to).toBeLessThan(RULE.to)
+  })
+  it('goes on to the end of the rule where there is no limit, past the best end', async () => {
+    expect(await roomOf({ max: 0.1, best: 0.05 })).toEqual({ from: RULE.from, to: expect.any(Number) })
+    expect(await roomOf({ min: 0.1, best: 0.3 })).toEqual({ from: expect.any(Number), to: RULE.to })
+    expect(await roomOf({ min: 0.1 })).toEqual({ from: expect.any(Number), to: RULE.to })
+  })
+  it('begins at nought under a lone maximum', async () =>
+    expect((await roomOf({ max: 0.1 })).from).toBeGreaterThan(RULE.from))
 })
 
 describe('to scale', () => {
