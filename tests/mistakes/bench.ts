@@ -346,6 +346,10 @@ export const outAt = ({ what, at, stopped, means }: Told, read: Read): Mistake =
   does: bench => bench.reads(read).does(at),
 })
 
+/** The machine is left otherwise than it should be, at the last step of its sheet. */
+export const leftSo = (what: string, read: Read, means: RegExp): Mistake =>
+  outAt({ what, means, at: 'handed-over', stopped: 'handed-over' }, read)
+
 /** Something reads so in a trial, and is gone on from as soon as what was on for it is off again. */
 export const inTrial = (off: string, told: Told, read: Read): Mistake => ({
   ...outAt(told, read),

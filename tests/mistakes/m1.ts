@@ -14,6 +14,7 @@ import {
   stands,
   startsLocked,
   type Mistakes,
+  leftSo,
 } from './bench.ts'
 
 const SMALL = { size: 'small', duty: 'locked', grip: 'keyed', scope: 'bushes' }
@@ -122,6 +123,11 @@ export const M1_MISTAKES: Mistakes = {
       ),
     ]),
     ...on(SMALL, [
+      leftSo(
+        'Two screws of the guard are loose as it is given back',
+        { 'guard-held': 'one or two still turn' },
+        /shake out/,
+      ),
       outAt(
         { what: 'The nut is backed off 20 mm', at: 'nut-back', stopped: 'hub-loose', means: /flies that far/ },
         { 'nut-gap': 20 },

@@ -15,6 +15,7 @@ import {
   startsLocked,
   type Mistakes,
   exchanged,
+  leftSo,
 } from './bench.ts'
 
 const SEAL = { size: 's12', seal: 'lip', mount: 'feet', idler: 'steel', school: 'wrench', scope: 'sealing' }
@@ -27,6 +28,7 @@ export const M11_MISTAKES: Mistakes = {
   figures: M11,
   mistakes: [
     ...on(SEAL, [
+      leftSo('The blank is still in its suction', { 'suction-open': 'blank still in its flange' }, /runs dry/),
       startsLocked(),
       outAt(
         { what: 'A flange is opened under vacuum', at: 'drained', stopped: 'lines-off', means: /draws the glove in/ },

@@ -16,6 +16,7 @@ import {
   type Mistakes,
   exchanged,
   inTrial,
+  leftSo,
 } from './bench.ts'
 
 const SEAL = { size: 'small', faces: 'soft', quench: 'water', union: 'clamp', reach: 'sealing' }
@@ -31,6 +32,7 @@ export const M15_MISTAKES: Mistakes = {
   figures: M15,
   mistakes: [
     ...on(SEAL, [
+      leftSo('Water of the test is left in it', { drained: 'water of the test' }, /next batch/),
       startsLocked(),
       outAt(
         { what: 'It is opened with caustic in it', at: 'drained', stopped: 'unions-off', means: /burns/ },

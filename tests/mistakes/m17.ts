@@ -15,6 +15,7 @@ import {
   startsLocked,
   strange,
   type Mistakes,
+  leftSo,
 } from './bench.ts'
 
 const BOWL = { casing: 'pressure', overload: 'cell', depth: 'bowl' }
@@ -27,6 +28,11 @@ export const M17_MISTAKES: Mistakes = {
   figures: M17,
   mistakes: [
     ...on(FEED, [
+      leftSo(
+        'Liquid comes at the end of the solids',
+        { 'on-feed': 'liquid at the end of the solids' },
+        /Pond too deep/,
+      ),
       startsLocked('back drive'),
       hurried('A guard is opened as soon as it is stopped', 'run-down', /bowl running down/),
       outAt(

@@ -1,5 +1,18 @@
 import { M18 } from '../walks/m18.ts'
-import { against, early, hurried, inHand, on, outAt, short, slip, smeared, stands, type Mistakes } from './bench.ts'
+import {
+  against,
+  early,
+  hurried,
+  inHand,
+  on,
+  outAt,
+  short,
+  slip,
+  smeared,
+  stands,
+  type Mistakes,
+  leftSo,
+} from './bench.ts'
 
 const SMALL = { size: 'small', tray: 'single', air: 'own' }
 const LARGE = { size: 'large', tray: 'double', air: 'line' }
@@ -10,6 +23,7 @@ export const M18_MISTAKES: Mistakes = {
   figures: M18,
   mistakes: [
     ...on(SMALL, [
+      leftSo('A base bolt moves after its hour', { 'base-again': 'one or two moved' }, /have settled/),
       outAt(
         { what: 'It is opened with air in it', at: 'vented', stopped: 'vented', means: /takes fingers/ },
         { vented: 'it strokes once' },

@@ -15,6 +15,7 @@ import {
   strange,
   type Mistakes,
   exchanged,
+  leftSo,
 } from './bench.ts'
 
 const COUPLED = { drive: 'coupling', sense: 'right', relief: 'built', vanes: 'plastic' }
@@ -26,6 +27,7 @@ export const M19_MISTAKES: Mistakes = {
   figures: () => M19,
   mistakes: [
     ...on(COUPLED, [
+      leftSo('The strap is left off', { 'as-given': 'bypass shut, strap off or loose' }, /a spark is enough/),
       startsLocked(),
       outAt(
         { what: 'Liquid is left between its valves', at: 'let-down', stopped: 'let-down', means: /boils out/ },

@@ -26,6 +26,15 @@ export const M2_MISTAKES: Mistakes = {
   figures: M2,
   mistakes: [
     ...on(EXAM, [
+      outAt(
+        {
+          what: 'The load sinks as the lever is let go of',
+          at: 'tenth',
+          stopped: 'stood',
+          means: /brake does not hold/,
+        },
+        { 'held-tenth': 'it sinks, slowly or at once' },
+      ),
       slip('The throat is read in inches', 'hooks-found', ['throat asFound top hook', 1.35, 34.3], /under|span|odd|in/),
       outAt(
         { what: 'A latch that hangs goes back', at: 'after-load', stopped: 'register', means: /sling falls out/ },

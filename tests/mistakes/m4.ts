@@ -1,5 +1,18 @@
 import { M4 } from '../walks/m4.ts'
-import { early, hurried, inHand, on, outAt, slip, smeared, stands, unready, type Mistakes, exchanged } from './bench.ts'
+import {
+  early,
+  hurried,
+  inHand,
+  on,
+  outAt,
+  slip,
+  smeared,
+  stands,
+  unready,
+  type Mistakes,
+  exchanged,
+  leftSo,
+} from './bench.ts'
 
 const PLAIN = { chambers: 'four', diaphragm: 'rubber', fluid: 'plain', lead: 'fitted' }
 const HAZARDOUS = { chambers: 'two', diaphragm: 'faced', fluid: 'hazardous', lead: 'none' }
@@ -10,6 +23,11 @@ export const M4_MISTAKES: Mistakes = {
   figures: () => M4,
   mistakes: [
     ...on(PLAIN, [
+      leftSo(
+        'It is given back with a valve shut',
+        { 'as-given': 'stroke as it was found, one side shut' },
+        /against a shut valve/,
+      ),
       outAt(
         { what: 'The start is tried, and it hums', at: 'try-start', stopped: 'try-start', means: /wrong breaker/ },
         { 'try-start': 'it hums' },

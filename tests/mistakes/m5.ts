@@ -11,6 +11,7 @@ import {
   stands,
   startsLocked,
   type Mistakes,
+  leftSo,
 } from './bench.ts'
 
 const RUNNING = { 'oiling': 'slinger', 'right-head': 'unloader', 'oil': 'mineral', 'start': 'part', 'depth': 'running' }
@@ -24,6 +25,7 @@ export const M5_MISTAKES: Mistakes = {
   figures: () => M5,
   mistakes: [
     ...on(VALVES, [
+      leftSo('A joint bubbles as it is given back', { soaped: 'it bubbles at one' }, /loses its charge/),
       startsLocked('at the compressor'),
       outAt(
         { what: 'It is opened with pressure in it', at: 'recovered', stopped: 'oil-out', means: /flies/ },

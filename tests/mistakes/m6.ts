@@ -13,6 +13,7 @@ import {
   startsLocked,
   strange,
   type Mistakes,
+  leftSo,
 } from './bench.ts'
 
 const PLAIN = { rings: 'one', nde: 'insulated', coupling: 'float', scope: 'bushes' }
@@ -24,6 +25,7 @@ export const M6_MISTAKES: Mistakes = {
   figures: () => M6,
   mistakes: [
     ...on(PLAIN, [
+      leftSo('The coupling holds it against its stop', { 'hot-place': 'against one of its stops' }, /burns/),
       startsLocked(),
       outAt(
         {

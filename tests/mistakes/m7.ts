@@ -14,6 +14,7 @@ import {
   stands,
   startsLocked,
   type Mistakes,
+  leftSo,
 } from './bench.ts'
 
 const RESET = { impellers: 'collet', stages: 'three', column: 'short', scope: 'reset' }
@@ -29,6 +30,11 @@ export const M7_MISTAKES: Mistakes = {
   figures: M7,
   mistakes: [
     ...on(RESET, [
+      leftSo(
+        'The canopy lies beside the pump',
+        { 'as-given': 'its lock screws by the wrench, canopy beside it' },
+        /shaft turns open/,
+      ),
       startsLocked(),
       hurried('It is touched while the column runs back', 'run-back', /column running back/),
       early('The nut comes off before its lift is read', 'found', 'nut-off', /what lift it ran with/, {
