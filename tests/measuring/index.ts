@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs'
 import { parse } from 'yaml'
 import type { Technician } from '../../demo/technician.ts'
 import { BENCH_SUMS } from '../../core/sums/bench/index.ts'
-import { readSheet, type Sheet } from '../../core/sheet/index.ts'
+import { readSheet, type Check, type Sheet } from '../../core/sheet/index.ts'
 import { worker } from '../sheets.ts'
 import { wedgeSum } from './wedge.ts'
 
@@ -11,10 +11,12 @@ export const withWedge = (): void => void (BENCH_SUMS as Map<string, typeof wedg
 
 export const wedgeSheet = (): Sheet => readSheet(parse(readFileSync('tests/measuring/wedge.yaml', 'utf8'))) as Sheet
 
-/** Somebody at the hub that gapes, about to measure it. */
-export function atTheGap(): Technician {
+/** Somebody at the hub that gapes, about to measure it; its check may be otherwise here and there. */
+export function atTheGap(check: Partial<Check> = {}): Technician {
   withWedge()
-  const one = worker(wedgeSheet(), { gape: 0.05 })
+  const sheet = wedgeSheet()
+  const checks = sheet.checks.map(one => (one.id === 'gape' ? { ...one, ...check } : one))
+  const one = worker({ ...sheet, checks }, { gape: 0.05 })
   one.workUntil('hub-on')
   return one
 }

@@ -87,3 +87,13 @@ it('a pasted column is one press of many, kept whole or not at all', async () =>
   await paste('0\r\n0.1\r\n0\r\n0.1\r\n0\r\n0.12\r\n0\r\n0.12\r\n')
   expect(job.view.results.get('gape build')).toMatchObject({ complete: true, judgement: { verdict: 'Holds' } })
 })
+
+it('the rule has its figures in the unit that the limits are said in', async () => {
+  const marks = async (unit: 'mm' | 'µm') => {
+    const pad = await padOf(jobOf(atTheGap({ unit, decimals: unit === 'mm' ? 2 : 0 })))
+    return pad.findAll('svg.band text').map(one => Number(one.text()))
+  }
+  const inMm = await marks('mm')
+  expect(inMm.length).toBeGreaterThan(1)
+  expect(await marks('µm')).toEqual(inMm.map(one => Math.round(one * 1000)))
+})

@@ -11,6 +11,7 @@ import {
   unitOf,
 } from '~~/core/job'
 import { ROWS } from '~~/core/gauging'
+import { fromBase } from '~~/core/quantity'
 import type { Moment } from '~~/core/sheet'
 
 /** One reading being taken, cell by cell: figures in, working, limit, verdict and consequence out. All of them are the core's. */
@@ -18,7 +19,7 @@ const props = defineProps<{ check: string; moment: Moment }>()
 const job = useJob()
 const may = useMay()
 const bench = useBench()
-const { show, system, text: sayFigure } = useDisplay()
+const { show, system, fieldUnit, text: sayFigure } = useDisplay()
 const { shown, sayCell } = useCellWords()
 const one = useReading(props.check, props.moment)
 const {
@@ -252,7 +253,7 @@ onMounted(() => field.value?.focus())
         :others="figures.length > 1 ? figures : []"
         :verdict="judged.verdict"
         :decimals="show(0, own).figure.split('.')[1]?.length ?? 0"
-        :scale="figure => shownValue(figure, own.unit, system)"
+        :scale="figure => fromBase(figure, fieldUnit(own.unit))"
         :ghost="ghost"
       />
       <p class="verdict">
