@@ -57,7 +57,7 @@ function prepare(fonts: Fonts, drawn: () => void): void {
     paddingBottom: () => 2,
   })
   pdfmake.setTableLayouts({
-    rules: rules(row => (row < 2 ? 0.8 : 0.3)),
+    rules: rules(row => (row === 0 ? 0 : row < 3 ? 0.8 : 0.3)),
     more: rules(row => (row === 0 ? 0 : 0.3)),
   })
   pdfmake.setFonts(FONTS)
@@ -146,27 +146,26 @@ function fitTogether(columns: RecordTable['columns'], rows: RecordTable['rows'])
 }
 
 function tableOf({ title, columns, rows }: RecordTable, pictures: RecordSheet['pictures']): Content[] {
+  // Named in its own first row, and again on every page it goes on to: no page ends with a name alone.
+  const named = columns.map((_, i): TableCell =>
+    i ? '' : { text: title, style: 'heading', colSpan: columns.length, margin: [-4, 12, 0, 4] },
+  )
   const heads = columns.map(one => ({ text: one.head, bold: true, fontSize: 8 }))
   const body = rows.map(row => row.map(one => cell(one, pictures)))
   const part = (some: TableCell[][], headed: boolean): Content => ({
     layout: headed ? 'rules' : 'more',
     table: {
-      headerRows: headed ? 1 : 0,
+      headerRows: headed ? 2 : 0,
       // What is higher than a page goes on on the next one: kept together it would be cut off.
       dontBreakRows: rows.every(row => fitTogether(columns, [row])),
       keepWithHeaderRows: headed ? (fitTogether(columns, rows.slice(0, TOGETHER)) ? TOGETHER : 1) : 0,
       widths: widths(columns),
-      body: headed ? [heads, ...some] : some,
+      body: headed ? [named, heads, ...some] : some,
     },
   })
-  const heading: Content = { text: title, style: 'heading' }
-  if (!fitTogether(columns, rows.slice(-2 * TOGETHER))) return [heading, part(body, true)]
-  if (body.length <= 2 * TOGETHER) return [{ unbreakable: true, stack: [heading, part(body, true)] }]
-  return [
-    heading,
-    part(body.slice(0, -TOGETHER), true),
-    { unbreakable: true, stack: [part(body.slice(-TOGETHER), false)] },
-  ]
+  if (!fitTogether(columns, rows.slice(-2 * TOGETHER))) return [part(body, true)]
+  if (body.length <= 2 * TOGETHER) return [{ unbreakable: true, stack: [part(body, true)] }]
+  return [part(body.slice(0, -TOGETHER), true), { unbreakable: true, stack: [part(body.slice(-TOGETHER), false)] }]
 }
 
 /** All tables, one after the other; a short last one goes with the end of the table before it. */

@@ -44,6 +44,26 @@ it('prints all of what is long: nothing is cut off at the foot of a page', async
   }
 })
 
+it('no page ends with a heading alone', async () => {
+  const { signed } = recordsOf('m3-cycloidal-reducer').next().value!
+  const note = (i: number) => ({
+    text: `Note ${i}`,
+    ...{ on: '', who: 'R. Okell', role: 'fitter' as const, when: '', clock: '' as const },
+  })
+  for (const n of [6, 18, 27]) {
+    const record = { ...signed, notes: Array.from({ length: n }, (_, i) => note(i)) }
+    const { text: pages } = await extractText(await getDocumentProxy(await pdfOf(record)), { mergePages: false })
+    const titles = recordTables(record).map(one => bare(one.title))
+    for (const page of pages) {
+      const [body] = bare(page).split(/T-1,job7\d+of\d+$/)
+      expect(
+        titles.filter(title => body!.endsWith(title)),
+        `${n} notes`,
+      ).toEqual([])
+    }
+  }
+})
+
 it('a way of measuring that the product does not have is printed like any other', async () => {
   const one = atTheGap()
   one.workUntil()
