@@ -545,7 +545,7 @@ describe('the record', () => {
       ),
     )
     const { extractText } = await import('unpdf')
-    for (const { id } of jobs.flatMap(one => one.past ?? []).slice(0, 8)) {
+    for (const { id } of jobs.flatMap(one => one.past?.slice(0, 1) ?? [])) {
       const answer = await fitter.get(`/api/jobs/${id}/record.pdf`)
       const { text: pages } = await extractText(new Uint8Array(await answer.arrayBuffer()), { mergePages: false })
       // Every row is signed with role and time; a footer is not.

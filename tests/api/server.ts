@@ -21,8 +21,8 @@ interface Started {
   databaseUrl?: string
   port?: number
   env?: Record<string, string>
-  /** What it says of errors. */
-  hears?: (text: string) => void
+  /** What it says of errors; true where nothing more is waited for. */
+  hears?: (text: string) => unknown
 }
 
 export const freePort = () =>
@@ -48,12 +48,13 @@ export async function startServer({ databaseUrl, env = {}, hears, ...at }: Start
     },
     stdio: ['inherit', 'inherit', hears ? 'pipe' : 'inherit'],
   })
+  let isOver = false
   child.stderr?.on('data', part => {
     process.stderr.write(part as Buffer)
-    hears?.(String(part))
+    isOver ||= hears?.(String(part)) === true
   })
   const url = `http://127.0.0.1:${port}`
-  for (const from = Date.now(); Date.now() - from < START_MS;) {
+  for (const from = Date.now(); Date.now() - from < START_MS && !isOver;) {
     if (
       await fetch(`${url}/api/health`).then(
         answer => answer.ok,
@@ -72,7 +73,7 @@ export async function startServer({ databaseUrl, env = {}, hears, ...at }: Start
     await new Promise(resolve => setTimeout(resolve, 100))
   }
   child.kill()
-  throw new Error('The server did not come up within two minutes.')
+  throw new Error('The server did not come up.')
 }
 
 /** Whoever owns the tables of the test database: may do what the application may not. */
