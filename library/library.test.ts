@@ -57,6 +57,13 @@ describe.each(files)('%s', file => {
       questions.filter(one => one.some(({ say, isRight }) => isRight && say.length === longest(one))).length,
     ).toBeLessThanOrEqual(chance)
   })
+  it('asks at its last step what its machine is left like, or has it looked at by another', () => {
+    for (const variants of everyVariant(sheet)) {
+      const { checksAt, sheet: own } = planFor(sheet, variants)
+      const { id, fits, found, hold } = own.steps.at(-1)!
+      expect(checksAt.has(id) || fits || found || hold, id).toBeTruthy()
+    }
+  })
   it('says why every always-new part is always new', () => {
     for (const part of sheet.parts.filter(one => one.renewal === 'always'))
       expect(part.renewalWhy, part.id).toBeTruthy()

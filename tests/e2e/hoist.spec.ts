@@ -58,6 +58,7 @@ test('a hook that has opened goes back to no work, whatever was decided: it is s
   await page.locator('[data-test=decide-otherwise]').click()
   await decideOn(page, 'Scrap: it does not go back', 'It has been overloaded')
   await expect(page.locator('[data-step=scrapped]')).toBeVisible()
+  await pad(page).getByText('cut through', { exact: true }).click()
   await doStep(page)
   await doStep(page)
   await handBack(page, 'Overloaded at the thick-juice pumps')

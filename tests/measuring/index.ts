@@ -11,7 +11,7 @@ export const withWedge = (): void => void (BENCH_SUMS as Map<string, typeof wedg
 
 export const wedgeSheet = (): Sheet => readSheet(parse(readFileSync('tests/measuring/wedge.yaml', 'utf8'))) as Sheet
 
-/** Somebody at the hub that gapes, about to measure it; its check may be otherwise here and there. */
+/** Somebody at the hub that gapes, about to measure it, by a check that may be changed for a test. */
 export function atTheGap(check: Partial<Check> = {}): Technician {
   withWedge()
   const sheet = wedgeSheet()

@@ -126,7 +126,7 @@ export const M16_MISTAKES: Mistakes = {
       slip('The push is read in hundredths', 'found', ['push-found asFound', 44, 0.44], /over the limit|span/),
     ]),
     ...on(CARRIER, [
-      leftSo('A valve is left shut', { 'as-given': 'blank out, one valve still shut' }, /boils itself/),
+      leftSo('The valve of its tank is left shut', { 'as-given': 'blank out, valve still shut' }, /runs dry/),
       early('The carrier is drawn with the hub on', 'hub-off', 'carrier-off', /cannot pass the body/, {
         lifts: ['carrier'],
       }),

@@ -25,7 +25,7 @@ export const M4_MISTAKES: Mistakes = {
     ...on(PLAIN, [
       leftSo(
         'It is given back with a valve shut',
-        { 'as-given': 'stroke as it was found, one side shut' },
+        { 'as-given': 'by its control, one side shut' },
         /against a shut valve/,
       ),
       outAt(

@@ -40,5 +40,5 @@ export const M16: Read = {
   'tight Gas at the end': 19.2,
   'hour *carrier*': 47,
   'weep-left': 'nothing',
-  'as-given': 'blank out, both as they were found',
+  'as-given': 'blank out, valve open',
 }

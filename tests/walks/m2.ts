@@ -35,4 +35,5 @@ export const M2 = ({ size }: Variants): Read => ({
   'held-load': 'held at every stop',
   'slips-at': 1.44,
   'held-tenth': 'it stands',
+  'cut-through': 'cut through',
 })

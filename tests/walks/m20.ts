@@ -26,4 +26,5 @@ export const M20: Read = {
   'set-gap': 2.01,
   'held-out': 0.002,
   'held-in': 0.001,
+  'label-says': 'item, day, who and faces; on the seal',
 }

@@ -31,5 +31,5 @@ export const M4: Read = {
   'primes': 28,
   'warm *casing*': 37,
   'paper': 'nothing',
-  'as-given': 'stroke as it was found, both sides open',
+  'as-given': 'by its control, both sides open',
 }

@@ -42,4 +42,5 @@ export const M9: Read = {
   'bearing-run *armature current*': 58,
   'bearing-run *spark*': 0,
   'bearing-run *': 44,
+  'stored-so': 'brushes lifted, fresh desiccant',
 }

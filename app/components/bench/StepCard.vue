@@ -43,8 +43,8 @@ const number = computed(() =>
 )
 /** Whether the machine comes to lie otherwise than at the step before. */
 const isTurned = computed(() => {
-  const before = step.value && job.plan.stepNumber.get(step.value.id)! - 2
-  return step.value?.lies !== (before === null ? undefined : job.plan.sheet.steps[before]?.lies)
+  const nth = step.value ? job.plan.stepNumber.get(step.value.id)! : 0
+  return step.value?.lies !== job.plan.sheet.steps[nth - 2]?.lies
 })
 /** The loop this step is gone through in, or waits for. */
 const loop = computed(() => {
