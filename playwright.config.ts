@@ -18,7 +18,7 @@ export default defineConfig({
     serviceWorkers: 'block',
     actionTimeout: 40_000,
     launchOptions: {
-      executablePath: '/usr/bin/chromium',
+      executablePath: '/usr/bin/chromium-headless-shell',
       args: [
         '--no-sandbox',
         '--disable-gpu',

@@ -1,6 +1,7 @@
 # The command as its users meet it: people, machines, keys, backup, restore, and clear words when something is wrong.
+# It is told where to keep its state, and where a dump of the demo's database lies.
 set -uo pipefail
-STATE=$1
+STATE=$1 LOADED=$2
 . command/say.sh
 WORK=$(mktemp -d)
 export NEEDLER_STATE="$STATE/command-test"
@@ -20,7 +21,9 @@ hides() { "$@" >/dev/null 2>&1 & local pid=$! seen=0; while kill -0 "$pid" 2>/de
 exists() { [ "$(sql postgres "select count(*) from pg_database where datname = '$1'")" = 1 ]; }
 sql() { PGPASSWORD="$NEEDLER_OWNER_PASSWORD" "$PG_BIN/psql" -h 127.0.0.1 -p "$NEEDLER_PG_PORT" -U needler -d "$1" -tAc "$2"; }
 
-check "the demo is loaded" says 'Loaded into needler_a' ./needler load-demo --database needler_a
+# The demo as ./needler load-demo made it for all the tests.
+sql postgres 'create database needler_a' >/dev/null
+PGPASSWORD="$NEEDLER_OWNER_PASSWORD" "$PG_BIN/pg_restore" -h 127.0.0.1 -p "$NEEDLER_PG_PORT" -U needler -d needler_a "$LOADED" || wrong=1
 check "a second load keeps what is there" says 'holds data already' ./needler load-demo --database needler_a
 check "a backup means the site's own database, and says when there is none" refuses 'no database needler here.*the demo: --database needler_demo' ./needler backup "$WORK/none.dump"
 check "backup of a database that is named says what is in it" says 'Thornmere works (database needler_a, [0-9]* jobs, [0-9]* entries)' ./needler backup "$WORK/a.dump" --database needler_a
@@ -55,6 +58,8 @@ sql needler_p "update picture_file set whole = set_byte(whole, 40, 1 - get_byte(
 ./needler backup "$WORK/p.dump" --database needler_p >/dev/null 2>&1
 check "a photograph that is another is not restored" refuses '1 photographs in it are missing or not what they were' ./needler restore "$WORK/p.dump" --into needler_q
 check "rebuild says what it did" says 'jobs projected anew' ./needler rebuild --database needler_b
+check "or one machine's" says '[1-9][0-9]* jobs projected anew' ./needler rebuild --database needler_b --machine P-214B
+check "and says when there is none" refuses 'on a machine X-1' ./needler rebuild --database needler_b --machine X-1
 check "an unknown database is named" refuses 'no database needler_z' ./needler rebuild --database needler_z
 check "the ledger refuses an edit, by whoever" refuses 'only added to' sql needler_b "update entry set kind = 'x'"
 check "and a deletion" refuses 'only added to' sql needler_b "delete from entry"

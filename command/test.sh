@@ -43,12 +43,14 @@ fresh_database() {
     -c 'drop database if exists needler_test with (force)' -c 'create database needler_test' || fail "The test database could not be made; see $PG_HOME/server.log."
 }
 need_build
-begin command bash command/test-command.sh "$STATE"
 fresh_database
-# Loaded once: every worker of the API and the browser tests works on a copy of its own.
+# Loaded once: every worker of the API and the browser tests works on a copy of its own, and so do the tests of the command.
 node --import tsx command/main.ts load-demo --database needler_test || fail "The demo data could not be loaded for the tests."
+PGPASSWORD="$NEEDLER_OWNER_PASSWORD" "$PG_BIN/pg_dump" -h 127.0.0.1 -p "$NEEDLER_PG_PORT" -U needler -Fc -f "$STATE/demo.dump" needler_test || fail "The demo could not be copied for the tests of the command."
+begin command bash command/test-command.sh "$STATE" "$STATE/demo.dump"
 counted "API tests on PostgreSQL" "$REPORTS/api.json" npx vitest run --project api --reporter=dot --reporter=json --outputFile.json="$REPORTS/api.json"
-stage "the command itself" begun command
 PLAYWRIGHT_JSON_OUTPUT_NAME="$REPORTS/e2e.json" counted "browser tests" "$REPORTS/e2e.json" npx playwright test --reporter=list,json
+stage "the command itself" begun command
+rm -f "$STATE/demo.dump"
 printf '%s passed, %s failed\n' "$PASSED" "$FAILED"
 [ "$FAILED" = 0 ]

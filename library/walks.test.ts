@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { recordTables, viewJob, type JobRecord, type RecordTable } from '../core/job/index.ts'
 import type { Variants } from '../core/sheet/index.ts'
 import { Asking } from '../tests/asking.ts'
-import { bare, printed } from '../tests/printing.ts'
+import { bare, printedPages } from '../tests/printing.ts'
 import { decisionsOf, machinesOf, madeRecord } from '../tests/records.ts'
 import { librarySheet } from '../tests/sheets.ts'
 import { WALKS } from '../tests/walks/index.ts'
@@ -95,7 +95,10 @@ describe.each(WALKS)('$sheet', ({ sheet: name, figures }) => {
     const { last, tables } = together
     // Only where some of the machines were gone through before.
     if (!last) return
-    const pdf = bare(await printed(last, tables))
+    const pages = await printedPages(last, tables)
+    // No page is there for one row: with its title, its heads and the footer, that comes to five lines or six.
+    for (const page of pages) expect(page.split('\n').length, page).toBeGreaterThanOrEqual(8)
+    const pdf = bare(pages.join('\n'))
     for (const { title, rows } of tables) {
       expect(pdf).toContain(bare(title))
       for (const { text = '', small = [] } of rows.flat())

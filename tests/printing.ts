@@ -30,11 +30,15 @@ export async function pdfOf(
   return new Uint8Array(pdf)
 }
 
-/** Every word of a record as it is printed. */
-export async function printed(record: JobRecord, tables = recordTables(record)): Promise<string> {
-  const { text } = await extractText(await getDocumentProxy(await pdfOf(record, tables)), { mergePages: true })
+/** Every word of a record as it is printed, page by page. */
+export async function printedPages(record: JobRecord, tables = recordTables(record)): Promise<string[]> {
+  const { text } = await extractText(await getDocumentProxy(await pdfOf(record, tables)), { mergePages: false })
   return text
 }
+
+/** Every word of a record as it is printed. */
+export const printed = async (record: JobRecord, tables = recordTables(record)): Promise<string> =>
+  (await printedPages(record, tables)).join('\n')
 
 /** Lines break where they must: texts are compared without what stands between their letters. */
 export const bare = (text: string) => text.normalize('NFKC').replace(/[\s\u00ad]/g, '')

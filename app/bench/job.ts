@@ -14,7 +14,7 @@ import {
   type Folded,
 } from '~~/core/job'
 import { planFor, sumNamesOf, type ShelfSheet, type Sums } from '~~/core/sheet'
-import type { AppendAnswer, JobAnswer, Person, SentEntry, SignedInPerson } from '~~/shared/answers'
+import type { AppendAnswer, JobAnswer, Person, SignedInPerson } from '~~/shared/answers'
 import { createAhead } from './ahead'
 import * as boxes from './outbox'
 import type { Batch, Outbox } from './outbox'
@@ -24,20 +24,13 @@ import { keptOutbox } from '~/device/outbox'
 import { deviceClock } from './clock'
 import { isUnreached } from '~/device/answers'
 import { pauseAfter } from './pauses'
+import { sendBatch, sentAs } from './sending'
 import { sumsNamed } from './sums'
 import { thisTablet } from './tablet'
 import { listenTo } from './stream'
 
 const DATABASE_AWAY =
   'The server does not reach its database just now. What you do is kept on this device and goes out by itself once that is over.'
-
-/** An entry as it is sent. */
-const sentAs = ({ id, kind, payload, act, madeAt, seen, tablet, clock }: AnyEntry): SentEntry => ({
-  ...{ id, kind, payload, act, madeAt },
-  ...(seen === undefined ? {} : { seen }),
-  ...(tablet === undefined ? {} : { tablet }),
-  ...(clock ? { clock } : {}),
-})
 
 /** The address, the plate and the names of a job. */
 export type JobAbout = Omit<JobAnswer, 'entries'>
@@ -209,9 +202,7 @@ export function createJob(
   }
 
   async function send(batch: Batch): Promise<void> {
-    const vouched = batch.vouched ? { vouched: true } : {}
-    const body = batch.entries.map(one => ({ ...sentAs(one), by: one.madeBy, ...vouched }))
-    const answer = await $fetch<AppendAnswer>(`/api/jobs/${id}/entries`, { method: 'POST', body })
+    const answer = await sendBatch(id, batch)
     reachedNow(true)
     failures = 0
     await landed(batch.entries, answer, batch.vouched ? { vouchedBy: batch.vouched } : {})

@@ -1,6 +1,25 @@
 import { readBatch, type Outbox } from '~/bench/outbox'
 import { deviceDatabase } from './database'
 
+/** What waits on this device, by job, as it was last kept; nothing where this browser keeps nothing. */
+export async function leftOutboxes(): Promise<Map<string, Outbox>> {
+  const rows = await deviceDatabase()
+    .then(db => db.getAll('outbox'))
+    .catch(() => [])
+  const byJob = new Map<string, Outbox>()
+  for (const row of rows.toSorted((a, b) => a.n - b.n)) {
+    const batch = readBatch(row)
+    if (batch) byJob.set(row.job, [...(byJob.get(row.job) ?? []), batch])
+  }
+  return byJob
+}
+
+/** Lets go of what has landed in the ledger. */
+export const dropBatch = (act: string): Promise<void> =>
+  deviceDatabase()
+    .then(db => db.delete('outbox', act))
+    .catch(() => {})
+
 /** What waits on this device for one job, with what keeps it in step; a row that cannot be read is set aside, and that is said. */
 export async function keptOutbox(id: string) {
   const damaged = ref(false)

@@ -18,6 +18,7 @@ useTimeoutFn(
       import('~/components/frame/SignInPad.vue'),
       // What a page before this one left to be sent.
       import('~/stores/photos').then(({ usePhotosStore }) => usePhotosStore().start()),
+      import('~/stores/unsent').then(({ useUnsentStore }) => useUnsentStore().flush()),
     ]),
   4000,
 )

@@ -5,10 +5,16 @@ import { Plain, say } from '../plain.ts'
 
 export default defineCommand({
   meta: { name: 'rebuild', description: 'make the projections anew from the ledger; safe while serving' },
-  args: databaseArg,
+  args: {
+    ...databaseArg,
+    machine: { type: 'string', description: 'the tag of the one machine that is meant, its sub-assemblies with it' },
+  },
   async run({ args }) {
     const contents = await filledDatabase(args.database)
-    const { jobs, entries, altered } = await withDatabase(appUrl(args.database), rebuildProjections)
+    const { jobs, entries, altered } = await withDatabase(appUrl(args.database), db =>
+      rebuildProjections(db, args.machine),
+    )
+    if (args.machine && !jobs) throw new Plain(`No job was ever opened on a machine ${args.machine}.`)
     say(`${contentsWords(args.database, contents)}: ${jobs} jobs projected anew from ${entries} entries.`)
     if (altered.length)
       throw new Plain(

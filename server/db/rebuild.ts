@@ -1,4 +1,4 @@
-import { asc, eq } from 'drizzle-orm'
+import { asc, eq, or, sql } from 'drizzle-orm'
 import { emptyFold, extend, isKind } from '../../core/job/index.ts'
 import { digestOf } from './canonical.ts'
 import type { Database } from './client.ts'
@@ -15,9 +15,18 @@ export interface Rebuilt {
   altered: number[]
 }
 
-/** Makes every projection anew from the ledger, job by job under the lock an append takes: safe while serving. */
-export async function rebuildProjections(db: Database): Promise<Rebuilt> {
-  const all = await db.select({ id: job.id, number: job.number }).from(job).orderBy(asc(job.number))
+/**
+ * Makes projections anew from the ledger, job by job under the lock an append takes: safe while serving.
+ * @param machine the tag of the machine whose jobs are meant, its sub-assemblies' with them; every machine's unless told
+ */
+export async function rebuildProjections(db: Database, machine?: string): Promise<Rebuilt> {
+  const all = await db
+    .select({ id: job.id, number: job.number })
+    .from(job)
+    .where(
+      machine ? or(eq(job.equipmentTag, machine), sql`starts_with(${job.equipmentTag}, ${`${machine}.`})`) : undefined,
+    )
+    .orderBy(asc(job.number))
   let entries = 0
   const told = new Map<string, string>()
   const found = new Map<string, { number: number; digest: string }>()

@@ -4,7 +4,7 @@ import { expect, it } from 'vitest'
 import { sectionAsSvg, sectionOf } from '../../core/section/index.ts'
 import { recordOf, recordTables } from '../../core/job/index.ts'
 import { atTheGap } from '../../tests/measuring/index.ts'
-import { bare, fonts, pdfOf, printed } from '../../tests/printing.ts'
+import { bare, fonts, pdfOf, printed, printedPages } from '../../tests/printing.ts'
 import { technician } from '../../tests/pump.ts'
 import { recordsOf } from '../../tests/records.ts'
 import { recordPdf } from './record-pdf.ts'
@@ -52,7 +52,7 @@ it('no page ends with a heading alone', async () => {
   })
   for (const n of [6, 18, 27]) {
     const record = { ...signed, notes: Array.from({ length: n }, (_, i) => note(i)) }
-    const { text: pages } = await extractText(await getDocumentProxy(await pdfOf(record)), { mergePages: false })
+    const pages = await printedPages(record)
     const titles = recordTables(record).map(one => bare(one.title))
     for (const page of pages) {
       const [body] = bare(page).split(/T-1,job7\d+of\d+$/)

@@ -142,9 +142,9 @@ describe('a job of its own for a sub-assembly', () => {
         )
       })
     await write('yes', 'no')
-    expect((await rebuildProjections(database())).altered).toEqual([row!.number])
+    expect((await rebuildProjections(database(), row!.equipmentTag.split('.')[0])).altered).toEqual([row!.number])
     await write('no', 'yes')
-    expect((await rebuildProjections(database())).altered).toEqual([])
+    expect((await rebuildProjections(database(), row!.equipmentTag.split('.')[0])).altered).toEqual([])
     await own.end()
   })
   it('given up, leaves it to a lead what becomes of the part', async () => {

@@ -211,7 +211,7 @@ it('a machine stands as its ledgers say: overhauled, opened again, given up, wor
   expect(answer).toMatchObject({ kept: true })
   expect((await agree()).counts[0]).toBeLessThan(opened.counts[0]!)
   const now = await held(TAG)
-  await rebuildProjections(database())
+  await rebuildProjections(database(), TAG)
   expect(await held(TAG)).toEqual(now)
 })
 
@@ -242,7 +242,7 @@ it('what was put right stands as it was and as it is, and a piece from stock is 
   ])
   const now = await held(tag)
   expect(now.movements.filter(one => one.includes('"springs"'))).toHaveLength(1)
-  await rebuildProjections(database())
+  await rebuildProjections(database(), tag)
   expect(await held(tag)).toEqual(now)
 })
 
@@ -267,7 +267,7 @@ it('what waits stands on the board of all open jobs until it is over, also once 
   })
   expect(Date.parse(running!.leastAt!) - Date.parse(running!.since)).toBe(600_000)
   await agree('P-919')
-  await rebuildProjections(ledgerDatabase())
+  await rebuildProjections(ledgerDatabase(), 'P-919')
   expect(await board()).toEqual([running])
   const cut = { kind: 'wait.ended' as const, payload: { step: 'leak-test', why: 'The gauge stood' } }
   const ended = { id: uuid(), ...cut, madeAt: at() }

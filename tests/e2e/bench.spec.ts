@@ -1,5 +1,6 @@
 import { expect, test } from './test.ts'
 import {
+  doStep,
   find,
   jobAt,
   openBench,
@@ -9,7 +10,6 @@ import {
   signAs,
   signIn,
   signInAtTheDoor,
-  workUntil,
 } from './hands.ts'
 import { librarySheet } from '../sheets.ts'
 import { machineBy } from './shelf.ts'
@@ -20,21 +20,20 @@ test('an entry arrives on the other screen', async ({ browser }) => {
   const [one, two] = [await (await browser.newContext()).newPage(), await (await browser.newContext()).newPage()]
   await signIn(one, 'R. Okell')
   await signIn(two, 'T. Brisco')
-  await openJob(one, 'P-410', 'Planned')
+  await jobAt(one, 'P-410', 'try-start')
   await two.goto(one.url())
-  await expect(two.locator('[data-step=found-running]')).toBeVisible()
-  await workUntil(one, 'drain')
+  await expect(two.locator('[data-step=try-start]')).toBeVisible()
+  await doStep(one)
   await expect(two.locator('[data-step=drain]')).toBeVisible()
   // And back, so that both ledgers stay in one order.
-  await workUntil(two, 'oil-out')
+  await doStep(two)
   await expect(one.locator('[data-step=oil-out]')).toBeVisible()
   await expect(one.locator('[data-test=sent]')).toHaveText('all sent')
 })
 
 test('a reload in mid-job loses nothing, typed figures included', async ({ page }) => {
   await signIn(page)
-  await openJob(page, 'P-411', 'Noise')
-  await workUntil(page, 'found-float')
+  await jobAt(page, 'P-411', 'found-float')
   await page.locator('#figure').fill('0')
   await page.locator('#figure').press('Enter')
   await page.locator('#figure').fill('0.2')
@@ -46,13 +45,38 @@ test('a reload in mid-job loses nothing, typed figures included', async ({ page 
   expect(await page.getByRole('region', { name: 'Owed' }).innerText()).toBe(entries)
 })
 
+test('what a bench left unsent goes from whatever page is open, and is said until then', async ({ page, context }) => {
+  await machineBy(librarySheet('m14-axially-split-pump'), 'P-442', 'Pump of the tests')
+  await signIn(page)
+  await page.goto('/bench')
+  await expect(page.getByRole('heading', { name: 'On the bench' })).toBeVisible()
+  await jobAt(page, 'P-442', 'drain')
+  await padStands(page)
+  const bench = page.url()
+  await page.getByRole('link', { name: 'Bench', exact: true }).click()
+  await page.goBack()
+  await padStands(page)
+  await context.setOffline(true)
+  await doStep(page)
+  await expect(page.locator('[data-test=sent]')).toContainText('waiting')
+  await page.getByRole('link', { name: 'Bench', exact: true }).click()
+  await expect(page.getByRole('link', { name: /P-442/ })).toContainText('2 acts of this tablet not sent yet')
+  if (process.env.SHOTS) await page.screenshot({ path: `${process.env.SHOTS}/unsent.png` })
+  await context.setOffline(false)
+  await expect(page.locator('[data-test=unsent]')).toHaveCount(0)
+  const { entries } = (await (await page.request.get(bench.replace('/bench/', '/api/jobs/'))).json()) as {
+    entries: { kind: string; payload: unknown }[]
+  }
+  expect(entries.at(-1)).toMatchObject({ kind: 'step.done', payload: { step: 'drain' } })
+})
+
 test('what is done without the network goes when it is back', async ({ page, context }) => {
   await signIn(page)
   // The pad that is wanted next stands there already.
   await jobAt(page, 'P-440', 'drain')
   await padStands(page)
   await context.setOffline(true)
-  await workUntil(page, 'oil-out')
+  await doStep(page)
   await expect(page.locator('[data-test=sent]')).toContainText('waiting')
   await context.setOffline(false)
   await expect(page.locator('[data-test=sent]')).toHaveText('all sent', { timeout: 20_000 })
@@ -120,9 +144,7 @@ test('wrong input is refused in words and keeps what was typed', async ({ page }
   await expect(pad(page).getByRole('button', { name: /Try 1, 60.012/ })).toBeVisible()
 
   // A try far from the others: first refused with its number, then kept only on purpose.
-  await page.goto(page.url())
-  await openJob(page, 'P-531', 'Planned')
-  await workUntil(page, 'found-float')
+  await jobAt(page, 'P-531', 'found-float')
   for (const figure of ['0', '0.12', '0', '0.12', '0', '0.24']) {
     await field.fill(figure)
     await field.press('Enter')
@@ -149,8 +171,9 @@ test('wrong input is refused in words and keeps what was typed', async ({ page }
 
 test('the last act is taken back, and an older reading corrected with a reason', async ({ page }) => {
   await signIn(page)
-  await openJob(page, 'P-215', 'Planned')
-  await workUntil(page, 'found-lift')
+  await jobAt(page, 'P-215', 'found-float')
+  await doStep(page)
+  await expect(page.locator('[data-step=found-lift]')).toBeVisible()
   const undo = page.getByRole('button', { name: /^Undo/ })
   await undo.click()
   await expect(page.locator('[data-step=found-float]')).toBeVisible()
@@ -176,8 +199,9 @@ test('undo takes back a whole act: lifted, bagged and done together', async ({ p
   await signIn(page)
   // A pump of its own: how long another has run is its test's to say.
   await machineBy(librarySheet('m14-axially-split-pump'), 'P-964', 'Pump of the tests')
-  await openJob(page, 'P-964', 'Planned')
-  await workUntil(page, 'wash')
+  await jobAt(page, 'P-964', 'spacer-off')
+  await doStep(page)
+  await expect(page.locator('[data-step=wash]')).toBeVisible()
   await expect(page.getByLabel('Tray and gate')).toContainText('5off')
   await page.getByRole('button', { name: /^Undo/ }).click()
   await expect(page.locator('[data-step=spacer-off]')).toBeVisible()

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs'
 import { expect, test, type Page } from './test.ts'
-import { choose, select, openJob, signIn, signInAtTheDoor, workUntil } from './hands.ts'
+import { choose, select, jobAt, signIn, signInAtTheDoor } from './hands.ts'
 
 /** Sums on their own: only what a person can see and touch. */
 const give = (page: Page) => page.getByRole('region', { name: 'What you give' })
@@ -308,9 +308,8 @@ test('copied as text, saved as CSV', async ({ page, context }) => {
 
 test('pinned to a job: as the reading its sheet asks for, and as a note with its working', async ({ page }) => {
   await signIn(page)
-  await openJob(page, 'P-324', 'Planned')
+  await jobAt(page, 'P-324', 'found-float')
   const bench = page.url()
-  await workUntil(page, 'found-float')
   await page.goto('/gauge-room/gauging?sum=end-float')
   // Figures of an example never come into a job.
   await expect(page.locator('[data-test=pin]')).toBeDisabled()

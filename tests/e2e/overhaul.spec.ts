@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs'
 import { expect, test } from './test.ts'
 import { extractText } from 'unpdf'
-import { handBack, openJob, signIn, workUntil } from './hands.ts'
+import { handBack, jobAt, openJob, signIn, workUntil } from './hands.ts'
 
 test('a pump goes from make safe to a signed record', async ({ page }) => {
   await signIn(page)
@@ -35,7 +35,9 @@ test('a pump goes from make safe to a signed record', async ({ page }) => {
     await expect(reasons).toContainText(words)
   await expect(page.getByLabel('Tray and gate')).toContainText('0not accounted for')
   await page.keyboard.press('n')
-  await workUntil(page, 'set-seal')
+  await workUntil(page, 'sleeve-on')
+  // What goes on in places and is drawn up has tests of its own.
+  await jobAt(page, 'P-214A', 'set-seal')
 
   // Third: the case is nearly shut; only what is inside still counts.
   await gate.click()
@@ -47,7 +49,7 @@ test('a pump goes from make safe to a signed record', async ({ page }) => {
   await workUntil(page, 'top-on')
   await expect(gate).toContainText('Gate open: close the cover')
 
-  await workUntil(page, 'left-float')
+  await jobAt(page, 'P-214A', 'turn-2')
   await workUntil(page, null)
   await expect(gate).toContainText('Gate open: sign')
   await handBack(page, 'Throttle bush worn past its limit')

@@ -116,7 +116,7 @@ async function appendRoundTrip(url: string) {
 
 async function withBrowser(act: (browser: Browser) => Promise<void>) {
   const browser = await chromium.launch({
-    executablePath: '/usr/bin/chromium',
+    executablePath: '/usr/bin/chromium-headless-shell',
     args: [
       '--no-sandbox',
       '--disable-gpu',

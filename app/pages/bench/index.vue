@@ -6,9 +6,11 @@ import { askOrKept } from '~/device/answers'
 definePageMeta({ asks: ['/api/jobs'] })
 
 const jobs = shallowRef<OpenJob[] | null>(null)
+const unsent = useUnsentStore()
 const keptAt = ref<string | null>(null)
 const why = ref<string | null>(null)
 onMounted(async () => {
+  void unsent.flush()
   try {
     const answer = await askOrKept<OpenJob[]>('/api/jobs')
     jobs.value = answer.value
@@ -38,6 +40,9 @@ onMounted(async () => {
             <strong>{{ STATION_WORDS[job.stands.station] }}</strong>
             <span>{{ job.stands.step ?? 'Every step is done' }}</span>
             <span v-if="job.stands.waits" class="waits">Waits for: {{ job.stands.waits }}</span>
+            <span v-if="unsent.left.has(job.id)" class="waits" data-test="unsent"
+              >{{ counted(unsent.left.get(job.id)!, 'act') }} of this tablet not sent yet</span
+            >
           </span>
           <span class="last soft">
             <span
