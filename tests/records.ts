@@ -2,7 +2,7 @@ import { recordOf, type JobRecord, type JobState } from '../core/job/index.ts'
 import { coupledVariants, everyVariant, planFor, type Plan, type Sheet, type Variants } from '../core/sheet/index.ts'
 import { SUMS_BY_NAME } from '../core/sums/index.ts'
 import { Technician } from '../demo/technician.ts'
-import { findingsOf, librarySheet, worker } from './sheets.ts'
+import { findingsOf, furthest, librarySheet, worker } from './sheets.ts'
 import { seenOn } from './seen.ts'
 import { WALKS } from './walks/index.ts'
 
@@ -71,11 +71,11 @@ export const machinesOf = (sheet: Sheet): Variants[] =>
 export const decisionsOf = (sheet: Sheet): Variants[] =>
   everyVariant({ axes: sheet.axes.filter(axis => axis.decided) }).filter(choices => Object.keys(choices).length)
 
-/** Records of a library sheet: of its first machine, and of its last with everything that may be decided. Every machine's are gone through by `library/walks.test.ts`. */
+/** Records of a library sheet: of its first machine, and of its last taken as far apart as may be decided. Every machine's are gone through by `library/walks.test.ts`. */
 export function* recordsOf(name: string): Generator<MadeRecord> {
   const sheet = librarySheet(name)
   const { figures } = WALKS.find(walk => walk.sheet === name)!
   const known = machinesOf(sheet)
   yield madeRecord(sheet, figures, known[0]!)
-  for (const choices of decisionsOf(sheet)) yield madeRecord(sheet, figures, { ...known.at(-1)!, ...choices })
+  yield madeRecord(sheet, figures, { ...known.at(-1)!, ...furthest(sheet) })
 }

@@ -1,4 +1,4 @@
-import { beforeEach, describe, expect, it } from 'vitest'
+import { beforeAll, describe, expect, it } from 'vitest'
 import { Technician } from '../../demo/technician.ts'
 import { findingsOf, librarySheet, worker } from '../../tests/sheets.ts'
 import { WALKS } from '../../tests/walks/index.ts'
@@ -36,7 +36,7 @@ class OnIce extends Technician {
 describe.each(WALKS)('$sheet', ({ sheet, figures }) => {
   let one: Technician
   let entries: readonly AnyEntry[]
-  beforeEach(() => {
+  beforeAll(() => {
     one = worker(librarySheet(sheet), findingsOf(figures({}), true), {}, OnIce)
     one.workUntil()
     ;({ entries } = one.folded)
