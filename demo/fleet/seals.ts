@@ -28,6 +28,7 @@ export const SEALS: DemoMachine[] = [
           renewed: ['face@in', 'seat@in'],
           figures: {
             'received asFound': 'product at the drain',
+            'far-side': 'deposit on the far side',
             'ring-in': 'nibbled at one hour',
             'slide-in': 'stuck in deposit',
             'slots-in': 'both sides',

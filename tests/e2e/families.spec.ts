@@ -254,7 +254,8 @@ test.describe('dual seal', () => {
       await expect(pad(page)).toContainText(`${part}: look at it`)
       await page.locator('[data-test=clean]').click()
     }
-    await confirmStep(page)
+    await expect(pad(page)).toContainText('what lies there?')
+    await doStep(page)
     await expect(page.locator('[data-step=clean]')).toBeVisible()
   })
 

@@ -16,6 +16,9 @@ export const M20: Read = {
   'slots-in': 'the driven side',
   'springs-out': 18.6,
   'springs-in': 20.7,
+  'far-side': 'nothing on either side',
+  'pins-worn-out': 'round and straight',
+  'pins-worn-in': 'round and straight',
   'retainer-seen': 'flat',
   'flat-out': 0.0004,
   'flat-in': 0.0005,
@@ -26,5 +29,6 @@ export const M20: Read = {
   'set-gap': 2.01,
   'held-out': 0.002,
   'held-in': 0.001,
+  'plugs-tight': 'none can be turned',
   'label-says': 'item, day, who and faces; on the seal',
 }
