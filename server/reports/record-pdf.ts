@@ -102,6 +102,7 @@ const inShort = (lines: readonly string[]) => (lines.length > MOST_LINES ? [line
 function cell(
   { text, small, figures, verdict, arcs, picture, by, lines }: CellOf,
   pictures: RecordSheet['pictures'],
+  id = '',
 ): TableCell {
   const stack = [
     ...(picture ? pictureOn(picture, pictures) : []),
@@ -112,7 +113,8 @@ function cell(
     ...(by ? [{ text: runsOf(signature(by)), fontSize: 7.5, color: '#44504d' }] : []),
     ...inShort(lines ?? []).map(line => ({ text: runsOf(line, 'Figures'), fontSize: 6.5 })),
   ]
-  return { stack } as TableCell
+  const words = stack.findIndex(one => 'text' in one)
+  return { stack: id ? stack.map((one, i) => (i === words ? { ...one, id } : one)) : stack } as TableCell
 }
 
 /** A4 between its margins, less what pdfmake pads every column with. */
@@ -145,12 +147,33 @@ function fitTogether(columns: RecordTable['columns'], rows: RecordTable['rows'])
   return heights.reduce((sum, one) => sum + (one + 1) * LINE, 0) < HIGH
 }
 
-function tableOf({ title, columns, rows }: RecordTable, pictures: RecordSheet['pictures']): Content[] {
+/** What the end of a table and the rest of it go by while they are laid out. */
+const [REST, END] = ['rest', 'end']
+/** Tables, by their place among all, whose end goes on to a page of its own: it is named there, too. */
+type EndsOver = ReadonlySet<number>
+
+/** Which ends went on to a page of their own, by where everything was laid. */
+function endsOver(laid: ReadonlyMap<string, readonly number[]>): EndsOver {
+  const over = [...laid].flatMap(([id, [first]]) => {
+    const [what, at] = id.split(' ')
+    return what === END && first! > laid.get(`${REST} ${at}`)!.at(-1)! ? [Number(at)] : []
+  })
+  return new Set(over)
+}
+
+function tableOf(
+  { title, columns, rows }: RecordTable,
+  pictures: RecordSheet['pictures'],
+  at: number,
+  over: EndsOver,
+): Content[] {
   // Named in its own first row, and again on every page it goes on to: no page ends with a name alone.
-  const named = columns.map((_, i): TableCell =>
-    i ? '' : { text: title, style: 'heading', colSpan: columns.length, margin: [-4, 12, 0, 4] },
-  )
-  const heads = columns.map(one => ({ text: one.head, bold: true, fontSize: 8 }))
+  const head = (): TableCell[][] => [
+    columns.map((_, i) =>
+      i ? '' : { text: title, style: 'heading', colSpan: columns.length, margin: [-4, 12, 0, 4] },
+    ),
+    columns.map(one => ({ text: one.head, bold: true, fontSize: 8 })),
+  ]
   const body = rows.map(row => row.map(one => cell(one, pictures)))
   const part = (some: TableCell[][], headed: boolean): Content => ({
     layout: headed ? 'rules' : 'more',
@@ -160,17 +183,24 @@ function tableOf({ title, columns, rows }: RecordTable, pictures: RecordSheet['p
       dontBreakRows: rows.every(row => fitTogether(columns, [row])),
       keepWithHeaderRows: headed ? (fitTogether(columns, rows.slice(0, TOGETHER)) ? TOGETHER : 1) : 0,
       widths: widths(columns),
-      body: headed ? [named, heads, ...some] : some,
+      body: headed ? [...head(), ...some] : some,
     },
   })
   if (!fitTogether(columns, rows.slice(-2 * TOGETHER))) return [part(body, true)]
   if (body.length <= 2 * TOGETHER) return [{ unbreakable: true, stack: [part(body, true)] }]
-  return [part(body.slice(0, -TOGETHER), true), { unbreakable: true, stack: [part(body.slice(-TOGETHER), false)] }]
+  // Of what is kept together only a line of words is told the page it came to.
+  const end = rows
+    .slice(-TOGETHER)
+    .map((row, n) => row.map((one, i) => cell(one, pictures, n || i ? '' : `${END} ${at}`)))
+  return [
+    { id: `${REST} ${at}`, stack: [part(body.slice(0, -TOGETHER), true)] },
+    { unbreakable: true, stack: [part(end, over.has(at))] },
+  ]
 }
 
 /** All tables, one after the other; a short last one goes with the end of the table before it. */
-function tablesOf(tables: readonly RecordTable[], pictures: RecordSheet['pictures']): Content[] {
-  const blocks = tables.flatMap(one => tableOf(one, pictures))
+function tablesOf(tables: readonly RecordTable[], pictures: RecordSheet['pictures'], over: EndsOver): Content[] {
+  const blocks = tables.flatMap((one, at) => tableOf(one, pictures, at, over))
   const last = tables.at(-1)
   const before = tables.at(-2)
   const isLow = [before, last].every(one => one && fitTogether(one.columns, one.rows.slice(-2 * TOGETHER)))
@@ -229,7 +259,7 @@ const dialOf = ({ name, told, rings, placed }: GroupDial): Content => ({
 /** “, part 2 of 5”, where there are several. */
 const partWords = ({ part, parts }: RecordSheet) => (parts > 1 ? `, part ${part} of ${parts}` : '')
 
-function contents(sheet: RecordSheet): Content[] {
+function contents(sheet: RecordSheet, over: EndsOver): Content[] {
   const { record, tables, number, machine, drawing } = sheet
   const { signed, cancelled } = record
   return [
@@ -262,9 +292,12 @@ function contents(sheet: RecordSheet): Content[] {
         },
     ...(drawing ? [{ svg: drawing, width: 523, margin: [0, 10, 0, 0] } satisfies Content] : []),
     ...(sheet.dials ?? []).map(dialOf),
-    ...tablesOf(tables, sheet.pictures),
+    ...tablesOf(tables, sheet.pictures, over),
   ]
 }
+
+/** So often a record is laid out at the most. */
+const MOST_TRIES = 4
 
 /** A row asks about its lines some times while it is laid out and drawn; about so many. */
 const ASKED_PER_ROW = 3
@@ -281,7 +314,7 @@ export async function recordPdf(
   const rows = sheet.tables.reduce((sum, table) => sum + table.rows.length + 1, 0)
   let asked = 0
   prepare(fonts, () => tell(Math.min(0.95, ++asked / (rows * ASKED_PER_ROW))))
-  const definition: TDocumentDefinitions = {
+  const definition = (over: EndsOver, laid: Map<string, readonly number[]>): TDocumentDefinitions => ({
     pageSize: 'A4',
     pageMargins: [36, 40, 36, 44],
     info: {
@@ -297,7 +330,11 @@ export async function recordPdf(
         `data:image/jpeg;base64,${Buffer.from(bytes).toString('base64')}`,
       ]),
     ),
-    content: contents(sheet),
+    content: contents(sheet, over),
+    pageBreakBefore: ({ id, pageNumbers }) => {
+      if (id) laid.set(id, pageNumbers)
+      return false
+    },
     footer: (page, pages) => ({
       margin: [36, 10, 36, 0],
       columns: [
@@ -305,6 +342,14 @@ export async function recordPdf(
         { text: `${page} of ${pages}`, alignment: 'right', fontSize: 8 },
       ],
     }),
+  })
+  // Where an end comes to lie is known once all is laid out; named, it may move what comes after it.
+  let over: EndsOver = new Set<number>()
+  for (let tries = 1; ; tries++) {
+    const laid = new Map<string, readonly number[]>()
+    const pdf = await pdfmake.createPdf(definition(over, laid)).getBuffer()
+    const now = endsOver(laid)
+    if (tries === MOST_TRIES || [...now].join() === [...over].join()) return pdf
+    over = now
   }
-  return pdfmake.createPdf(definition).getBuffer()
 }

@@ -30,7 +30,7 @@ it('prints names and tags in other letters than ours, every one of them', async 
 })
 
 it('prints all of what is long: nothing is cut off at the foot of a page', async () => {
-  const { signed } = recordsOf('m3-cycloidal-reducer').next().value!
+  const { signed } = recordsOf('m2-lever-hoist').next().value!
   const long = (i: number) => ({
     text: `long${i}. ${'the bore is worn at its lower half; '.repeat(60)} end${i}.`,
     ...{ on: '', who: 'R. Okell', role: 'fitter' as const, when: '', clock: '' as const },

@@ -102,6 +102,7 @@ test('it is drawn on with arrow, circle and word; the record and its PDF show it
   await view.locator('[data-test=keep-drawing]').click()
   await expect(view.locator('[data-test=keep-drawing]')).toHaveCount(0)
   await expect(stage.locator('g:last-child path')).toHaveCount(2)
+  await expect(page.locator('[data-test=sent]')).toHaveText('all sent')
   const drawn = (await ledger(page)).flatMap(one => (one.kind === 'photo.drawn' ? one.payload.shapes : []))
   expect(drawn.map(one => one.is)).toEqual(['arrow', 'circle', 'word'])
   expect(drawn[0]!.toX).toBeCloseTo(0.5, 1)
