@@ -113,8 +113,9 @@ function cell(
     ...(by ? [{ text: runsOf(signature(by)), fontSize: 7.5, color: '#44504d' }] : []),
     ...inShort(lines ?? []).map(line => ({ text: runsOf(line, 'Figures'), fontSize: 6.5 })),
   ]
-  const words = stack.findIndex(one => 'text' in one)
-  return { stack: id ? stack.map((one, i) => (i === words ? { ...one, id } : one)) : stack } as TableCell
+  const words = stack.find(one => typeof one === 'object' && 'text' in one)
+  if (id && words) Object.assign(words, { id })
+  return { stack } as TableCell
 }
 
 /** A4 between its margins, less what pdfmake pads every column with. */
