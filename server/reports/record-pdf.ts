@@ -194,7 +194,8 @@ function tableOf(
     .slice(-TOGETHER)
     .map((row, n) => row.map((one, i) => cell(one, pictures, n || i ? '' : `${END} ${at}`)))
   return [
-    { id: `${REST} ${at}`, stack: [part(body.slice(0, -TOGETHER), true)] },
+    // Any node may have an id, though the types give it to texts alone.
+    { id: `${REST} ${at}`, stack: [part(body.slice(0, -TOGETHER), true)] } as Content,
     { unbreakable: true, stack: [part(end, over.has(at))] },
   ]
 }
