@@ -1,4 +1,5 @@
 import { defineConfig } from '@playwright/test'
+import { BROWSER } from './tests/browser.ts'
 
 export default defineConfig({
   testDir: 'tests/e2e',
@@ -17,17 +18,6 @@ export default defineConfig({
     // The pages come from the server, but where a test is about going on without it.
     serviceWorkers: 'block',
     actionTimeout: 40_000,
-    launchOptions: {
-      executablePath: '/usr/bin/chromium-headless-shell',
-      args: [
-        '--no-sandbox',
-        '--disable-gpu',
-        '--disable-quic',
-        '--no-first-run',
-        '--disable-background-networking',
-        '--disable-component-update',
-        '--disable-sync',
-      ],
-    },
+    launchOptions: BROWSER,
   },
 })

@@ -34,7 +34,7 @@ one_at_a_time() {
 }
 next_one() { flock -u 7 2>/dev/null; exec 7>&-; }
 
-# The browser tests want no window: Debian's shell without one is a third quicker at the same pages.
+# Browser tests and benchmark want no window, and are quicker without one.
 need_chromium() { [ -x /usr/bin/chromium-headless-shell ] || apt_install chromium-headless-shell; }
 
 need_packages() {

@@ -77,18 +77,18 @@ describe.each(WALKS)('$sheet', ({ sheet: name, figures }) => {
   it('the longest of its records is printed with every word of it', async () => {
     // Only where some of the machines were gone through before.
     if (!longest) return
-    const pages = await printedPages(longest)
+    const [pages, tables] = [await printedPages(longest), recordTables(longest)]
     // No page is there for one row: with its title, its heads and the footer, that comes to five lines or six.
     for (const page of pages) expect(page.split('\n').length, page).toBeGreaterThanOrEqual(8)
     // Whatever a page begins with, the table it belongs to is named over it.
-    const titles = recordTables(longest).map(one => bare(one.title))
+    const titles = tables.map(one => bare(one.title))
     for (const page of pages.slice(1))
       expect(
         titles.filter(title => bare(page).startsWith(title)),
         page,
       ).not.toEqual([])
     const pdf = bare(pages.join('\n'))
-    for (const { title, rows } of recordTables(longest)) {
+    for (const { title, rows } of tables) {
       expect(pdf).toContain(bare(title))
       for (const { text = '', small = [] } of rows.flat())
         for (const words of [text, ...small]) expect(pdf, title).toContain(bare(words))

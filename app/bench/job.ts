@@ -24,7 +24,7 @@ import { keptOutbox } from '~/device/outbox'
 import { deviceClock } from './clock'
 import { isUnreached } from '~/device/answers'
 import { pauseAfter } from './pauses'
-import { sendBatch, sentAs } from './sending'
+import { isRefusal, sendBatch, sentAs } from './sending'
 import { sumsNamed } from './sums'
 import { thisTablet } from './tablet'
 import { listenTo } from './stream'
@@ -242,10 +242,9 @@ export function createJob(
       }
     } catch (error) {
       const status = (error as { statusCode?: number }).statusCode
-      const isRefusal = batch && status && status >= 400 && status < 500 && status !== 401 && status !== 429
-      if (batch && isRefusal && (await isSomebodyElse())) {
+      if (batch && isRefusal(error) && (await isSomebodyElse())) {
         // Signed in on another page meanwhile: it waits for who did it.
-      } else if (batch && isRefusal) {
+      } else if (batch && isRefusal(error)) {
         keep(boxes.refuse(outbox.value, batch.act, sayWhy(error)))
         await catchUp().catch(() => {})
       } else {

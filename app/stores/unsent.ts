@@ -1,7 +1,7 @@
 import { defineStore } from 'pinia'
 import { nextFor, type Outbox } from '~/bench/outbox'
 import { pauseAfter } from '~/bench/pauses'
-import { sendBatch } from '~/bench/sending'
+import { isRefusal, sendBatch } from '~/bench/sending'
 import { dropBatch, leftOutboxes } from '~/device/outbox'
 
 /**
@@ -12,13 +12,16 @@ export const useUnsentStore = defineStore('unsent', () => {
   const session = useSessionStore()
   const waits = useWaitsStore()
   const router = useRouter()
-  /** By job: how many presses lie here, refused ones with them. */
+  /** By job: how many acts lie here, those that were refused with them. */
   const left = shallowRef<ReadonlyMap<string, number>>(new Map())
+  /** Acts that were refused once, by number: asked again only from their bench. */
+  const refused = new Set<string>()
   let failures = 0
   let again: ReturnType<typeof setTimeout> | undefined
   let sending: Promise<void> | null = null
+  let isAskedMeanwhile = false
 
-  async function look() {
+  async function look(): Promise<Map<string, Outbox>> {
     const all = await leftOutboxes()
     // An open bench sends its own.
     all.delete(String(router.currentRoute.value.params.id))
@@ -26,40 +29,50 @@ export const useUnsentStore = defineStore('unsent', () => {
     return all
   }
 
-  /** Sends one job's, the oldest first. False where nobody could be asked, and so for the others. */
-  async function sendFor(job: string, outbox: Outbox): Promise<boolean> {
-    let rest = outbox
-    for (let batch = nextFor(rest, session.signedIn); batch; batch = nextFor(rest, session.signedIn)) {
-      const { act } = batch
-      try {
-        await sendBatch(job, batch)
-      } catch (error) {
-        const { statusCode = 0 } = error as { statusCode?: number }
-        return statusCode >= 400 && statusCode < 500 && statusCode !== 401 && statusCode !== 429
-      }
-      await dropBatch(act)
-      rest = rest.filter(one => one.act !== act)
+  /** Sends what one job has waiting, the oldest first; over at the first that is refused. */
+  async function sendFor(job: string, outbox: Outbox): Promise<void> {
+    const batch = nextFor(outbox, session.signedIn)
+    if (!batch || refused.has(batch.act)) return
+    try {
+      await sendBatch(job, batch)
+    } catch (error) {
+      if (!isRefusal(error)) throw error
+      refused.add(batch.act)
+      return
     }
-    return true
+    failures = 0
+    await dropBatch(batch.act)
+    await sendFor(
+      job,
+      outbox.filter(one => one !== batch),
+    )
   }
 
   async function sendAll(): Promise<void> {
     clearTimeout(again)
     const all = await look()
     if (!all.size || !session.signedIn) return
-    for (const [job, outbox] of all) {
-      if (await sendFor(job, outbox)) continue
-      again = setTimeout(() => void flush(), pauseAfter(++failures, Math.random()))
-      break
+    try {
+      for (const [job, outbox] of all) await sendFor(job, outbox)
+    } catch (error) {
+      // Nobody is signed in any more: it goes once somebody is.
+      const isSignedOut = (error as { statusCode?: number }).statusCode === 401
+      if (!isSignedOut) again = setTimeout(() => void flush(), pauseAfter(++failures, Math.random()))
     }
-    await look()
-    await waits.ask()
+    const now = await look()
+    if (now.size < all.size) await waits.ask()
   }
 
-  const flush = () =>
-    (sending ??= sendAll().finally(() => {
+  /** Sends what lies here; asked for while that goes on, it is gone through once more. */
+  function flush(): Promise<void> {
+    if (sending) isAskedMeanwhile = true
+    return (sending ??= sendAll().finally(() => {
       sending = null
+      if (!isAskedMeanwhile) return
+      isAskedMeanwhile = false
+      void flush()
     }))
+  }
 
   useEventListener(window, 'online', () => void flush())
   watch([() => session.signedIn?.id, () => router.currentRoute.value.path], () => void flush())

@@ -102,7 +102,6 @@ const inShort = (lines: readonly string[]) => (lines.length > MOST_LINES ? [line
 function cell(
   { text, small, figures, verdict, arcs, picture, by, lines }: CellOf,
   pictures: RecordSheet['pictures'],
-  id = '',
 ): TableCell {
   const stack = [
     ...(picture ? pictureOn(picture, pictures) : []),
@@ -113,9 +112,13 @@ function cell(
     ...(by ? [{ text: runsOf(signature(by)), fontSize: 7.5, color: '#44504d' }] : []),
     ...inShort(lines ?? []).map(line => ({ text: runsOf(line, 'Figures'), fontSize: 6.5 })),
   ]
-  const words = stack.find(one => typeof one === 'object' && 'text' in one)
-  if (id && words) Object.assign(words, { id })
   return { stack } as TableCell
+}
+
+/** Gives the first line of words in a row a name: of what is kept together, only that is told the page it came to. */
+function nameRow(row: TableCell[], id: string): void {
+  const words = row.flatMap(one => (one as { stack: object[] }).stack).find(one => 'text' in one)
+  if (words) Object.assign(words, { id })
 }
 
 /** A4 between its margins, less what pdfmake pads every column with. */
@@ -189,10 +192,8 @@ function tableOf(
   })
   if (!fitTogether(columns, rows.slice(-2 * TOGETHER))) return [part(body, true)]
   if (body.length <= 2 * TOGETHER) return [{ unbreakable: true, stack: [part(body, true)] }]
-  // Of what is kept together only a line of words is told the page it came to.
-  const end = rows
-    .slice(-TOGETHER)
-    .map((row, n) => row.map((one, i) => cell(one, pictures, n || i ? '' : `${END} ${at}`)))
+  const end = body.slice(-TOGETHER)
+  nameRow(end[0]!, `${END} ${at}`)
   return [
     // Any node may have an id, though the types give it to texts alone.
     { id: `${REST} ${at}`, stack: [part(body.slice(0, -TOGETHER), true)] } as Content,

@@ -1,6 +1,7 @@
 import { spawnSync } from 'node:child_process'
 import { readFileSync } from 'node:fs'
 import { v7 as uuid } from 'uuid'
+import { BROWSER } from '../browser.ts'
 import { chromium, type Browser } from '@playwright/test'
 import { fold, viewJob, type AnyEntry } from '../../core/job/index.ts'
 import { planFor } from '../../core/sheet/index.ts'
@@ -115,18 +116,7 @@ async function appendRoundTrip(url: string) {
 }
 
 async function withBrowser(act: (browser: Browser) => Promise<void>) {
-  const browser = await chromium.launch({
-    executablePath: '/usr/bin/chromium-headless-shell',
-    args: [
-      '--no-sandbox',
-      '--disable-gpu',
-      '--disable-quic',
-      '--no-first-run',
-      '--disable-background-networking',
-      '--disable-component-update',
-      '--disable-sync',
-    ],
-  })
+  const browser = await chromium.launch(BROWSER)
   try {
     await act(browser)
   } finally {

@@ -41,7 +41,7 @@ onMounted(async () => {
             <span>{{ job.stands.step ?? 'Every step is done' }}</span>
             <span v-if="job.stands.waits" class="waits">Waits for: {{ job.stands.waits }}</span>
             <span v-if="unsent.left.has(job.id)" class="waits" data-test="unsent"
-              >{{ counted(unsent.left.get(job.id)!, 'act') }} of this tablet not sent yet</span
+              >{{ counted(unsent.left.get(job.id)!, 'act') }} on this tablet not sent yet</span
             >
           </span>
           <span class="last soft">
