@@ -52,6 +52,7 @@ test('what a bench left unsent goes from whatever page is open, and is said unti
   const bench = page.url()
   // The list is known to this device before the network goes.
   await page.getByRole('link', { name: 'Bench', exact: true }).click()
+  await expect(page.getByRole('link', { name: /P-442/ })).toBeVisible()
   await page.goBack()
   await padStands(page)
   await context.setOffline(true)
