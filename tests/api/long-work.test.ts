@@ -14,7 +14,7 @@ let job: string
 /** One that takes a second. */
 let short: string
 /** As long as a note may be, each with its number. */
-const NOTES = 450
+const NOTES = 500
 const noteText = (i: number) => `note${i}. ${'the bore is worn at its lower half; '.repeat(60)}`.slice(0, 1990)
 beforeAll(async () => {
   await fillDatabase()
