@@ -45,7 +45,7 @@ fresh_database() {
 need_build
 fresh_database
 # Loaded once: every worker of the API and the browser tests works on a copy of its own, and so do the tests of the command.
-node --import tsx command/main.ts load-demo --database needler_test | tee "$STATE/load.log" && grep -q 'Loaded into needler_test' "$STATE/load.log" || fail "The demo data could not be loaded for the tests."
+node --import tsx command/main.ts load-demo --database needler_test || fail "The demo data could not be loaded for the tests."
 PGPASSWORD="$NEEDLER_OWNER_PASSWORD" "$PG_BIN/pg_dump" -h 127.0.0.1 -p "$NEEDLER_PG_PORT" -U needler -Fc -f "$STATE/demo.dump" needler_test || fail "The demo could not be copied for the tests of the command."
 begin command bash command/test-command.sh "$STATE" "$STATE/demo.dump"
 counted "API tests on PostgreSQL" "$REPORTS/api.json" npx vitest run --project api --reporter=dot --reporter=json --outputFile.json="$REPORTS/api.json"
