@@ -1,6 +1,6 @@
-import { readdirSync, readFileSync } from 'node:fs'
+import { readdirSync } from 'node:fs'
 import { expect, it } from 'vitest'
-import { parse } from 'yaml'
+import { sourceOf } from '../tests/shelf.ts'
 import type { SheetFrame } from '../core/sheet/types.ts'
 import { ALL_MISTAKES } from '../tests/mistakes/index.ts'
 
@@ -42,7 +42,7 @@ function pageOf(sheet: SheetFrame): string[] {
 it('every family has its page, made from its sheet', async () => {
   const sheets = readdirSync(import.meta.dirname)
     .filter(file => file.endsWith('.yaml'))
-    .map(file => parse(readFileSync(`${import.meta.dirname}/${file}`, 'utf8')) as SheetFrame)
+    .map(file => sourceOf<SheetFrame>(`library/${file}`))
     .toSorted((a, b) => Number(a.family.slice(1)) - Number(b.family.slice(1)))
   const text = [
     '# The machine families',

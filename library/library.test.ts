@@ -1,16 +1,16 @@
 import { answersOf, choicesOf } from '../core/job/index.ts'
-import { readdirSync, readFileSync } from 'node:fs'
+import { readdirSync } from 'node:fs'
 import { SUMS_BY_NAME } from '../core/sums/index.ts'
 import { describe, expect, it } from 'vitest'
-import { parse } from 'yaml'
-import { everyVariant, placesOf, planFor, readSheet, type Sheet } from '../core/sheet/index.ts'
+import { librarySheet, sourceOf } from '../tests/sheets.ts'
+import { everyVariant, placesOf, planFor, type SheetFrame } from '../core/sheet/index.ts'
 import { examineSheet } from '../core/sheet/examination/index.ts'
 
 const files = readdirSync(import.meta.dirname).filter(file => file.endsWith('.yaml'))
-const written = (file: string) => parse(readFileSync(`${import.meta.dirname}/${file}`, 'utf8'))
+const written = (file: string) => sourceOf<SheetFrame>(`library/${file}`)
 /** Families that are taken apart on a bench of their own, and fit in two hands. */
 const IN_TWO_HANDS = new Set(['M4', 'M18', 'M20'])
-const load = (file: string) => readSheet(written(file)) as Sheet
+const load = (file: string) => librarySheet(file.replace(/\.yaml$/, ''))
 
 describe.each(files)('%s', file => {
   const sheet = load(file)

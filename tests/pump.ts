@@ -1,5 +1,4 @@
-import { readFileSync } from 'node:fs'
-import { parse } from 'yaml'
+import { librarySheet } from './shelf.ts'
 import { SOUND } from '../demo/figures.ts'
 import { wornFindings, type Wear } from '../demo/findings.ts'
 import { Technician } from '../demo/technician.ts'
@@ -12,11 +11,11 @@ import {
   type Refusal,
   type Role,
 } from '../core/job/index.ts'
-import { planFor, readSheet, type Plan } from '../core/sheet/index.ts'
+import { planFor, type Plan } from '../core/sheet/index.ts'
 import { SUMS_BY_NAME } from '../core/sums/index.ts'
 
 /** The axially split pump, and a technician at it: what the tests of the job are done on. */
-export const sheet = readSheet(parse(readFileSync('library/m14-axially-split-pump.yaml', 'utf8')))
+export const sheet = librarySheet('m14-axially-split-pump')
 export const plan = planFor(sheet, { faces: 'carbon', flush: 'water' }, SUMS_BY_NAME)
 export const people = { fitter: 'rena', lead: 'odd' }
 

@@ -1,33 +1,12 @@
-import { readdirSync, readFileSync } from 'node:fs'
-import { parse } from 'yaml'
 import { exampleFigure } from '../demo/findings.ts'
 import { finderOf, namesOf, placeOf, seenBy, type Figures } from '../demo/figures.ts'
 import { Technician, type Findings } from '../demo/technician.ts'
 import { SUMS_BY_NAME } from '../core/sums/index.ts'
-import {
-  everyVariant,
-  planFor,
-  readSheet,
-  type Check,
-  type Moment,
-  type Sheet,
-  type Variants,
-} from '../core/sheet/index.ts'
+import { everyVariant, planFor, type Check, type Moment, type Sheet, type Variants } from '../core/sheet/index.ts'
 import type { Payloads } from '../core/job/index.ts'
 import { people } from './pump.ts'
 
-// From the checkout's folder, where every test is started: a test of a screen has no address of its file.
-const read = (path: string) => readSheet(parse(readFileSync(path, 'utf8'))) as Sheet
-
-/** A small sheet made for tests, written out. */
-export const sheetNamed = (name: string): Sheet => read(`tests/sheets/${name}.yaml`)
-
-/** A sheet of the library, written out. */
-export const librarySheet = (name: string): Sheet => read(`library/${name}.yaml`)
-
-/** Every sheet of the library, by the name of its file. */
-export const librarySheetNames = (): string[] =>
-  readdirSync('library').flatMap(file => /^(.*)\.yaml$/.exec(file)?.[1] ?? [])
+export { librarySheet, librarySheetNames, sheetNamed, sourceOf } from './shelf.ts'
 
 /** What is read of a machine. What is not named is read as the sheet would best have it. */
 export type Read = Figures

@@ -1,14 +1,12 @@
-import { readFileSync } from 'node:fs'
 import { SUMS_BY_NAME } from '../sums/index.ts'
 import { beforeEach, describe, expect, it } from 'vitest'
-import { parse } from 'yaml'
-import { coupledVariants, everyVariant, planFor, readSheet, stepsBefore, type Sheet } from './index.ts'
+import { librarySheet } from '../../tests/sheets.ts'
+import { coupledVariants, everyVariant, planFor, stepsBefore, type Sheet } from './index.ts'
 import { examineSheet } from './examination/index.ts'
 
-const text = readFileSync(new URL('../../library/m14-axially-split-pump.yaml', import.meta.url), 'utf8')
 let sheet: Sheet
 beforeEach(() => {
-  sheet = readSheet(parse(text)) as Sheet
+  sheet = structuredClone(librarySheet('m14-axially-split-pump'))
 })
 const step = (id: string) => sheet.steps.find(one => one.id === id)!
 

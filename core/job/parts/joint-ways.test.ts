@@ -6,7 +6,8 @@ import { examineSheet } from '../../sheet/examination/index.ts'
 import { progressOf, recordOf, recordTables, viewJob, type Payloads } from '../index.ts'
 import type { Technician } from '../../../demo/technician.ts'
 
-const sheet = () => sheetNamed('drawn-up-joints')
+/** One's own, to be altered. */
+const sheet = () => structuredClone(sheetNamed('drawn-up-joints'))
 let one: Technician
 const joint = (id: string) => one.plan.joints.get(id)!
 const progress = (id: string) => progressOf(joint(id), one.folded.state)

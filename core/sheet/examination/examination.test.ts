@@ -1,17 +1,15 @@
-import { readFileSync } from 'node:fs'
 import fc from 'fast-check'
 import { beforeEach, describe, expect, it } from 'vitest'
-import { parse } from 'yaml'
 import { SUMS_BY_NAME } from '../../sums/index.ts'
+import { sourceOf } from '../../../tests/sheets.ts'
 import { examineSheet } from './index.ts'
 
-const read = (path: string) => parse(readFileSync(new URL(`../../../${path}`, import.meta.url), 'utf8'))
 /** A value as it might come from anywhere. */
 type Anything = any // eslint-disable-line @typescript-eslint/no-explicit-any
 
 let pump: Anything
 beforeEach(() => {
-  pump = read('library/m14-axially-split-pump.yaml')
+  pump = sourceOf<Anything>('library/m14-axially-split-pump.yaml')
 })
 const faults = (source: unknown) => examineSheet(source, SUMS_BY_NAME)
 const itemOf = (list: string, id: string) => pump[list].find((one: Anything) => one.id === id)
@@ -216,7 +214,7 @@ const changeAt = (sheet: Anything, path: (string | number)[], value: unknown) =>
 }
 
 it('a place that is called like all of them is a fault, and is not written out for ever', () => {
-  const sheet = structuredClone(read('tests/sheets/four-bearing-fit-up.yaml'))
+  const sheet = structuredClone(sourceOf<Anything>('tests/sheets/four-bearing-fit-up.yaml'))
   changeAt(sheet, ['lists', 'brg', 1, 'id'], '{*}')
   expect(faults(sheet)).not.toEqual([])
 })
@@ -227,7 +225,7 @@ describe.each([
   'tests/sheets/dosing-pump.yaml',
   'tests/sheets/armature-oven.yaml',
 ])('whatever is put anywhere in %s', path => {
-  const whole = read(path)
+  const whole = sourceOf<Anything>(path)
   const places = placesIn(whole)
   it('is answered with sentences, never with an exception', () =>
     fc.assert(
