@@ -1,13 +1,16 @@
-/** The files that records are set in, under `server/assets/fonts`; each holds the letters of its name and no others. */
+/**
+ * The files that records are set in, under `server/assets/fonts`; each holds the letters of its name and no others. They are
+ * kept unpacked, since every report opens them anew.
+ */
 export const FONT_FILES = {
-  words: 'barlow-latin-400-normal.woff',
-  bold: 'barlow-latin-600-normal.woff',
-  figures: 'dm-mono-latin-400-normal.woff',
-  wordsExt: 'barlow-latin-ext-400-normal.woff',
-  boldExt: 'barlow-latin-ext-600-normal.woff',
-  figuresExt: 'dm-mono-latin-ext-400-normal.woff',
-  greek: 'noto-sans-greek-400-normal.woff',
-  cyrillic: 'noto-sans-cyrillic-400-normal.woff',
+  words: 'barlow-latin-400-normal.ttf',
+  bold: 'barlow-latin-600-normal.ttf',
+  figures: 'dm-mono-latin-400-normal.ttf',
+  wordsExt: 'barlow-latin-ext-400-normal.ttf',
+  boldExt: 'barlow-latin-ext-600-normal.ttf',
+  figuresExt: 'dm-mono-latin-ext-400-normal.ttf',
+  greek: 'noto-sans-greek-400-normal.ttf',
+  cyrillic: 'noto-sans-cyrillic-400-normal.ttf',
 }
 
 /** Their contents, by file. */
