@@ -2,19 +2,20 @@ import { readdirSync, readFileSync } from 'node:fs'
 import { Ajv } from 'ajv'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { parse } from 'yaml'
+import { sourceOf } from '../tests/shelf.ts'
 import { schemaFiles } from '../command/sheet-schema.ts'
 import { examineSheet } from '../core/sheet/examination/index.ts'
 import { SUMS_BY_NAME } from '../core/sums/index.ts'
 import published from './sheet.schema.json' with { type: 'json' }
 
 /** Every sheet there is, shelved or made for tests, as it is written. */
-const SHEETS = ['./', '../tests/sheets/'].flatMap(folder => {
-  const at = new URL(folder, import.meta.url)
-  return readdirSync(at)
+const SHEETS = ['library', 'tests/sheets'].flatMap(folder =>
+  readdirSync(folder)
     .filter(file => file.endsWith('.yaml'))
-    .map(file => [file, parse(readFileSync(new URL(file, at), 'utf8'))] as const)
-})
+    // As it might come from anywhere.
+    // eslint-disable-next-line @typescript-eslint/no-explicit-any
+    .map(file => [file, sourceOf<any>(`${folder}/${file}`)] as const),
+)
 const fits = new Ajv({ strict: false, allowUnionTypes: true }).compile(published)
 
 it('the schemas say what the types say: npm run schema', async () => {

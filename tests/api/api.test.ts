@@ -1,17 +1,15 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { sql } from 'drizzle-orm'
 import { execFile } from 'node:child_process'
-import { readFileSync } from 'node:fs'
 import { promisify } from 'node:util'
 import { v7 as uuid } from 'uuid'
-import { parse } from 'yaml'
 import { database, disconnect } from '../../server/db/client.ts'
 import { addKey, takeKeyBack } from '../../server/db/keys.ts'
 import { rebuildProjections } from '../../server/db/rebuild.ts'
 import { sheetOnShelf, shelve } from '../../server/db/sheets.ts'
 import type { Grown, RecordAnswer, SheetAnswer } from '../../shared/answers.ts'
 import { reading } from '../pump.ts'
-import { librarySheet } from '../sheets.ts'
+import { librarySheet, sourceOf } from '../sheets.ts'
 import { codeOf, fillDatabase, owner, signIn, startServer, type RunningServer, type SignedIn } from './server.ts'
 
 let server: RunningServer
@@ -139,7 +137,7 @@ describe('junk', () => {
       expect((await fitter.get(`/api/sheets/${name}`)).status, name).toBe(400)
   })
   it('only a sound sheet gets on the shelf, and a version of it stays as it is', async () => {
-    const source = parse(readFileSync('tests/sheets/nut-by-slots.yaml', 'utf8'))
+    const source = sourceOf('tests/sheets/nut-by-slots.yaml')
     const onShelf = () => sheetOnShelf(database(), source.id, source.version)
     expect(await shelve(database(), { ...source, title: undefined })).toEqual({ faults: ['the sheet has no “title”'] })
     expect(await shelve(database(), 'a sheet')).toHaveProperty('faults')

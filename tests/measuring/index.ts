@@ -1,15 +1,13 @@
-import { readFileSync } from 'node:fs'
-import { parse } from 'yaml'
 import type { Technician } from '../../demo/technician.ts'
 import { BENCH_SUMS } from '../../core/sums/bench/index.ts'
 import { readSheet, type Check, type Sheet } from '../../core/sheet/index.ts'
-import { worker } from '../sheets.ts'
+import { sourceOf, worker } from '../sheets.ts'
 import { wedgeSum } from './wedge.ts'
 
 /** Puts the new way of measuring at hand, as a line in the list of them would. */
 export const withWedge = (): void => void (BENCH_SUMS as Map<string, typeof wedgeSum>).set('wedge', wedgeSum)
 
-export const wedgeSheet = (): Sheet => readSheet(parse(readFileSync('tests/measuring/wedge.yaml', 'utf8'))) as Sheet
+export const wedgeSheet = (): Sheet => readSheet(sourceOf('tests/measuring/wedge.yaml')) as Sheet
 
 /** Somebody at the hub that gapes, about to measure it, by a check that may be changed for a test. */
 export function atTheGap(check: Partial<Check> = {}): Technician {

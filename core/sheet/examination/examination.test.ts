@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { beforeEach, describe, expect, it } from 'vitest'
 import { SUMS_BY_NAME } from '../../sums/index.ts'
-import { sourceOf } from '../../../tests/sheets.ts'
+import { sourceOf } from '../../../tests/shelf.ts'
 import { examineSheet } from './index.ts'
 
 /** A value as it might come from anywhere. */
@@ -214,7 +214,7 @@ const changeAt = (sheet: Anything, path: (string | number)[], value: unknown) =>
 }
 
 it('a place that is called like all of them is a fault, and is not written out for ever', () => {
-  const sheet = structuredClone(sourceOf<Anything>('tests/sheets/four-bearing-fit-up.yaml'))
+  const sheet = sourceOf<Anything>('tests/sheets/four-bearing-fit-up.yaml')
   changeAt(sheet, ['lists', 'brg', 1, 'id'], '{*}')
   expect(faults(sheet)).not.toEqual([])
 })
