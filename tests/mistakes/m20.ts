@@ -189,6 +189,28 @@ export const M20_MISTAKES: Mistakes = {
       },
       { 'held-in': 0.02 },
     ),
+    outAt(
+      {
+        what: 'A finger mark from the depth gauge stays on the face',
+        at: 'sleeve-in',
+        stopped: 'sleeve-in',
+        means: /holds the faces apart/,
+      },
+      { 'bright-in': 'a finger mark or a smear' },
+    ),
+    outAt(
+      { what: 'A hair lies on the outboard face', at: 'face-on-out', stopped: 'face-on-out', means: /cuts the track/ },
+      { 'bright-out': 'a hair or a grain' },
+    ),
+    outAt(
+      {
+        what: 'It is tried with hardly any air on it',
+        at: 'air-out',
+        stopped: 'air-out',
+        means: /held by faces that leak/,
+      },
+      { 'air-on-out': 0.05 },
+    ),
     hurried('The air is let down after a minute', 'air-out', /outboard side under test air/),
     goesBack({ what: 'A face that cracked goes back', at: 'read-faces', stopped: 'face-on-out', means: /./ }, [
       'faces',
@@ -201,6 +223,13 @@ export const M20_MISTAKES: Mistakes = {
       ['springs@out', 'reuse'],
       /spring 3: 17\.1 mm/,
       'line-up',
+    ),
+    against(
+      'A new face beside the old one it never ran with',
+      ['faces', 'face@in', 'crack 3'],
+      ['seat@in', 'reuse'],
+      /Renewed with turning face, inboard/,
+      'read-faces',
     ),
     against(
       'A bent retaining ring is put on reuse',
