@@ -32,7 +32,7 @@ defineProps<{ title: string }>()
 h2 {
   font-size: 22px;
   min-height: 30px;
-  padding-right: 90px;
+  padding-right: 114px;
 }
 .under {
   grid-column: 1 / -1;
