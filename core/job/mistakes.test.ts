@@ -97,6 +97,14 @@ describe('which one is in the hand', () => {
       'Bearing cap, non-drive end is in the hand for Bearing cap, drive end. It was bored with its own housing; on the other it pinches the bearing on one side.',
     )
     expect(lacks(plan, asks, { ...right, hands: {} })[0]).toMatch(/Say which one is in the hand/)
+    // What it has worn to is said of a worn one: a new one has worn to nothing.
+    const withNew = asks.hands.map(hand => ({
+      ...hand,
+      candidates: hand.candidates.map(one => ({ ...one, isNew: one.part === 'bearing-cap@nde' })),
+    }))
+    expect(lacks(plan, { ...asks, hands: withNew }, { ...right, hands: swapped })[0]).toBe(
+      'Bearing cap, non-drive end is in the hand for Bearing cap, drive end.',
+    )
     confirm('cap-on-de', { hands: swapped, swapped: Object.keys(swapped) })
     expect(state().flags).toEqual([])
     expect(isOwed({ kind: 'wrong place', part: 'bearing-cap@nde' })).toMatchObject({ blocks: 'cover' })

@@ -86,4 +86,11 @@ describe('places that should be alike', () => {
   ])('a sheet that %s is at fault', (why, id, change) =>
     expect(examineSheet(changed('dc-motor', id, change), SUMS_BY_NAME).join('\n')).toContain(why),
   )
+  it('are two at the least', () =>
+    expect(
+      examineSheet(
+        changed('dc-motor', 'bars', check => (check.stations = [{ name: 'left' }, { name: 'right' }])),
+        SUMS_BY_NAME,
+      ),
+    ).toEqual([]))
 })

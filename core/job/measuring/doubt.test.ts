@@ -24,6 +24,8 @@ describe('a figure that is odd', () => {
   )
   it.each([
     ['in its limits', journal, 60.012, 60.009],
+    ['in its limits, and never read before', journal, 60.012, null],
+    ['as far from the last overhaul as may be, and no further', float, 0.5, 3],
     ['a journal worn by two widths', journal, 59.97, 60.009],
     ['a lift three times the limit', lift, 0.3, 0.05],
   ] as const)('and is not: %s', (_, check, value, last) => expect(doubtOf(check, value, last)).toBeNull())

@@ -192,4 +192,14 @@ describe('what was found on a part', () => {
     })
     expect(kept.find(each => each.partRef === 'stationary-seat')!.findings).toEqual([])
   })
+  it('is not what is in there any more once its part is new', () => {
+    const one = at('decide')
+    one.act('part.looked', looked('face-ring', [{ code: 'other', grade: 1, note: 'torn' }], ''))
+    const stands = () =>
+      Object.fromEntries(projectJob(one.plan, one.folded.state).looks.map(each => [each.partRef, each.stands]))
+    expect(stands()).toMatchObject({ 'rotating-face': true, 'stationary-seat': true, 'face-ring': false })
+    one.act('part.decided', { parts: ['rotating-face'], choice: 'renew', proposed: 'reuse', found: '', why: 'It wept' })
+    one.act('part.renewed', { part: 'rotating-face', from: 'stock' })
+    expect(stands()).toMatchObject({ 'rotating-face': false, 'stationary-seat': true })
+  })
 })
