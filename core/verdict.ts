@@ -91,6 +91,10 @@ export interface WorkingLine {
   gives: string
 }
 
+/** A line of a working as one text; what is read straight off is its own sum, and is said once. */
+export const workingText = ({ what, sum, gives }: WorkingLine): string =>
+  sum === gives ? `${what}: ${gives}` : `${what}: ${sum} = ${gives}`
+
 /** A figure held against its limits: where they come from, how it stands, and what being out does. */
 export interface Held extends Judgement {
   limits: Limits

@@ -1,4 +1,4 @@
-import { VERDICT_WORDS } from '~~/core/verdict'
+import { VERDICT_WORDS, workingText } from '~~/core/verdict'
 import Papa from 'papaparse'
 import type { Answer, AnySum, Field } from '~~/core/sums'
 import { limitWords, showFigureOf } from './figures'
@@ -31,7 +31,7 @@ export function sumAsText(sum: AnySum, input: Record<string, unknown>, answer: A
           : ''
         return `= ${one.what} ${shown.figure}${shown.unit ? ` ${shown.unit}` : ''}${held}`
       }),
-    ...answer.working.map(line => `  ${line.what}: ${line.sum} = ${line.gives}`),
+    ...answer.working.map(line => `  ${workingText(line)}`),
     ...(answer.notes ?? []).map(note => `  ${note}`),
     address,
   ]

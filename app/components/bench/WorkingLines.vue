@@ -13,7 +13,7 @@ const { system } = useDisplay()
     </li>
     <li v-for="(line, i) in result.working(system)" :key="i">
       <span>{{ line.what }}</span>
-      <span>{{ line.sum }}</span>
+      <span>{{ line.sum === line.gives ? '' : line.sum }}</span>
       <b>{{ line.gives }}</b>
     </li>
     <li v-for="note in result.notes(system)" :key="note">

@@ -11,7 +11,7 @@ import {
 import type { LengthSystem } from '../../quantity/index.ts'
 import { READINGS } from '../../sums/bench/index.ts'
 import type { At } from '../../sums/cells.ts'
-import { worstVerdict } from '../../verdict.ts'
+import { workingText, worstVerdict } from '../../verdict.ts'
 import type { ActKind, AtHand, Done } from '../ledger/act.ts'
 import { timedAt } from '../ledger/entry.ts'
 import { owedKind } from '../ledger/feature.ts'
@@ -385,7 +385,7 @@ export const sections = {
         cell: row => ({
           verdict: row.verdict,
           small: [...(row.consequence ? [row.consequence] : []), ...(row.again ? [row.again] : []), ...row.unseen],
-          lines: row.working.map(line => `${line.what}: ${line.sum} = ${line.gives}`),
+          lines: row.working.map(workingText),
         }),
       },
       by(),

@@ -253,7 +253,7 @@ function lineOf(cell: Cell, tried: Tried, check: Check, system?: LengthSystem): 
   const mean = `(${read.figures.map(gives).join(' + ')}) / ${count}`
   return [
     {
-      what: cell.name || (rule.isSmall ? 'Sweep' : 'Mean of the tries'),
+      what: cell.name || (rule.isSmall ? 'Sweep' : count === 1 ? 'Read' : 'Mean of the tries'),
       sum: count === 1 ? whole(0) : isPlain ? mean : `${rows.map((_, i) => whole(i)).join('; ')}. ${mean}`,
       gives: read.scatter ? DISAGREE : gives(read.value as number),
     },
