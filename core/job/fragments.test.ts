@@ -3,7 +3,7 @@ import { sheetNamed, worker, type Read } from '../../tests/sheets.ts'
 import { refusal } from '../../tests/pump.ts'
 import { examineSheet } from '../sheet/examination/index.ts'
 import { SUMS_BY_NAME } from '../sums/index.ts'
-import { asksOf, causesOf, lacks, signMet, viewJob, type Said } from './index.ts'
+import { asksOf, causesOf, lacks, recordOf, signMet, viewJob, type Said } from './index.ts'
 import type { Technician } from '../../demo/technician.ts'
 
 const WALKS: [string, Read][] = [
@@ -156,6 +156,9 @@ describe('stuck, or will not go', () => {
       means: 'The thread is burred',
     })
     expect(one.hindered().join()).not.toMatch(/stops before/)
+    expect(recordOf(one.plan, one.folded.entries, new Map()).troubles).toMatchObject([
+      { what: expect.stringMatching(/: The nut stops before its face$/), was: 'The thread is burred' },
+    ])
     expect(at('nut-by-slots', 'seat-nut').hindered().join()).not.toMatch(/stops before/)
   })
   it('leads to the likeliest first: by what is known, then by what it was elsewhere', () => {

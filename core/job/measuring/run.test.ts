@@ -167,6 +167,8 @@ describe('a run', () => {
     const record = JSON.stringify(recordTables(recordOf(one.plan, one.folded.entries, new Map())))
     expect(record).toContain('bearing at the commutator, forwards: 20 °C at 0 min to 50 °C at 120 min = maximum 50 °C')
     expect(record).toContain('backwards, 120 min')
+    const runs = recordTables(recordOf(one.plan, one.folded.entries, new Map())).find(each => /^Runs/.test(each.title))!
+    expect(runs.rows[0]![0]).toEqual({ text: one.plan.checks.get(RUN)!.title, small: ['as left'] })
     // Of the fleet's trends a row is none.
     expect(projectJob(one.plan, one.folded.state).readings.filter(each => each.checkId === RUN)).toHaveLength(1)
   })

@@ -123,9 +123,9 @@ describe('what it failed of', () => {
     const one = coked()
     one.act('cause.said', { cause: 'aged', why: 'It stood for four years' })
     const rows = recordOf(one.opened, one.folded.entries, new Map([['fitter', 'R. Okell']])).causes
-    expect(rows.map(({ id, isSaid }) => [id, isSaid])).toEqual([
-      ['aged', true],
-      ['solids', false],
+    expect(rows.map(({ id, isSaid, why, unseen }) => [id, isSaid, why, unseen])).toEqual([
+      ['aged', true, 'It stood for four years', []],
+      ['solids', false, '', []],
     ])
   })
 })

@@ -195,7 +195,7 @@ describe('a joint as it is written', () => {
       { felt: { ask: 'x', choices: [{ say: 'x', met: true }] } },
       'joint nut-joint can only be felt one way',
     ],
-    ['clamp-joint', { nip: 2 }, 'joint clamp-joint is nipped by none of its passes, or by all'],
+    ['clamp-joint', { nip: 2 }, 'joint clamp-joint is nipped by all of its passes'],
     ['clamp-joint', { nip: undefined }, 'step clamp-nip nips clamp-joint, which does not say by which passes'],
     [
       'cover-joint',

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { Asking } from '../../../tests/asking.ts'
 import { findingsOf, librarySheet, worker } from '../../../tests/sheets.ts'
+import type { Complaint, Sheet } from '../../sheet/index.ts'
 import { M14 } from '../../../tests/walks/m14.ts'
 import { hindrances, lookInto, recordOf, refusalOf, signsAt, viewJob, wantedAt, type Payloads } from '../index.ts'
 import { curedBy, isForSign, reportedSigns } from './signs.ts'
@@ -9,9 +10,10 @@ import { entryOf } from '../../../tests/pump.ts'
 const sheet = librarySheet('m14-axially-split-pump')
 
 /** A pump that was sent in with these signs. */
-const reported = (...signs: string[]) =>
+const reported = (...signs: string[]) => reportedBy(sheet, ...signs)
+const reportedBy = (by: Sheet, ...signs: string[]) =>
   worker(
-    sheet,
+    by,
     findingsOf(M14, true),
     {},
     class extends Asking {
@@ -44,6 +46,16 @@ describe('what was reported', () => {
     )
     // Nothing of another sign.
     expect(isForSign(one.plan, one.folded.state, { check: 'discharge' })).toBe(false)
+  })
+  it.each<[string, Complaint['look']]>([
+    ['the step itself', { steps: ['look-seal'] }],
+    ['a look that is taken there', { looks: ['seal-faces'] }],
+    ['one of several looks', { looks: ['impeller', 'seal-faces'] }],
+    ['a check that is read there, among its moments', { checks: ['spring-length'] }],
+  ])('is looked into at a step for %s', (_, look) => {
+    const one = reportedBy({ ...sheet, complaints: [{ id: 'weeps', say: 'seal weeps', look }] }, 'weeps')
+    const at = (step: string) => signsAt(one.plan, one.folded.state, step).map(each => each.id)
+    expect([at('look-seal'), at('leak-test')]).toEqual([['weeps'], []])
   })
   it('comes first on the pad, whatever else the step wants', () => {
     const one = reported('low-head')

@@ -546,11 +546,7 @@ const CASES: Record<string, Wrong[]> = {
       of => of('joints', 'cover-joint').locking.choices.forEach((one: Item) => (one.met = false)),
       'joint cover-joint can only be locked one way',
     ],
-    [
-      'nipped by all',
-      of => (of('joints', 'clamp-joint').nip = 2),
-      'joint clamp-joint is nipped by none of its passes, or by all',
-    ],
+    ['nipped by all', of => (of('joints', 'clamp-joint').nip = 2), 'joint clamp-joint is nipped by all of its passes'],
     [
       'nipped by passes it does not say',
       of => delete of('joints', 'clamp-joint').nip,

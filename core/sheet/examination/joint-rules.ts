@@ -17,9 +17,7 @@ export const jointRules = ({ sheet, steps }: Plan): string[] => [
         : [says('cannot be drawn up as written')]),
       ...(turn && !isTorqued ? [says('is turned further with nothing that makes it snug')] : []),
       ...(felt && isOneWay(felt.choices) ? [says('can only be felt one way')] : []),
-      ...(nip !== undefined && (nip < 1 || nip >= passesOf(joint).length)
-        ? [says('is nipped by none of its passes, or by all')]
-        : []),
+      ...(nip !== undefined && nip >= passesOf(joint).length ? [says('is nipped by all of its passes')] : []),
       ...(slacken && !slackeningOrder(slacken.order, pattern, n).ok ? [says('cannot be slackened as written')] : []),
       ...(locking && isOneWay(locking.choices) ? [says('can only be locked one way')] : []),
     ]
