@@ -268,6 +268,23 @@ test.describe('dual seal', () => {
     expect(await stepNow(page)).toBe('seat-on-in')
   })
 
+  test('a face is renewed with its partner, and a choice half made is not gone over by all proposals', async ({
+    page,
+  }) => {
+    await sealAt(page, 'S-974', 'decide')
+    const row = (name: string) => pad(page).getByRole('listitem').filter({ hasText: name })
+    const turning = row('Turning face, inboard')
+    await choose(turning, 'renew')
+    await turning.getByRole('textbox').fill('It wept')
+    await page.locator('[data-test=propose]').click()
+    await expect(row('Sprung face, outboard').getByRole('radio', { name: 'reuse' })).toBeChecked()
+    await expect(turning.getByRole('radio', { name: 'renew' })).toBeChecked()
+    await expect(turning.getByRole('textbox')).toHaveValue('It wept')
+    await turning.getByRole('button', { name: 'Decide it so' }).click()
+    await expect(turning.getByRole('textbox')).toHaveCount(0)
+    await expect(row('Sprung face, inboard')).toContainText('Renewed with turning face, inboard')
+  })
+
   test('what it failed of is said from what was found; the report has it with every hour from the datum', async ({
     page,
   }) => {

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { Decision } from '~~/core/sheet'
 import { decidedWith, kitWords, newFrom, partState, proposalsOf, signedFor } from '~~/core/job'
 
 /** Every part that is off, but for what only joins others: readings propose, the technician decides, always-new parts decide themselves. */
@@ -35,7 +36,11 @@ const rows = computed(() => {
 })
 const isNew = ({ part, now }: Off) => part.renewal === 'always' || now.decision?.choice === 'renew'
 const open = computed(() => rows.value.filter(one => !one.always && !one.choice))
-const proposed = computed(() => open.value.filter(one => one.refs.every(ref => proposals.value.has(ref))))
+/** Choices against a proposal whose reason is still to be given, by row: no press for all goes over them. */
+const begun = reactive(new Map<string, Decision | null>())
+const proposed = computed(() =>
+  open.value.filter(one => !begun.get(one.key) && one.refs.every(ref => proposals.value.has(ref))),
+)
 const toFetch = computed(() => off.value.filter(one => isNew(one) && !one.now.renewed))
 /** What whoever signs for the decisions signs against. */
 const judged = computed(() => signedFor(job.plan, job.state))
@@ -103,7 +108,14 @@ function fetchAll() {
             It is back
           </el-button>
         </div>
-        <DecisionPick v-if="!one.always" :parts="one.refs" :label="one.name" @refused="text => (why = text)" />
+        <DecisionPick
+          v-if="!one.always"
+          :otherwise="begun.get(one.key) ?? null"
+          :parts="one.refs"
+          :label="one.name"
+          @update:otherwise="to => begun.set(one.key, to)"
+          @refused="text => (why = text)"
+        />
       </li>
     </ul>
   </PadFrame>

@@ -6,7 +6,8 @@ import { DECISIONS, type Decision } from '~~/core/sheet'
 const props = defineProps<{ parts: string[]; label: string }>()
 const emit = defineEmits<{ refused: [why: string | null] }>()
 const job = useJob()
-const otherwise = ref<Decision | null>(null)
+/** What is chosen against what is proposed, while its reason is still to be given. */
+const otherwise = defineModel<Decision | null>('otherwise', { default: null })
 const reason = ref('')
 const asked = useTemplateRef<HTMLElement>('asked')
 const choice = computed(() => {
