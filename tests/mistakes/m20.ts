@@ -207,7 +207,7 @@ export const M20_MISTAKES: Mistakes = {
         what: 'It is tried with hardly any air on it',
         at: 'air-out',
         stopped: 'air-out',
-        means: /held by faces that leak/,
+        means: /held even by faces that leak/,
       },
       { 'air-on-out': 0.05 },
     ),
